@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App;
+
+use App\Access\Role;
+use App\Access\User;
+use App\History\Ledger;
+use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Gate;
+use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\ServiceProvider;
+use Illuminate\Support\Str;
+use Lokum\Vocabulary\TermSorter;
+
+final class AppServiceProvider extends ServiceProvider
+{
+    public function register(): void
+    {
+        $this->app->singleton(Ledger::class);
+        $this->app->singleton(TermSorter::class, fn (): TermSorter => new TermSorter((string) config('lokum.locale')));
+    }
+
+    public function boot(): void
+    {
+        Model::shouldBeStrict();
+
+        Gate::define('look', fn (User $user): bool => true);
+        Gate::define('edit', fn (User $user): bool => $user->role !== Role::Viewer);
+        Gate::define('publish', fn (User $user): bool => $user->role !== Role::Viewer);
+        Gate::define('manage', fn (User $user): bool => $user->role === Role::Manager);
+
+        RateLimiter::for('sign-in', fn (Request $request): array => [
+            Limit::perMinute(6)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),
+            Limit::perMinute(30)->by((string) $request->ip()),
+        ]);
+    }
+}

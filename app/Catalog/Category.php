@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalog;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * @property int $id
+ * @property int|null $parent_id
+ * @property string $name
+ * @property string $slug
+ * @property string $path names from the top down, joined with " > "
+ * @property string $path_key
+ */
+final class Category extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use App\Definitions\Definition;
+use App\Definitions\NewDefinition;
+use App\Vocabulary\NewSpellings;
+use Illuminate\Support\Facades\DB;
+use Lokum\Text\Slug;
+use Lokum\Text\StrictKey;
+
+/** Writes what was staged and judged into the catalog. To be called inside one transaction: all of it, or nothing. */
+final class ApplyStaged
+{
+    /**
+     * @param  list<TargetColumn>  $targets
+     * @param  array<string, list<string>>  $paths  names of categories from the top down, by path key
+     */
+    public function __construct(private readonly Staging $staging, private readonly Feed $feed, private readonly array $targets, private readonly array $paths, private readonly ?int $reading) {}
+
+    public function __invoke(): void
+    {
+        $definitions = $this->definitions();
+        $this->headings($definitions);
+        $this->categories();
+        foreach ($definitions as $index => $definition) {
+            (new NewSpellings($definition, $this->reading))->fromStaging($this->staging, $index);
+        }
+        $this->items();
+        $this->assignments();
+    }
+
+    /** @return array<int, Definition> by column index */
+    private function definitions(): array
+    {
+        $definitions = [];
+        $made = [];
+        foreach ($this->targets as $target) {
+            $column = $target->column();
+            if ($column === null) {
+                continue;
+            }
+            $definition = $target->definition ?? $made[$column->attribute]
+                ?? Definition::query()->where('slug', $column->attribute)->first()
+                ?? NewDefinition::fromColumn($column, $target->described, $target->why);
+            $made[$column->attribute] = $definition;
+            $definitions[$target->index] = $definition;
+            $this->staging->run('UPDATE temp.staged_columns SET definition_id = ? WHERE col = ?', [$definition->id, $target->index]);
+        }
+
+        return $definitions;
+    }
+
+    /** @param  array<int, Definition>  $definitions */
+    private function headings(array $definitions): void
+    {
+        foreach ($this->targets as $target) {
+            $leadsTo = isset($definitions[$target->index]) ? ['field' => null, 'definition_id' => $definitions[$target->index]->id] : ['field' => $target->target, 'definition_id' => null];
+            Heading::query()->updateOrCreate(['feed_id' => $this->feed->id, 'text' => $target->heading],
+                $leadsTo + ['key' => StrictKey::of($target->heading), 'empty' => $target->column()->empty ?? []]);
+        }
+    }
+
+    private function categories(): void
+    {
+        $known = DB::table('categories')->pluck('id', 'path_key')->all();
+        $slugs = array_fill_keys(DB::table('categories')->pluck('slug')->all(), true);
+        foreach ($this->paths as $names) {
+            $parent = null;
+            $keys = [];
+            foreach ($names as $depth => $name) {
+                $keys[] = StrictKey::of($name);
+                $key = implode(' > ', $keys);
+                if (! isset($known[$key])) {
+                    $slug = Slug::unique($name, fn (string $slug): bool => isset($slugs[$slug]));
+                    $slugs[$slug] = true;
+                    $known[$key] = DB::table('categories')->insertGetId(['parent_id' => $parent, 'name' => $name, 'slug' => $slug,
+                        'path' => implode(' > ', array_slice($names, 0, $depth + 1)), 'path_key' => $key]);
+                }
+                $parent = $known[$key];
+            }
+        }
+    }
+
+    private function items(): void
+    {
+        $now = now()->toDateTimeString();
+        $this->staging->run('UPDATE temp.staged_rows SET item_id = (SELECT id FROM items WHERE sku = staged_rows.sku) WHERE item_id IS NULL');
+        $insert = 'INSERT INTO items (parent_id, sku, name, category_id, price, currency, stock, description, image, feed_id, row_hash, created_at, updated_at)
+            SELECT %s, s.sku, s.name, c.id, s.price, s.currency, s.stock, s.description, s.image, ?, s.hash, ?, ? FROM temp.staged_rows s LEFT JOIN categories c ON c.path_key = s.category %s
+            WHERE s.item_id IS NULL AND s.parent IS %s NULL ORDER BY s.line';
+        $this->staging->run(sprintf($insert, 'NULL', '', ''), [$this->feed->id, $now, $now]);
+        $this->staging->run(sprintf($insert, 'p.id', 'JOIN items p ON p.sku = s.parent', 'NOT'), [$this->feed->id, $now, $now]);
+        $this->staging->run('UPDATE temp.staged_rows SET item_id = (SELECT id FROM items WHERE sku = staged_rows.sku) WHERE changed = 2');
+        $this->staging->run('UPDATE temp.staged_rows SET parent_id = (SELECT id FROM items WHERE sku = staged_rows.parent) WHERE parent IS NOT NULL AND changed > 0');
+        $this->updateChanged($now);
+        $this->staging->run('UPDATE items SET row_hash = s.hash FROM temp.staged_rows s WHERE s.item_id = items.id AND s.same = 0 AND s.changed < 2');
+        $this->staging->run('UPDATE items SET variant_count = n.n FROM (SELECT parent_id AS id, COUNT(*) AS n FROM items WHERE parent_id IS NOT NULL GROUP BY parent_id) n WHERE n.id = items.id AND items.variant_count <> n.n');
+        $this->staging->run('UPDATE items SET variant_count = 0 WHERE variant_count > 0 AND NOT EXISTS (SELECT 1 FROM items c WHERE c.parent_id = items.id)');
+    }
+
+    private function updateChanged(string $now): void
+    {
+        $sets = ['updated_at = ?', 'version = version + 1', 'parent_id = s.parent_id'];
+        foreach ($this->targets as $target) {
+            if (is_string($target->target) && ! in_array($target->target, ['sku', 'parent_sku'], true)) {
+                $sets[] = $target->target === 'category' ? 'category_id = (SELECT id FROM categories WHERE path_key = s.category)' : "{$target->target} = s.{$target->target}";
+            }
+        }
+        $this->staging->run('UPDATE items SET '.implode(', ', $sets).' FROM temp.staged_rows s WHERE s.item_id = items.id AND s.changed = 1', [$now]);
+    }
+
+    /** What somebody set by hand stays: the feed's cell for it is passed over. */
+    private function assignments(): void
+    {
+        $this->staging->run('DELETE FROM assignments WHERE by_hand = 0 AND (item_id, definition_id) IN (
+            SELECT s.item_id, k.definition_id FROM temp.staged_rows s JOIN temp.staged_columns k WHERE s.changed = 1)');
+        $insert = 'INSERT OR IGNORE INTO assignments (item_id, definition_id, spelling_id, by_hand) SELECT s.item_id, k.definition_id, t.spelling_id, 0
+            FROM temp.staged_rows s JOIN temp.staged_cells x ON x.line = s.line JOIN temp.staged_columns k ON k.col = x.col JOIN temp.staged_texts t ON t.id = x.text_id WHERE ';
+        $this->staging->run($insert.'s.changed = 2');
+        $this->staging->run($insert.'s.changed = 1 AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.by_hand = 1)');
+    }
+}

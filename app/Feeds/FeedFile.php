@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use App\Refused;
+use Lokum\Feed\UnreadableFile;
+
+/** Where suppliers' files are kept: the inbox they arrive in, and the copies that readings were made from. */
+final class FeedFile
+{
+    /** @return resource */
+    public static function open(string $path)
+    {
+        $file = is_file($path) ? @fopen($path, 'rb') : false;
+
+        return $file === false ? throw UnreadableFile::cannotOpen($path) : $file;
+    }
+
+    /** Keeps a copy of a file under the data directory and says where. */
+    public static function keep(string $path): string
+    {
+        $kept = config('lokum.data').'/feeds/'.date('Ymd-His').'-'.bin2hex(random_bytes(4)).'.csv';
+
+        return @copy($path, $kept) ? $kept : throw new Refused("The file \"{$path}\" cannot be copied into the data directory.");
+    }
+
+    /** @return list<string> names of the files that wait in the inbox, newest name last */
+    public static function inbox(): array
+    {
+        $files = glob(config('lokum.data').'/inbox/*.{csv,tsv,txt,CSV}', GLOB_BRACE) ?: [];
+        sort($files, SORT_NATURAL);
+
+        return array_map(basename(...), $files);
+    }
+
+    /** @throws Refused for a name that is not in the inbox */
+    public static function inboxPath(string $name): string
+    {
+        return in_array($name, self::inbox(), true) ? config('lokum.data').'/inbox/'.$name : throw Refused::unknown('file in the inbox', $name);
+    }
+}

@@ -1,0 +1,57 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use App\Access\User;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * One time a feed was read, or is about to be.
+ *
+ * @property int $id
+ * @property int $feed_id
+ * @property int|null $user_id
+ * @property string $file_name
+ * @property string $path
+ * @property int $bytes
+ * @property ReadingState $state
+ * @property bool $takes_good_rows
+ * @property array<string, mixed>|null $figures
+ * @property string|null $message
+ * @property Carbon $created_at
+ * @property Carbon|null $finished_at
+ * @property-read Feed $feed
+ * @property-read User|null $user
+ */
+final class Reading extends Model
+{
+    protected $guarded = [];
+
+    /** @return BelongsTo<Feed, $this> */
+    public function feed(): BelongsTo
+    {
+        return $this->belongsTo(Feed::class);
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return resource */
+    public function open()
+    {
+        return FeedFile::open($this->path);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['state' => ReadingState::class, 'figures' => 'array', 'takes_good_rows' => 'boolean', 'finished_at' => 'datetime'];
+    }
+}

@@ -1,0 +1,100 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+/** What a reading does, or would do, in figures. */
+final readonly class ReadingFigures
+{
+    /**
+     * @param  int  $rows  rows of data in the file, refused ones too
+     * @param  array{added: int, changed: int, unchanged: int}  $products
+     * @param  array{added: int, changed: int, unchanged: int}  $variants
+     * @param  array{added: int, resolved: int, held: int}  $values  added and held values; spellings that resolved by their key
+     * @param  list<array{line: int, column: string, reason: string}>  $refused
+     * @param  list<array{line: int, column: string, reason: string}>  $unread  cells kept as text that their field cannot read
+     */
+    public function __construct(
+        public int $rows,
+        public array $products,
+        public array $variants,
+        public array $values,
+        public array $refused,
+        public array $unread,
+    ) {}
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return get_object_vars($this);
+    }
+
+    /**
+     * For keeping with the reading: long lists cut, with their full number.
+     *
+     * @return array<string, mixed>
+     */
+    public function toKeep(int $most = 500): array
+    {
+        return [
+            'refused' => array_slice($this->refused, 0, $most), 'refused_rows' => count($this->refused),
+            'unread' => array_slice($this->unread, 0, $most), 'unread_cells' => count($this->unread),
+        ] + $this->toArray();
+    }
+
+    public static function of(Staging $staging, int $rows, TargetColumn ...$targets): self
+    {
+        $values = ['added' => 0, 'resolved' => 0, 'held' => 0];
+        $byAttribute = [];
+        foreach ($targets as $target) {
+            if ($target->column() !== null) {
+                $byAttribute[$target->column()->attribute][] = $target->index;
+            }
+        }
+        foreach ($byAttribute as $columns) {
+            $in = 'col IN ('.implode(', ', $columns).')';
+            $added = $staging->number("SELECT COUNT(DISTINCT key) FROM temp.staged_texts WHERE {$in} AND fate = 'new'");
+            $values['added'] += $added;
+            $values['held'] += $staging->number("SELECT COUNT(DISTINCT key) FROM temp.staged_texts WHERE {$in} AND fate = 'held'");
+            $values['resolved'] += $staging->number("SELECT COUNT(DISTINCT text) FROM temp.staged_texts WHERE {$in} AND fate = 'resolved'")
+                + $staging->number("SELECT COUNT(DISTINCT text) FROM temp.staged_texts WHERE {$in} AND fate = 'new'") - $added;
+        }
+
+        return new self($rows, self::rows($staging, 'parent IS NULL'), self::rows($staging, 'parent IS NOT NULL'), $values, self::refusals($staging), self::unread($staging, ...$targets));
+    }
+
+    /** @return array{added: int, changed: int, unchanged: int} */
+    private static function rows(Staging $staging, string $which): array
+    {
+        $counts = [];
+        foreach ($staging->rows("SELECT changed, COUNT(*) AS n FROM temp.staged_rows WHERE {$which} GROUP BY changed") as $row) {
+            $counts[(int) $row['changed']] = (int) $row['n'];
+        }
+
+        return ['added' => $counts[2] ?? 0, 'changed' => $counts[1] ?? 0, 'unchanged' => $counts[0] ?? 0];
+    }
+
+    /** @return list<array{line: int, column: string, reason: string}> */
+    private static function refusals(Staging $staging): array
+    {
+        $refused = [];
+        foreach ($staging->rows('SELECT line, "column", reason FROM temp.staged_refusals GROUP BY line ORDER BY line') as $row) {
+            $refused[] = ['line' => (int) $row['line'], 'column' => (string) $row['column'], 'reason' => (string) $row['reason']];
+        }
+
+        return $refused;
+    }
+
+    /** @return list<array{line: int, column: string, reason: string}> */
+    private static function unread(Staging $staging, TargetColumn ...$targets): array
+    {
+        $headings = array_column($targets, 'heading', 'index');
+        $unread = [];
+        foreach ($staging->rows('SELECT c.line, t.col, t.problem FROM temp.staged_texts t JOIN temp.staged_cells c ON c.text_id = t.id WHERE t.problem IS NOT NULL ORDER BY c.line, t.col') as $row) {
+            $unread[] = ['line' => (int) $row['line'], 'column' => (string) $headings[(int) $row['col']], 'reason' => (string) $row['problem']];
+        }
+
+        return $unread;
+    }
+}

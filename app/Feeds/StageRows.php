@@ -1,0 +1,131 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use Closure;
+use Illuminate\Support\Facades\DB;
+use Lokum\Feed\CategoryPath;
+use Lokum\Feed\Column;
+use Lokum\Feed\CsvFile;
+use Lokum\Feed\ReadRow;
+use Lokum\Feed\RowReader;
+use Lokum\Vocabulary\Level;
+
+/** Reads a file once, row by row, into the staging tables. What it keeps in memory does not grow with the file. */
+final class StageRows
+{
+    private const CHUNK = 500;
+
+    private const DICTIONARY = 20000;
+
+    private int $nextText = 1;
+
+    /** @var array<int, array<string, int>> ids of texts by column; emptied when full, so a text may get several ids */
+    private array $texts = [];
+
+    /** @var array<string, list<string>> names from the top down, by path key */
+    private array $paths = [];
+
+    private int $rows = 0;
+
+    /** @param  list<TargetColumn>  $targets */
+    public function __construct(private readonly Staging $staging, private readonly array $targets, private readonly string $signature) {}
+
+    /**
+     * @param  Closure(int, float): void  $progress  rows so far, and the share of the file, 0 to 1
+     * @return int rows of data in the file
+     */
+    public function __invoke(CsvFile $file, RowReader $reader, Closure $progress): int
+    {
+        $hasParents = in_array('parent_sku', array_column($this->targets, 'target'), true);
+        $chunk = [];
+        foreach ($file->rows() as $row) {
+            if ($row->problem === null && trim(implode('', $row->cells)) === '') {
+                continue;
+            }
+            $hash = hash('xxh3', $this->signature."\x1f".implode("\x1f", $row->cells));
+            $chunk[] = [$reader->read($row), $hash];
+            $this->rows++;
+            if (count($chunk) >= self::CHUNK) {
+                $this->stage($chunk, $hasParents);
+                $chunk = [];
+                $progress($this->rows, $file->progress());
+            }
+        }
+        $this->stage($chunk, $hasParents);
+        $this->staging->settle();
+        $progress($this->rows, 1.0);
+
+        return $this->rows;
+    }
+
+    /** @return array<string, list<string>> the categories that the rows name: names from the top down, by path key */
+    public function paths(): array
+    {
+        return $this->paths;
+    }
+
+    /** @param  list<array{0: ReadRow, 1: string}>  $chunk */
+    private function stage(array $chunk, bool $hasParents): void
+    {
+        $skus = array_map(fn (array $pair): string => $pair[0]->sku, $chunk);
+        $known = DB::table('items')->leftJoin('items as p', 'p.id', '=', 'items.parent_id')->whereIn('items.sku', $skus)
+            ->get(['items.sku', 'items.id', 'items.row_hash', 'p.sku as parent'])->keyBy('sku');
+        foreach ($chunk as [$row, $hash]) {
+            if ($row->refusal !== null) {
+                $this->staging->add('staged_refusals', [$row->line, $row->sku, $row->refusal['column'], $row->refusal['reason']]);
+
+                continue;
+            }
+            $item = $known[$row->sku] ?? null;
+            // A file without the column leaves the variants it names with their products.
+            $parent = $hasParents ? $row->parent : ($item->parent ?? null);
+            $same = $item !== null && $item->row_hash === $hash;
+            $path = $row->fields['category'] ?? null;
+            $key = $path instanceof CategoryPath ? $path->key() : null;
+            if ($path instanceof CategoryPath) {
+                $this->paths[(string) $key] ??= $path->names;
+            }
+            $field = $row->fields;
+            $this->staging->add('staged_rows', [$row->line, $row->sku, $parent, $hash, (int) $same, $field['name'] ?? null, $key,
+                $field['price'] ?? null, $field['currency'] ?? null, $field['stock'] ?? null, $field['description'] ?? null, $field['image'] ?? null, $item->id ?? null]);
+            if (! $same) {
+                $this->stageCells($row, $parent !== null);
+            }
+        }
+    }
+
+    private function stageCells(ReadRow $row, bool $variant): void
+    {
+        $filled = [];
+        foreach ($row->cells as $index => $spellings) {
+            /** @var Column $column */
+            $column = $this->targets[$index]->target;
+            $single = ! $column->multiple && isset($filled[$column->attribute]);
+            if ($spellings === [] || $single || ($variant && $column->level === Level::Product)) {
+                continue;
+            }
+            $filled[$column->attribute] = true;
+            foreach (array_unique($spellings) as $spelling) {
+                $this->staging->add('staged_cells', [$row->line, $index, $this->text($index, $spelling)]);
+            }
+        }
+    }
+
+    private function text(int $index, string $text): int
+    {
+        $known = $this->texts[$index]["\0".$text] ?? null;
+        if ($known !== null) {
+            return $known;
+        }
+        if (count($this->texts[$index] ?? []) >= self::DICTIONARY) {
+            $this->texts[$index] = [];
+        }
+        $id = $this->nextText++;
+        $this->staging->add('staged_texts', [$id, $index, $text]);
+
+        return $this->texts[$index]["\0".$text] = $id;
+    }
+}

@@ -1,0 +1,129 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use Illuminate\Support\Facades\DB;
+use PDO;
+
+/**
+ * Where a feed's rows stand while they are judged: temporary tables of this connection, on disk when they grow. Nobody else
+ * sees them, they lock nothing, and they are gone when the connection is, however it ends.
+ */
+final class Staging
+{
+    private const TABLES = [
+        'staged_rows' => 'line INTEGER PRIMARY KEY, sku TEXT NOT NULL, parent TEXT, hash TEXT NOT NULL, same INTEGER NOT NULL, name TEXT, category TEXT,
+            price REAL, currency TEXT, stock INTEGER, description TEXT, image TEXT, item_id INTEGER, parent_id INTEGER, changed INTEGER NOT NULL DEFAULT 0',
+        'staged_cells' => 'line INTEGER NOT NULL, col INTEGER NOT NULL, text_id INTEGER NOT NULL',
+        'staged_texts' => 'id INTEGER PRIMARY KEY, col INTEGER NOT NULL, text TEXT NOT NULL, key TEXT, spelling_id INTEGER, value_id INTEGER, number REAL, problem TEXT, fate TEXT',
+        'staged_columns' => 'col INTEGER PRIMARY KEY, definition_id INTEGER NOT NULL, level TEXT NOT NULL',
+        'staged_refusals' => 'line INTEGER NOT NULL, sku TEXT, "column" TEXT NOT NULL, reason TEXT NOT NULL',
+    ];
+
+    private const BATCH = 250;
+
+    public readonly PDO $pdo;
+
+    /** @var array<string, list<list<mixed>>> rows to be written, by table */
+    private array $waiting = [];
+
+    /** @var array<string, \PDOStatement> */
+    private array $statements = [];
+
+    public function __construct()
+    {
+        $this->pdo = DB::connection()->getPdo();
+        $this->drop();
+        foreach (self::TABLES as $table => $columns) {
+            $this->pdo->exec("CREATE TEMP TABLE {$table} ({$columns})");
+        }
+    }
+
+    /** @param  list<mixed>  $row  in the order of the table's columns, without those at the end that have defaults */
+    public function add(string $table, array $row): void
+    {
+        $this->waiting[$table][] = $row;
+        if (count($this->waiting[$table]) >= self::BATCH) {
+            $this->flush($table);
+        }
+    }
+
+    /** Writes what is waiting, and makes the indexes that the judging needs. */
+    public function settle(): void
+    {
+        foreach (array_keys($this->waiting) as $table) {
+            $this->flush($table);
+        }
+        $this->pdo->exec('CREATE INDEX temp.staged_rows_sku ON staged_rows(sku); CREATE INDEX temp.staged_rows_parent ON staged_rows(parent) WHERE parent IS NOT NULL;
+            CREATE INDEX temp.staged_cells_line ON staged_cells(line); CREATE INDEX temp.staged_cells_text ON staged_cells(text_id)');
+    }
+
+    /** @param  list<mixed>  $values */
+    public function run(string $sql, array $values = []): int
+    {
+        $statement = $this->statements[$sql] ??= $this->pdo->prepare($sql);
+        $statement->execute($values);
+
+        return $statement->rowCount();
+    }
+
+    /**
+     * @param  list<mixed>  $values
+     * @return iterable<array<string, mixed>>
+     */
+    public function rows(string $sql, array $values = []): iterable
+    {
+        $statement = $this->pdo->prepare($sql);
+        $statement->execute($values);
+        while (($row = $statement->fetch(PDO::FETCH_ASSOC)) !== false) {
+            yield $row;
+        }
+    }
+
+    /** @param  list<mixed>  $values */
+    public function number(string $sql, array $values = []): int
+    {
+        $statement = $this->pdo->prepare($sql);
+        $statement->execute($values);
+
+        return (int) $statement->fetchColumn();
+    }
+
+    /** @throws \Throwable whatever the work throws; everything it staged is then still there, the catalog untouched */
+    public function transaction(\Closure $work): void
+    {
+        // Deferred: it writes temporary tables only, so it never asks for the catalog's write lock.
+        $this->pdo->exec('BEGIN DEFERRED');
+        try {
+            $work();
+        } finally {
+            $this->pdo->exec('COMMIT');
+        }
+    }
+
+    public function drop(): void
+    {
+        foreach (array_keys(self::TABLES) as $table) {
+            $this->pdo->exec("DROP TABLE IF EXISTS temp.{$table}");
+        }
+    }
+
+    private function flush(string $table): void
+    {
+        $rows = $this->waiting[$table] ?? [];
+        $this->waiting[$table] = [];
+        if ($rows === []) {
+            return;
+        }
+        $width = count($rows[0]);
+        $key = $table.count($rows);
+        if (! isset($this->statements[$key])) {
+            $columns = implode(', ', array_slice(array_map(fn (string $column): string => explode(' ', trim($column))[0], explode(',', self::TABLES[$table])), 0, $width));
+            $one = '('.implode(', ', array_fill(0, $width, '?')).')';
+            $this->statements[$key] = $this->pdo->prepare("INSERT INTO temp.{$table} ({$columns}) VALUES ".implode(', ', array_fill(0, count($rows), $one)));
+        }
+        $this->statements[$key]->execute(array_merge(...$rows));
+    }
+}

@@ -1,0 +1,119 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\History;
+
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Writes rows and remembers what they were, so that every change has an exact way back. Actions write through it and
+ * nowhere else; only readings, which may touch a million rows, do not.
+ */
+final class Journal
+{
+    private const VERSIONED = ['items', 'definitions', 'attribute_values', 'filters', 'lineups'];
+
+    private const DATED = ['items', 'definitions', 'attribute_values', 'filters', 'lineups', 'feeds'];
+
+    private const CHUNK = 100;
+
+    /** @var list<array{table_name: string, row_key: string, before: string|null, after: string|null}> */
+    private array $rows = [];
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return int the new row's id
+     */
+    public function insert(string $table, array $row): int
+    {
+        $now = now()->toDateTimeString();
+        $dates = in_array($table, self::DATED, true) ? ['created_at' => $now, 'updated_at' => $now] : [];
+        $id = DB::table($table)->insertGetId($row + $dates);
+        $this->note($table, (string) $id, null, ['id' => $id] + $row);
+
+        return $id;
+    }
+
+    /** @param  array<string, mixed>  $changes */
+    public function update(string $table, int $id, array $changes): void
+    {
+        $before = (array) DB::table($table)->where('id', $id)->first(array_keys($changes));
+        $changes = array_filter($changes, fn (mixed $value, string $column): bool => ! self::same($before[$column] ?? null, $value), ARRAY_FILTER_USE_BOTH);
+        if ($changes === []) {
+            return;
+        }
+        DB::table($table)->where('id', $id)->update($changes + self::touch($table));
+        $this->note($table, (string) $id, array_intersect_key($before, $changes), $changes);
+    }
+
+    public function delete(string $table, int $id): void
+    {
+        $before = (array) DB::table($table)->where('id', $id)->first();
+        DB::table($table)->where('id', $id)->delete();
+        $this->note($table, (string) $id, $before, null);
+    }
+
+    /** @param  list<array{item_id: int, definition_id: int, spelling_id: int, by_hand: int}>  $rows */
+    public function assign(array $rows): void
+    {
+        foreach (array_chunk($rows, self::CHUNK) as $chunk) {
+            DB::table('assignments')->insert($chunk);
+        }
+        foreach ($rows as $row) {
+            $this->note('assignments', self::key($row), null, $row);
+        }
+    }
+
+    /** @param  list<array{item_id: int, definition_id: int, spelling_id: int, by_hand: int}>  $rows */
+    public function unassign(array $rows): void
+    {
+        foreach ($rows as $row) {
+            DB::table('assignments')->where(array_diff_key($row, ['by_hand' => 0]))->delete();
+            $this->note('assignments', self::key($row), $row, null);
+        }
+    }
+
+    public function isEmpty(): bool
+    {
+        return $this->rows === [];
+    }
+
+    public function save(int $change): void
+    {
+        foreach (array_chunk($this->rows, self::CHUNK) as $chunk) {
+            DB::table('change_rows')->insert(array_map(fn (array $row): array => ['change_id' => $change] + $row, $chunk));
+        }
+    }
+
+    /** Equal as the database stores it: 1 and true, 5 and 5.0. */
+    public static function same(mixed $a, mixed $b): bool
+    {
+        $plain = fn (mixed $value): mixed => is_bool($value) ? (int) $value : (is_float($value) && floor($value) === $value && abs($value) < 1e15 ? (int) $value : $value);
+
+        return $plain($a) === $plain($b);
+    }
+
+    /** @return array<string, mixed> */
+    private static function touch(string $table): array
+    {
+        return (in_array($table, self::VERSIONED, true) ? ['version' => DB::raw('version + 1')] : [])
+            + (in_array($table, self::DATED, true) ? ['updated_at' => now()->toDateTimeString()] : []);
+    }
+
+    /** @param  array{item_id: int, definition_id: int, spelling_id: int, by_hand: int}  $row */
+    private static function key(array $row): string
+    {
+        return $row['item_id'].':'.$row['definition_id'].':'.$row['spelling_id'];
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $before
+     * @param  array<string, mixed>|null  $after
+     */
+    private function note(string $table, string $key, ?array $before, ?array $after): void
+    {
+        $encode = fn (?array $row): ?string => $row === null ? null : json_encode($row, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+        $this->rows[] = ['table_name' => $table, 'row_key' => $key, 'before' => $encode($before), 'after' => $encode($after)];
+    }
+}

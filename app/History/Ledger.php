@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\History;
+
+use Closure;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/** Carries out a change: one transaction, one entry in History. */
+final class Ledger
+{
+    /**
+     * @param  string  $room  where it happened, for History
+     * @param  Closure(Journal): string  $act  does the writing and returns what it did, in one sentence
+     * @param  int|null  $takesBack  the change whose way back this is
+     * @return Change|null null when nothing was written
+     */
+    public function record(string $room, Closure $act, ?int $takesBack = null): ?Change
+    {
+        return DB::transaction(function () use ($room, $act, $takesBack): ?Change {
+            $journal = new Journal;
+            $summary = $act($journal);
+            if ($journal->isEmpty()) {
+                return null;
+            }
+            $change = $this->entry($room, $summary, true, $takesBack);
+            $journal->save($change->id);
+
+            return $change;
+        });
+    }
+
+    /**
+     * Enters something that has no way back by itself: a reading, a publication. To be called inside its transaction.
+     *
+     * @param  array<string, mixed>  $figures
+     */
+    public function note(string $room, string $summary, array $figures = []): Change
+    {
+        return $this->entry($room, $summary, false, null, $figures);
+    }
+
+    /** A number that rises with every change of the catalog. */
+    public function revision(): int
+    {
+        return (int) Change::query()->max('id');
+    }
+
+    /** @param  array<string, mixed>  $figures */
+    private function entry(string $room, string $summary, bool $hasWayBack, ?int $takesBack, array $figures = []): Change
+    {
+        return Change::query()->create([
+            'user_id' => Auth::id(), 'room' => $room, 'summary' => $summary, 'figures' => $figures,
+            'has_way_back' => $hasWayBack, 'takes_back' => $takesBack, 'taken_back_by' => null,
+        ]);
+    }
+}

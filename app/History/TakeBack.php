@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\History;
+
+use App\Refused;
+use Illuminate\Database\QueryException;
+use Illuminate\Support\Facades\DB;
+
+/** Sets back what a change did, exactly. Taking that back in turn does it again. */
+final readonly class TakeBack
+{
+    public function __construct(private Ledger $ledger) {}
+
+    /** @throws Refused when something stands in the way; the message names it */
+    public function __invoke(Change $change): Change
+    {
+        try {
+            return DB::transaction(function () use ($change): Change {
+                $way = WayBack::of($change->refresh());
+                if (! $way->isOpen()) {
+                    throw new Refused(implode(' ', $way->obstacles));
+                }
+                $done = $this->ledger->record($change->room, function (Journal $journal) use ($change): string {
+                    foreach ($change->rows()->orderByDesc('id')->lazy(1000) as $row) {
+                        $this->setBack($journal, $row);
+                    }
+
+                    return 'Took back: '.lcfirst($change->summary);
+                }, takesBack: $change->id);
+                if ($done === null) {
+                    throw new Refused('There is nothing left to take back.');
+                }
+                $change->update(['taken_back_by' => $done->id]);
+                if ($change->takes_back !== null) {
+                    Change::query()->whereKey($change->takes_back)->update(['taken_back_by' => null]);
+                }
+
+                return $done;
+            });
+        } catch (QueryException $failure) {
+            if (str_contains($failure->getMessage(), 'FOREIGN KEY')) {
+                throw new Refused('Something that came later depends on what this change made: products that were given the value, or a filter over the definition. Take that back first.');
+            }
+            throw $failure;
+        }
+    }
+
+    /** The newest change that can be taken back. */
+    public function newest(): ?Change
+    {
+        foreach (Change::query()->where('has_way_back', true)->whereNull('taken_back_by')->whereNull('takes_back')->latest('id')->lazy(50) as $change) {
+            if (WayBack::of($change)->isOpen()) {
+                return $change;
+            }
+        }
+
+        return null;
+    }
+
+    private function setBack(Journal $journal, ChangeRow $row): void
+    {
+        if ($row->table_name === 'assignments') {
+            /** @var array{item_id: int, definition_id: int, spelling_id: int, by_hand: int} $assignment */
+            $assignment = $row->after ?? $row->before;
+            $row->before === null ? $journal->unassign([$assignment]) : $journal->assign([$assignment]);
+
+            return;
+        }
+        match (true) {
+            $row->before === null => $journal->delete($row->table_name, (int) $row->row_key),
+            $row->after === null => $journal->insert($row->table_name, $row->before),
+            default => $this->update($journal, $row, $row->before),
+        };
+    }
+
+    /** @param  array<string, mixed>  $before */
+    private function update(Journal $journal, ChangeRow $row, array $before): void
+    {
+        $journal->update($row->table_name, (int) $row->row_key, $before);
+        if ($row->table_name === 'spellings' && isset($before['value_id'], $row->after['value_id'])) {
+            $this->newerSpellingsFollow($journal, (int) $row->row_key, (int) $row->after['value_id'], (int) $before['value_id']);
+        }
+    }
+
+    /** Spellings with the same key that came since the merge are the same value, so they go where their elder goes. */
+    private function newerSpellingsFollow(Journal $journal, int $spelling, int $from, int $to): void
+    {
+        $elder = DB::table('spellings')->where('id', $spelling)->first(['definition_id', 'key']);
+        $younger = DB::table('spellings')->where('definition_id', $elder->definition_id ?? 0)->where('key', $elder->key ?? '')
+            ->where('value_id', $from)->where('id', '>', $spelling)->pluck('id');
+        foreach ($younger as $id) {
+            $journal->update('spellings', (int) $id, ['value_id' => $to]);
+        }
+    }
+}

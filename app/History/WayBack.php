@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\History;
+
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** What taking a change back would do, and what stands in the way. */
+final readonly class WayBack
+{
+    private const NOUNS = [
+        'attribute_values' => ['value', 'values'], 'spellings' => ['spelling', 'spellings'], 'definitions' => ['definition', 'definitions'],
+        'headings' => ['heading', 'headings'], 'items' => ['product or variant', 'products or variants'], 'filters' => ['filter', 'filters'],
+        'lineups' => ['line-up', 'line-ups'], 'assignments' => ['product value', 'product values'], 'feeds' => ['feed', 'feeds'],
+    ];
+
+    /** @param  list<string>  $obstacles  sentences; empty when nothing stands in the way */
+    private function __construct(public Change $change, public array $obstacles) {}
+
+    public static function of(Change $change): self
+    {
+        $obstacles = match (true) {
+            ! $change->has_way_back => ['It has no way back by itself.'],
+            $change->taken_back_by !== null => ["It was taken back already, by entry {$change->taken_back_by}."],
+            default => self::inTheWay($change),
+        };
+
+        return new self($change, $obstacles);
+    }
+
+    public function isOpen(): bool
+    {
+        return $this->obstacles === [];
+    }
+
+    /** @return array<string, string> figures in words, by what they are about */
+    public function consequences(): array
+    {
+        $lines = [];
+        $counts = ChangeRow::query()->where('change_id', $this->change->id)
+            ->selectRaw('table_name, "before" IS NULL AS came, "after" IS NULL AS went, COUNT(*) AS n')
+            ->groupBy('table_name', 'came', 'went')->toBase()->get();
+        foreach ($counts as $count) {
+            $noun = self::NOUNS[$count->table_name][$count->n === 1 ? 0 : 1] ?? $count->table_name;
+            $verb = match (true) {
+                (bool) $count->came => 'go again',
+                (bool) $count->went => 'come back',
+                default => 'as they were before',
+            };
+            $lines[ucfirst($noun).' '.$verb] = number_format($count->n);
+        }
+        $products = $this->productsConcerned();
+        if ($products > 0) {
+            $lines['Products concerned'] = number_format($products);
+        }
+
+        return $lines;
+    }
+
+    private function productsConcerned(): int
+    {
+        $id = $this->change->id;
+
+        return (int) (DB::selectOne("SELECT COUNT(DISTINCT COALESCE(i.parent_id, i.id)) AS n FROM items i WHERE i.id IN (
+                SELECT a.item_id FROM assignments a JOIN change_rows r ON r.table_name = 'spellings' AND CAST(r.row_key AS INTEGER) = a.spelling_id WHERE r.change_id = ?
+                UNION SELECT CAST(json_extract(COALESCE(\"after\", \"before\"), '$.item_id') AS INTEGER) FROM change_rows WHERE change_id = ? AND table_name = 'assignments'
+                UNION SELECT CAST(row_key AS INTEGER) FROM change_rows WHERE change_id = ? AND table_name = 'items')", [$id, $id, $id])->n ?? 0);
+    }
+
+    /** @return list<string> */
+    private static function inTheWay(Change $change): array
+    {
+        $obstacles = [];
+        foreach ($change->rows()->orderBy('id')->lazy(1000) as $row) {
+            $now = self::current($row);
+            if (self::standsAsLeft($row, $now)) {
+                continue;
+            }
+            $later = self::laterChange($row);
+            $obstacles[$later->id ?? 0] = $later === null
+                ? 'Newer data has changed the '.(self::NOUNS[$row->table_name][0] ?? $row->table_name).' it would set back.'
+                : "Entry {$later->id} stands in the way: {$later->summary}. Take that back first.";
+            if (count($obstacles) >= 5) {
+                break;
+            }
+        }
+
+        return array_values($obstacles);
+    }
+
+    /** @param  array<string, mixed>|null  $now */
+    private static function standsAsLeft(ChangeRow $row, ?array $now): bool
+    {
+        if ($row->after === null || $now === null) {
+            return $row->after === null && $now === null;
+        }
+        foreach ($row->after as $column => $value) {
+            if ($row->before !== null && ! Journal::same($now[$column] ?? null, $value)) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** @return array<string, mixed>|null */
+    private static function current(ChangeRow $row): ?array
+    {
+        $query = DB::table($row->table_name);
+        $found = $row->table_name === 'assignments'
+            ? $query->where(array_combine(['item_id', 'definition_id', 'spelling_id'], explode(':', $row->row_key)))->first()
+            : $query->where('id', $row->row_key)->first();
+
+        return $found === null ? null : (array) $found;
+    }
+
+    private static function laterChange(ChangeRow $row): ?Change
+    {
+        /** @var Collection<int, ChangeRow> $later */
+        $later = ChangeRow::query()->where('table_name', $row->table_name)->where('row_key', $row->row_key)
+            ->where('change_id', '>', $row->change_id)->orderByDesc('change_id')->limit(1)->get();
+
+        return $later->isEmpty() ? null : Change::query()->find($later[0]->change_id);
+    }
+}

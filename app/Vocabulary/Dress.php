@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use Illuminate\Support\Facades\DB;
+use Lokum\Color\ColorNames;
+use Lokum\Vocabulary\Look;
+
+/** Takes the look of a new value from its name, where the attribute is about colors. */
+final class Dress
+{
+    /** Whether its name says so, or half of its values wear colors already. */
+    public static function wearsColors(Definition $definition): bool
+    {
+        if (preg_match('/\b(?:colou?rs?|farben?|shades?|tints?|couleurs?)\b/iu', str_replace(['_', '-'], ' ', $definition->label.' '.$definition->slug)) === 1) {
+            return true;
+        }
+        $values = DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into');
+        $all = $values->count();
+
+        return $all > 3 && $values->whereNotNull('look')->where('look', 'like', '%"colors"%')->count() * 2 >= $all;
+    }
+
+    public static function fromName(string $label): ?string
+    {
+        return (new Look(ColorNames::in($label)))->toJson();
+    }
+}

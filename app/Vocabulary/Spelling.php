@@ -1,0 +1,25 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * A text exactly as it came in, and what it was read as: a value of an attribute, or a number of a field.
+ *
+ * @property int $id
+ * @property int $definition_id
+ * @property string $text
+ * @property string $key
+ * @property int|null $value_id
+ * @property float|null $number
+ * @property string|null $problem
+ */
+final class Spelling extends Model
+{
+    public $timestamps = false;
+
+    protected $guarded = [];
+}

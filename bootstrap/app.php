@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Access\SecurityHeaders;
+use App\Refused;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Configuration\Exceptions;
+use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\Middleware\HandleCors;
+
+return Application::configure(basePath: dirname(__DIR__))
+    ->withProviders([], withBootstrapProviders: true)
+    ->withRouting(web: __DIR__.'/../routes/web.php')
+    ->withMiddleware(function (Middleware $middleware): void {
+        $middleware->remove(HandleCors::class);
+        $middleware->append(SecurityHeaders::class);
+        $middleware->redirectGuestsTo(fn (): string => route('sign-in'));
+    })
+    ->withExceptions(function (Exceptions $exceptions): void {
+        $exceptions->dontReport([Refused::class]);
+    })
+    ->create();

@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * Everything that is the user's lives in one directory, named by LOKUM_DATA: the databases, the files that suppliers
+ * sent, the editions, the key that signs sessions.
+ */
+
+$data = getenv('LOKUM_DATA') ?: dirname(__DIR__).'/storage/lokum';
+if (! str_starts_with($data, '/')) {
+    $data = getcwd().'/'.$data;
+}
+
+return [
+    'data' => $data,
+
+    // Shows the demo's sign-in on the page. Only `bin/lokum demo` sets it.
+    'demo' => (bool) getenv('LOKUM_DEMO'),
+
+    // The shop's language, as BCP 47, and the currency of prices that come without one, as ISO 4217.
+    'locale' => getenv('LOKUM_LOCALE') ?: 'en',
+    'currency' => getenv('LOKUM_CURRENCY') ?: 'EUR',
+
+    // The largest feed that is taken over the web, in bytes.
+    'largest_feed' => 512 << 20,
+];

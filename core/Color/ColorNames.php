@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Color;
+
+use Lokum\Text\StrictKey;
+
+/** The colors that a name speaks of: artists' names first, then the named colors of CSS Color 4. */
+final class ColorNames
+{
+    /** Words that shade a name without making it another color family. */
+    private const SHADES = ['hue', 'light', 'deep', 'dark', 'pale', 'medium', 'bright', 'permanent', 'transparent', 'opaque', 'genuine'];
+
+    /**
+     * One to three colors as "#rrggbb", in the order named ("black and white", "red/blue"); none when the name is no color.
+     *
+     * @return list<string>
+     */
+    public static function in(string $label): array
+    {
+        $key = StrictKey::of($label);
+        $whole = self::one($key);
+        if ($whole !== null) {
+            return [$whole];
+        }
+        $parts = preg_split('/\s*(?:\/|&|\+|\band\b|\bund\b)\s*/u', $key, -1, PREG_SPLIT_NO_EMPTY);
+        if ($parts === false || count($parts) < 2 || count($parts) > 3) {
+            return [];
+        }
+        $colors = array_map(self::one(...), $parts);
+
+        return in_array(null, $colors, true) ? [] : array_values(array_filter($colors, is_string(...)));
+    }
+
+    private static function one(string $key): ?string
+    {
+        /** @var array<string, string>|null $names */
+        static $names = null;
+        $names ??= self::load();
+        $words = explode(' ', str_replace('-', ' ', $key));
+        $plain = array_values(array_diff($words, self::SHADES));
+        sort($words);
+        $sorted = $plain;
+        sort($sorted);
+        $family = $plain === [] ? '' : $plain[count($plain) - 1];
+
+        return $names[implode(' ', $words)] ?? $names[implode(' ', $sorted)] ?? $names[$family] ?? null;
+    }
+
+    /** @return array<string, string> colors by their words in alphabetical order, so that "sienna, burnt" is found too */
+    private static function load(): array
+    {
+        $names = [];
+        /** @var list<array<string, string>> $lists */
+        $lists = [require __DIR__.'/pigment-names.php', require __DIR__.'/css-names.php'];
+        foreach ($lists as $list) {
+            foreach ($list as $name => $color) {
+                $words = explode(' ', $name);
+                sort($words);
+                $names[implode(' ', $words)] ??= $color;
+            }
+        }
+
+        return $names;
+    }
+}

@@ -1,0 +1,126 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Edition;
+
+/** What shoppers would find different if the catalog were published now (C13). */
+final readonly class Drift
+{
+    /**
+     * @param  list<TermLine>  $new
+     * @param  list<TermLine>  $gone
+     * @param  list<array{0: TermLine, 1: TermLine}>  $renamed  before and after
+     * @param  list<array{0: TermLine, 1: TermLine}>  $redressed  before and after
+     * @param  list<array{0: TermLine, 1: TermLine}>  $recounted  before and after
+     * @param  array{appearing: list<string>, disappearing: list<string>, changed: list<string>, reordered: bool}  $filters  by title
+     * @param  array<string, array{appearing: list<string>, disappearing: list<string>}>  $pages  by category slug; only those that differ
+     * @param  int  $products  products more (or fewer, below zero) than served
+     * @param  int  $variants  likewise
+     * @param  bool  $content  whether names, prices, stock or other product data differ
+     */
+    private function __construct(
+        public array $new,
+        public array $gone,
+        public array $renamed,
+        public array $redressed,
+        public array $recounted,
+        public array $filters,
+        public array $pages,
+        public int $products,
+        public int $variants,
+        public bool $content,
+    ) {}
+
+    /**
+     * @param  Summary|null  $served  null before the first edition: then everything is new
+     */
+    public static function between(?Summary $served, Summary $draft): self
+    {
+        $served ??= new Summary(0, 0, [], [], [], '');
+        $renamed = $redressed = $recounted = [];
+        foreach ($draft->terms as $id => $after) {
+            $before = $served->terms[$id] ?? null;
+            if ($before === null) {
+                continue;
+            }
+            if ($before->label !== $after->label || $before->slug !== $after->slug) {
+                $renamed[] = [$before, $after];
+            }
+            if ($before->look !== $after->look) {
+                $redressed[] = [$before, $after];
+            }
+            if ($before->products !== $after->products) {
+                $recounted[] = [$before, $after];
+            }
+        }
+        $both = array_keys(array_intersect_key($served->filters, $draft->filters));
+        $bothAfter = array_keys(array_intersect_key($draft->filters, $served->filters));
+
+        return new self(
+            array_values(array_diff_key($draft->terms, $served->terms)),
+            array_values(array_diff_key($served->terms, $draft->terms)),
+            $renamed,
+            $redressed,
+            $recounted,
+            [
+                'appearing' => self::titles(array_diff_key($draft->filters, $served->filters)),
+                'disappearing' => self::titles(array_diff_key($served->filters, $draft->filters)),
+                'changed' => array_values(array_filter(self::texts($both), fn (string $title): bool => $served->filters[$title] !== $draft->filters[$title])),
+                'reordered' => $both !== $bothAfter,
+            ],
+            self::pages($served, $draft),
+            $draft->products - $served->products,
+            $draft->variants - $served->variants,
+            $served->content !== $draft->content,
+        );
+    }
+
+    /**
+     * How many differences there are for a person: each term and filter that changed counts once, all counts together
+     * once, products together once.
+     */
+    public function differences(): int
+    {
+        return count($this->new) + count($this->gone) + count($this->renamed) + count($this->redressed)
+            + count($this->filters['appearing']) + count($this->filters['disappearing']) + count($this->filters['changed'])
+            + ($this->filters['reordered'] ? 1 : 0)
+            + ($this->recounted === [] ? 0 : 1)
+            + ($this->products !== 0 || $this->variants !== 0 || $this->content ? 1 : 0);
+    }
+
+    /** @return array<string, array{appearing: list<string>, disappearing: list<string>}> */
+    private static function pages(Summary $served, Summary $draft): array
+    {
+        $pages = [];
+        foreach (array_keys($served->pages + $draft->pages) as $slug) {
+            $before = $served->pages[$slug] ?? [];
+            $after = $draft->pages[$slug] ?? [];
+            $appearing = array_values(array_diff($after, $before));
+            $disappearing = array_values(array_diff($before, $after));
+            if ($appearing !== [] || $disappearing !== []) {
+                $pages[$slug] = ['appearing' => $appearing, 'disappearing' => $disappearing];
+            }
+        }
+
+        return $pages;
+    }
+
+    /**
+     * @param  array<string, string>  $filters
+     * @return list<string>
+     */
+    private static function titles(array $filters): array
+    {
+        return self::texts(array_keys($filters));
+    }
+
+    /**
+     * @param  array<int|string>  $titles  PHP turns digits as array keys into integers
+     * @return list<string>
+     */
+    private static function texts(array $titles): array
+    {
+        return array_values(array_map(strval(...), $titles));
+    }
+}

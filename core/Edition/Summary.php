@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Edition;
+
+/** What an edition says, in so far as two editions are compared by it. */
+final readonly class Summary
+{
+    /**
+     * @param  int  $products  products listed
+     * @param  int  $variants  variants of them, a product without any counting as one
+     * @param  array<int, TermLine>  $terms  by id
+     * @param  array<string, string>  $filters  settings of each filter of the shop's line-up, in order, by its title; equal
+     *                                          settings are equal texts
+     * @param  array<string, list<string>>  $pages  titles of the filters that show on each category's page, by slug
+     * @param  string  $content  digest of the product data that shoppers see
+     */
+    public function __construct(
+        public int $products,
+        public int $variants,
+        public array $terms,
+        public array $filters,
+        public array $pages,
+        public string $content,
+    ) {}
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Facet;
+
+use GMP;
+
+/**
+ * Bitmaps as bytes. A dense one is stored as it is, bit i in byte i/8 from the lowest; a sparse one as the list of its
+ * bits (32-bit little-endian numbers), which is far shorter for the many terms that few products carry.
+ * The first byte says which: "b" bits, "l" list.
+ */
+final class StoredBits
+{
+    private const LIST_BELOW = 16;
+
+    private const MASKS = ["\x01", "\x02", "\x04", "\x08", "\x10", "\x20", "\x40", "\x80"];
+
+    /**
+     * @param  list<int>  $bits  the bits that are set, in any order, each once or more
+     * @param  int  $bytes  size of the whole bitmap, a multiple of 8
+     */
+    public static function encode(array $bits, int $bytes): string
+    {
+        return count($bits) * self::LIST_BELOW < $bytes ? 'l'.pack('V*', ...$bits) : 'b'.self::set($bits, $bytes);
+    }
+
+    /** The products of a bitmap with one bit a product. */
+    public static function products(string $stored, Layout $layout): ProductSet
+    {
+        return new ProductSet(self::number(self::bytes($stored, $layout->productBytes())));
+    }
+
+    /** The variants of a bitmap that holds the lanes one behind the other. */
+    public static function variants(string $stored, Layout $layout): VariantSet
+    {
+        $bytes = self::bytes($stored, $layout->bytes);
+        $lanes = [];
+        foreach ($layout->starts as $lane => $start) {
+            $lanes[] = self::number(substr($bytes, $start, ($layout->starts[$lane + 1] ?? $layout->bytes) - $start));
+        }
+
+        return new VariantSet($lanes);
+    }
+
+    private static function bytes(string $stored, int $bytes): string
+    {
+        if ($stored[0] === 'b') {
+            return substr($stored, 1);
+        }
+        /** @var array<int, int> $bits */
+        $bits = strlen($stored) === 1 ? [] : unpack('V*', $stored, 1);
+
+        return self::set($bits, $bytes);
+    }
+
+    /** @param  array<int, int>  $bits */
+    private static function set(array $bits, int $bytes): string
+    {
+        $string = str_repeat("\0", $bytes);
+        foreach ($bits as $bit) {
+            $string[$bit >> 3] = $string[$bit >> 3] | self::MASKS[$bit & 7];
+        }
+
+        return $string;
+    }
+
+    /** Word size 8 reads four times faster than 1; this holds where bytes are little-endian, as on x86 and ARM. */
+    private static function number(string $bytes): GMP
+    {
+        return $bytes === '' ? gmp_init(0) : gmp_import($bytes, 8, GMP_LSW_FIRST | GMP_NATIVE_ENDIAN);
+    }
+}

@@ -1,0 +1,132 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Feed;
+
+use Generator;
+
+/** A supplier's file, opened: its dialect, and its rows as UTF-8. */
+final readonly class CsvFile
+{
+    private const SAMPLE_LINES = 40;
+
+    /** @param  resource  $file  seekable, UTF-8 */
+    private function __construct(private mixed $file, public Dialect $dialect) {}
+
+    /**
+     * @param  resource  $source  open for reading and seeking
+     *
+     * @throws UnreadableFile
+     */
+    public static function open($source): self
+    {
+        [$encoding, $marked] = Encoding::detect($source);
+        $file = fopen('php://temp/maxmemory:'.(8 << 20), 'w+b');
+        if ($file === false) {
+            throw UnreadableFile::cannotOpen('php://temp');
+        }
+        Encoding::copyAsUtf8($source, $file, $encoding, $marked);
+        $delimiter = self::guessDelimiter($file);
+        $heading = self::findHeadings($file, $delimiter);
+
+        return new self($file, new Dialect($encoding, $marked, $delimiter, $heading->line, $heading->cells));
+    }
+
+    /**
+     * The rows below the headings.
+     *
+     * @return Generator<int, Row>
+     */
+    public function rows(): Generator
+    {
+        rewind($this->file);
+        foreach (CsvReader::rows($this->file, $this->dialect->delimiter) as $row) {
+            if ($row->line > $this->dialect->headingLine) {
+                yield $row;
+            }
+        }
+    }
+
+    /** How far the reading has come, from 0 to 1. */
+    public function progress(): float
+    {
+        $size = fstat($this->file)['size'] ?? 0;
+
+        return $size === 0 ? 1.0 : (int) ftell($this->file) / $size;
+    }
+
+    /**
+     * The delimiter that cuts the first rows into the same number of cells most often, and into more than one; a heading
+     * "sku" that it uncovers settles it.
+     *
+     * @param  resource  $file
+     * @return key-of<Dialect::DELIMITERS>
+     */
+    private static function guessDelimiter($file): string
+    {
+        $best = ',';
+        $bestScore = -1.0;
+        foreach (array_keys(Dialect::DELIMITERS) as $delimiter) {
+            $widths = [];
+            $sku = false;
+            foreach (self::sample($file, $delimiter) as $row) {
+                $widths[] = count($row->cells);
+                $sku = $sku || ColumnName::amongHeadings('sku', $row->cells) !== null;
+            }
+            if ($widths === []) {
+                continue;
+            }
+            $shares = array_count_values($widths);
+            arsort($shares);
+            $width = array_key_first($shares);
+            $score = ($width > 1 ? $shares[$width] / count($widths) + min($width, 50) / 1000 : 0.0) + ($sku ? 2 : 0);
+            if ($score > $bestScore) {
+                [$best, $bestScore] = [$delimiter, $score];
+            }
+        }
+
+        return $best;
+    }
+
+    /**
+     * The row with a heading "sku" among the first ones; else the first row.
+     *
+     * @param  resource  $file
+     * @param  non-empty-string  $delimiter
+     *
+     * @throws UnreadableFile
+     */
+    private static function findHeadings($file, string $delimiter): Row
+    {
+        $rows = self::sample($file, $delimiter);
+        foreach (array_slice($rows, 0, 10) as $row) {
+            if (ColumnName::amongHeadings('sku', $row->cells) !== null) {
+                return $row;
+            }
+        }
+
+        return $rows[0] ?? throw UnreadableFile::noHeadings();
+    }
+
+    /**
+     * @param  resource  $file
+     * @param  non-empty-string  $delimiter
+     * @return list<Row> the first sound rows
+     */
+    private static function sample($file, string $delimiter): array
+    {
+        rewind($file);
+        $rows = [];
+        foreach (CsvReader::rows($file, $delimiter) as $row) {
+            if ($row->problem === null && trim(implode('', $row->cells)) !== '') {
+                $rows[] = $row;
+            }
+            if (count($rows) >= self::SAMPLE_LINES) {
+                break;
+            }
+        }
+
+        return $rows;
+    }
+}

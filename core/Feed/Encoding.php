@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Feed;
+
+/** Tells how a file's characters are stored, and copies it as UTF-8, in chunks of constant size. */
+final class Encoding
+{
+    private const CHUNK = 1 << 18;
+
+    private const MARKS = ['UTF-8' => "\xEF\xBB\xBF", 'UTF-16LE' => "\xFF\xFE", 'UTF-16BE' => "\xFE\xFF"];
+
+    /** First bytes of what people send instead of a CSV. */
+    private const OTHERS = [
+        "PK\x03\x04" => 'a spreadsheet or zip archive', "\xD0\xCF\x11\xE0" => 'an old office document', '%PDF' => 'a PDF document',
+        "\x89PNG" => 'a picture', "\xFF\xD8\xFF" => 'a picture', 'GIF8' => 'a picture', "\x1F\x8B" => 'a compressed file',
+        'SQLite format 3' => 'a database', '<!DOCTYPE' => 'a web page', '<!doctype' => 'a web page', '<html' => 'a web page',
+        '<?xml' => 'an XML file', '{"' => 'a JSON file', '[{' => 'a JSON file', "{\n" => 'a JSON file', "{\r\n" => 'a JSON file',
+        "\x7FELF" => 'a program', 'MZ' => 'a program', 'RIFF' => 'a sound or video file',
+    ];
+
+    /**
+     * @param  resource  $file  open for reading, at its start
+     * @return array{0: string, 1: bool} one of {@see Dialect::ENCODINGS}, and whether a byte order mark says so
+     *
+     * @throws UnreadableFile when it is empty, or no text
+     */
+    public static function detect($file): array
+    {
+        $head = (string) fread($file, self::CHUNK);
+        if (trim($head, " \t\r\n\0\xEF\xBB\xBF\xFE\xFF") === '') {
+            throw UnreadableFile::empty();
+        }
+        foreach (self::MARKS as $encoding => $mark) {
+            if (str_starts_with($head, $mark)) {
+                return [$encoding, true];
+            }
+        }
+        // "MZ" alone may begin an honest heading.
+        $hasNuls = str_contains(substr($head, 0, 512), "\0");
+        foreach (self::OTHERS as $bytes => $kind) {
+            if (str_starts_with($head, $bytes) && ($bytes !== 'MZ' || $hasNuls)) {
+                throw UnreadableFile::otherKind($kind);
+            }
+        }
+        $nuls = substr_count($head, "\0");
+        if ($nuls * 4 > strlen($head)) {
+            $even = 0;
+            $end = min(strlen($head), 4096);
+            for ($i = 0; $i < $end; $i += 2) {
+                $even += $head[$i] === "\0" ? 1 : 0;
+            }
+
+            return [$even * 8 > $end ? 'UTF-16BE' : 'UTF-16LE', false];
+        }
+        if ((int) preg_match_all('/[\x01-\x08\x0E-\x1A\x1C-\x1F]/', $head) * 20 > strlen($head)) {
+            throw UnreadableFile::otherKind('a binary file');
+        }
+        rewind($file);
+
+        return [self::isUtf8($file) ? 'UTF-8' : 'Windows-1252', false];
+    }
+
+    /**
+     * @param  resource  $from  open for reading
+     * @param  resource  $to  gets the same text as UTF-8, without mark, with line ends "\n" where the file has only "\r"
+     */
+    public static function copyAsUtf8($from, $to, string $encoding, bool $marked): void
+    {
+        rewind($from);
+        if ($marked) {
+            fread($from, strlen(self::MARKS[$encoding]));
+        }
+        $rest = '';
+        $oldLineEnds = null;
+        while (! feof($from)) {
+            $chunk = $rest.fread($from, self::CHUNK);
+            $rest = '';
+            if (! feof($from)) {
+                [$chunk, $rest] = self::cut($chunk, $encoding);
+            }
+            $text = $encoding === 'UTF-8' ? $chunk : (string) mb_convert_encoding($chunk, 'UTF-8', $encoding);
+            $oldLineEnds ??= ! str_contains($text, "\n") && str_contains($text, "\r");
+            fwrite($to, $oldLineEnds ? str_replace("\r", "\n", $text) : $text);
+        }
+    }
+
+    /**
+     * A file with more good than broken accented lines is UTF-8 with broken rows; those are refused one by one.
+     *
+     * @param  resource  $file
+     */
+    private static function isUtf8($file): bool
+    {
+        $good = 0;
+        $broken = 0;
+        while (($line = fgets($file, self::CHUNK)) !== false) {
+            if (preg_match('/[\x80-\xFF]/', $line) === 1) {
+                mb_check_encoding($line, 'UTF-8') ? $good++ : $broken++;
+            }
+        }
+
+        return $broken === 0 || $good > $broken;
+    }
+
+    /**
+     * Cuts where no character is split.
+     *
+     * @return array{0: string, 1: string}
+     */
+    private static function cut(string $chunk, string $encoding): array
+    {
+        if (! str_starts_with($encoding, 'UTF-16')) {
+            return [$chunk, ''];
+        }
+        $keep = strlen($chunk) % 2;
+        $high = $encoding === 'UTF-16LE' ? -1 - $keep : -2 - $keep;
+        if (strlen($chunk) >= 4 && (ord($chunk[strlen($chunk) + $high]) & 0xFC) === 0xD8) {
+            $keep += 2;
+        }
+
+        return $keep === 0 ? [$chunk, ''] : [substr($chunk, 0, -$keep), substr($chunk, -$keep)];
+    }
+}

@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Quantity;
+
+use RuntimeException;
+
+/** A text that is not a quantity; the message says why, for the person who has to mend it. */
+final class UnreadableQuantity extends RuntimeException
+{
+    public static function notANumber(string $text): self
+    {
+        return new self(sprintf('"%s" is not a number', mb_strimwidth($text, 0, 60, '…')));
+    }
+
+    public static function tooLarge(string $text): self
+    {
+        return new self(sprintf('"%s" is too large for a number', mb_strimwidth($text, 0, 60, '…')));
+    }
+
+    public static function unknownUnit(string $unit): self
+    {
+        return new self(sprintf('the unit "%s" is not known', mb_strimwidth($unit, 0, 40, '…')));
+    }
+
+    public static function otherDimension(string $unit, string $wanted): self
+    {
+        return new self("\"{$unit}\" cannot be turned into {$wanted}");
+    }
+
+    public static function needsUnit(string $unit): self
+    {
+        return new self("it has the unit \"{$unit}\", and this field has none");
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Vocabulary;
+
+use InvalidArgumentException;
+
+/** How a term is dressed: one to three colors (or none yet), a label of its own for shoppers, a short help. */
+final readonly class Look
+{
+    /**
+     * @param  list<string>  $colors  "#rrggbb", at most three
+     *
+     * @throws InvalidArgumentException for a color of another form, or a fourth
+     */
+    public function __construct(public array $colors = [], public ?string $label = null, public ?string $help = null)
+    {
+        if (count($colors) > 3) {
+            throw new InvalidArgumentException('A look has at most three colors.');
+        }
+        foreach ($colors as $color) {
+            if (preg_match('/^#[0-9a-f]{6}$/D', $color) !== 1) {
+                throw new InvalidArgumentException("\"{$color}\" is not a color of the form #rrggbb.");
+            }
+        }
+    }
+
+    public static function fromJson(?string $json): self
+    {
+        $data = $json === null || $json === '' ? [] : json_decode($json, true);
+        if (! is_array($data)) {
+            return new self;
+        }
+        $colors = [];
+        foreach ((array) ($data['colors'] ?? []) as $color) {
+            if (is_string($color)) {
+                $colors[] = $color;
+            }
+        }
+
+        return new self($colors, self::text($data['label'] ?? null), self::text($data['help'] ?? null));
+    }
+
+    public function toJson(): ?string
+    {
+        return $this->isBare() ? null : (string) json_encode(
+            array_filter(['colors' => $this->colors, 'label' => $this->label, 'help' => $this->help], fn (mixed $part): bool => $part !== [] && $part !== null),
+            JSON_UNESCAPED_UNICODE,
+        );
+    }
+
+    public function isBare(): bool
+    {
+        return $this->colors === [] && $this->label === null && $this->help === null;
+    }
+
+    private static function text(mixed $value): ?string
+    {
+        return is_string($value) && $value !== '' ? $value : null;
+    }
+}

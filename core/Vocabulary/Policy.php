@@ -1,0 +1,22 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Vocabulary;
+
+/** What a newcomer does when its strict key is not known (C14). */
+enum Policy: string
+{
+    case Follow = 'follow';
+    case Hold = 'hold';
+    case Refuse = 'refuse';
+
+    public function label(): string
+    {
+        return match ($this) {
+            self::Follow => 'Becomes a term at once',
+            self::Hold => 'Waits for a decision, hidden from shoppers',
+            self::Refuse => 'Its row is refused',
+        };
+    }
+}

@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Vocabulary;
+
+use Collator;
+
+/** Puts terms in order (C9). Every order is total: equal ones fall back to the alphabet, then to the oldest. */
+final readonly class TermSorter
+{
+    private Collator $alphabet;
+
+    private Collator $numbers;
+
+    /** @param  string  $locale  BCP 47 language of the shop, e.g. "en" or "de-DE" */
+    public function __construct(string $locale = 'en')
+    {
+        $this->alphabet = new Collator($locale);
+        $this->numbers = new Collator($locale);
+        $this->numbers->setAttribute(Collator::NUMERIC_COLLATION, Collator::ON);
+    }
+
+    /**
+     * @param  list<Term>  $terms
+     * @return list<Term>
+     */
+    public function sort(array $terms, TermOrder $order): array
+    {
+        usort($terms, fn (Term $a, Term $b): int => match ($order) {
+            TermOrder::Hand => ($a->position === 0 ? PHP_INT_MAX : $a->position) <=> ($b->position === 0 ? PHP_INT_MAX : $b->position),
+            TermOrder::Alphabet => 0,
+            TermOrder::Number => $this->compareNumbers($a->label, $b->label),
+            TermOrder::Size => $this->compareSizes($a->label, $b->label),
+            TermOrder::Products => $b->products <=> $a->products,
+        } ?: $this->compare($this->alphabet, $a->label, $b->label) ?: $a->id <=> $b->id);
+
+        return $terms;
+    }
+
+    private function compareNumbers(string $a, string $b): int
+    {
+        return $this->compare($this->numbers, $a, $b);
+    }
+
+    /** Labels that are on no ladder come after those that are. */
+    private function compareSizes(string $a, string $b): int
+    {
+        $left = SizeLadder::rung($a);
+        $right = SizeLadder::rung($b);
+        if ($left === null || $right === null) {
+            return [$left === null] <=> [$right === null] ?: $this->compareNumbers($a, $b);
+        }
+
+        return $left <=> $right ?: $this->compareNumbers($a, $b);
+    }
+
+    private function compare(Collator $collator, string $a, string $b): int
+    {
+        $result = $collator->compare($a, $b);
+
+        return $result === false ? $a <=> $b : $result;
+    }
+}
