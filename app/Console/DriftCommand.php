@@ -4,7 +4,33 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Publishing\CurrentDrift;
+use App\Publishing\DriftInWords;
+use App\Publishing\Edition;
+
 final class DriftCommand extends Command
 {
-    protected $signature = 'drift';
+    protected $signature = 'drift {--json : answer with one JSON document}';
+
+    protected $description = 'What shoppers would find different if the catalog were published now';
+
+    public function handle(CurrentDrift $drift): int
+    {
+        $found = $drift();
+        $edition = Edition::current()->id ?? null;
+
+        return $this->answer(['edition' => $edition, 'differences' => $found->differences()] + DriftInWords::document($found), $this->lines($edition, DriftInWords::lines($found)));
+    }
+
+    /**
+     * @param  list<array{sign: string, text: string}>  $lines
+     * @return iterable<string>
+     */
+    private function lines(?int $edition, array $lines): iterable
+    {
+        yield $edition === null ? 'No edition yet.' : ($lines === [] ? "Edition {$edition} shows the catalog as it is." : "Since edition {$edition}:");
+        foreach ($lines as $line) {
+            yield $line['sign'].' '.$line['text'];
+        }
+    }
 }

@@ -4,7 +4,36 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Definitions\Definition;
+use App\Refused;
+use App\Vocabulary\FindValue;
+use App\Vocabulary\MergeConsequences;
+use App\Vocabulary\MergeValues;
+use Symfony\Component\Console\Exception\InvalidOptionException;
+
 final class MergeCommand extends Command
 {
-    protected $signature = 'merge';
+    protected $signature = 'merge {attribute : slug of the attribute} {values* : labels of the values that end}
+        {--keep= : label of the value that stays}
+        {--check : say what the merge would do, and write nothing}
+        {--json : answer with one JSON document}';
+
+    protected $description = 'Makes several values of an attribute one';
+
+    public function handle(MergeValues $merge): int
+    {
+        $slug = (string) $this->argument('attribute');
+        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
+        $keep = $this->option('keep') ?? throw new InvalidOptionException('Say which value stays: --keep=LABEL.');
+        $ids = array_map(fn (string $label): int => FindValue::named($definition, $label)->id, (array) $this->argument('values'));
+        $plan = $merge->plan($definition, FindValue::named($definition, (string) $keep)->id, $ids);
+        $consequences = MergeConsequences::of($definition, $plan)->toArray();
+        $change = $this->option('check') ? null : $merge($definition, $plan);
+
+        return $this->answer($consequences + ['change' => $change?->id], [
+            ($change === null ? 'Would merge ' : 'Merged ').implode(', ', array_column($consequences['moved'], 'label')).' into '.$consequences['keep'],
+            number_format($consequences['products']).' products get another value; '.number_format($consequences['spellings']).' spellings move',
+            'values '.$consequences['values']['before'].' → '.$consequences['values']['after'].', terms '.$consequences['terms']['before'].' → '.$consequences['terms']['after'],
+        ]);
+    }
 }

@@ -4,7 +4,26 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Definitions\Definition;
+use App\Refused;
+use App\Vocabulary\ValueRow;
+use App\Vocabulary\ValueTable;
+
 final class ValuesCommand extends Command
 {
-    protected $signature = 'values';
+    protected $signature = 'values {attribute : slug of the attribute} {--json : answer with one JSON document}';
+
+    protected $description = 'Lists the values of an attribute with their products and spellings';
+
+    public function handle(ValueTable $table): int
+    {
+        $slug = (string) $this->argument('attribute');
+        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
+        $rows = array_map(fn (ValueRow $row): array => [
+            'label' => $row->value->label, 'slug' => $row->value->slug, 'products' => $row->products, 'umbrella' => null,
+            'spellings' => array_map(fn (array $spelling): array => ['text' => $spelling['text'], 'products' => $spelling['products']], $row->spellings),
+        ], $table->of($definition));
+
+        return $this->answer($rows, array_map(fn (array $row): string => sprintf('%8s  %s  (%s)', number_format($row['products']), $row['label'], implode(', ', array_map(fn (array $spelling): string => '"'.$spelling['text'].'"', $row['spellings']))), $rows));
+    }
 }

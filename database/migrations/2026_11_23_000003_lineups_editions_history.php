@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Illuminate\Database\Migrations\Migration;
 use Illuminate\Database\Schema\Blueprint;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration
@@ -16,6 +17,8 @@ return new class extends Migration
             $table->integer('version')->default(1);
             $table->timestamps();
         });
+
+        DB::table('lineups')->insert(['placement' => 'shop', 'created_at' => now(), 'updated_at' => now()]);
 
         Schema::create('filters', function (Blueprint $table): void {
             $table->id();

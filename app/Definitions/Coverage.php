@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Definitions;
+
+use App\Catalog\Counted;
+use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\Cache;
+use App\History\Ledger;
+
+/** How many products carry each definition. Worked out once for each state of the catalog. */
+final readonly class Coverage
+{
+    public function __construct(private Ledger $ledger) {}
+
+    /** @return array<int, int> distinct products by definition id */
+    public function products(): array
+    {
+        return Cache::remember('coverage:'.$this->ledger->revision(), 86400, function (): array {
+            $counts = [];
+            foreach (Definition::query()->get(['id', 'level']) as $definition) {
+                $counts[$definition->id] = (int) DB::table('assignments as a')->join('spellings as s', 's.id', '=', 'a.spelling_id')->join('items as i', 'i.id', '=', 'a.item_id')
+                    ->where('s.definition_id', $definition->id)->whereRaw(Counted::on($definition->level))->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->value('n');
+            }
+
+            return $counts;
+        });
+    }
+
+    /** All products of the catalog. */
+    public function total(): int
+    {
+        return Cache::remember('products:'.$this->ledger->revision(), 86400, fn (): int => DB::table('items')->whereNull('parent_id')->count());
+    }
+}

@@ -1,0 +1,38 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Definitions;
+
+use App\History\Journal;
+use App\History\Ledger;
+use App\Refused;
+use Lokum\Text\StrictKey;
+
+/** A definition made by hand. */
+final readonly class CreateDefinition
+{
+    public function __construct(private Ledger $ledger) {}
+
+    /** @throws Refused when one has the same name in the same letters, since each would be a filter of its own */
+    public function __invoke(DefinitionForm $form): Definition
+    {
+        $key = StrictKey::of($form->label);
+        foreach (Definition::query()->get() as $other) {
+            if (StrictKey::of($other->label) === $key || $other->slug === $form->slug) {
+                throw new Refused("There is a definition {$other->label} already ({$other->slug}).", 'label');
+            }
+        }
+        $id = 0;
+        $this->ledger->record('Definitions', function (Journal $journal) use ($form, &$id): string {
+            $id = $journal->insert('definitions', ['policy' => $form->policy->value, 'help' => $form->help] + NewDefinition::row($form->column(), State::Accepted, null));
+            foreach (NewDefinition::flags(Definition::query()->findOrFail($id)) as $value) {
+                $journal->insert('attribute_values', $value);
+            }
+
+            return "Defined {$form->label}";
+        });
+
+        return Definition::query()->findOrFail($id);
+    }
+}

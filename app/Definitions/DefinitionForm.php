@@ -1,0 +1,64 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Definitions;
+
+use App\Refused;
+use Lokum\Feed\Column;
+use Lokum\Quantity\Unit;
+use Lokum\Text\Label;
+use Lokum\Text\Slug;
+use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
+use Lokum\Vocabulary\Policy;
+
+/** What a person says a definition should be. */
+final readonly class DefinitionForm
+{
+    /**
+     * @param  non-empty-string  $separator
+     * @param  string|null  $slug  null: made from the label
+     */
+    private function __construct(
+        public string $label,
+        public Kind $kind,
+        public Level $level,
+        public bool $multiple,
+        public string $separator,
+        public ?string $unit,
+        public Policy $policy,
+        public ?string $help,
+        public ?string $slug = null,
+    ) {}
+
+    /**
+     * @param  array<string, mixed>  $input
+     *
+     * @throws Refused naming the field
+     */
+    public static function from(array $input): self
+    {
+        $text = fn (string $key): string => is_scalar($input[$key] ?? null) ? Label::of((string) $input[$key]) : '';
+        $kind = Kind::tryFrom($text('kind')) ?? throw new Refused('The kind is one of choice, flag, number, text and date.', 'kind');
+        $level = Level::tryFrom($text('level') ?: 'variant') ?? throw new Refused('The level is product or variant.', 'level');
+        $label = $text('label');
+        if ($label === '' || mb_strlen($label) > 200) {
+            throw new Refused('A definition needs a label of 1 to 200 characters.', 'label');
+        }
+        $unit = $text('unit');
+        if ($unit !== '' && $kind !== Kind::Number) {
+            throw new Refused('Only a number has a unit.', 'unit');
+        }
+        $separator = (string) ($input['separator'] ?? '|');
+
+        return new self($label, $kind, $level, (bool) ($input['multiple'] ?? false) && $kind === Kind::Choice, $separator === '' ? '|' : $separator,
+            $unit === '' ? null : (Unit::find($unit)->symbol ?? $unit), Policy::tryFrom($text('policy')) ?? Policy::Follow, $text('help') ?: null,
+            $text('slug') === '' ? null : Slug::of($text('slug')));
+    }
+
+    public function column(): Column
+    {
+        return new Column($this->slug ?? Slug::of($this->label), $this->label, $this->kind, $this->multiple, $this->separator, $this->level, $this->unit);
+    }
+}

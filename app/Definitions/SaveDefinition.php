@@ -1,0 +1,67 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Definitions;
+
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Refused;
+
+/** Accepts a definition, or changes it; its spellings are read anew where the kind or unit changes. */
+final readonly class SaveDefinition
+{
+    public function __construct(private Ledger $ledger, private ReadAgain $readAgain) {}
+
+    /**
+     * @param  int  $version  that the person started from
+     *
+     * @throws Refused when someone else saved it meanwhile
+     */
+    public function __invoke(Definition $definition, DefinitionForm $form, State $state, int $version): ?Change
+    {
+        return $this->ledger->record('Definitions', function (Journal $journal) use ($definition, $form, $state, $version): string {
+            $before = $definition->refresh()->replicate();
+            if ($definition->version !== $version) {
+                throw Refused::changedMeanwhile($definition->label);
+            }
+            $journal->update('definitions', $definition->id, [
+                'label' => $form->label, 'kind' => $form->kind->value, 'level' => $form->level->value, 'multiple' => (int) $form->multiple,
+                'separator' => $form->separator, 'unit' => $form->unit, 'policy' => $form->policy->value, 'help' => $form->help, 'state' => $state->value,
+            ]);
+            $definition->refresh();
+            if ($before->kind !== $definition->kind || $before->unit !== $definition->unit) {
+                $this->readAgain->spellings($journal, $definition);
+            }
+            if ($definition->multiple && (! $before->multiple || $before->separator !== $definition->separator)) {
+                $this->readAgain->split($journal, $definition);
+            }
+
+            return match (true) {
+                $before->state === $state => "Changed {$form->label}",
+                $state === State::Accepted => "Accepted {$form->label}",
+                $state === State::Aside => "Left {$form->label} aside",
+                $state === State::Proposed => "Proposed {$form->label} again",
+            };
+        });
+    }
+
+    /**
+     * Accepts several proposals as they stand, or leaves them aside.
+     *
+     * @param  list<int>  $ids
+     */
+    public function several(array $ids, State $state): ?Change
+    {
+        return $this->ledger->record('Definitions', function (Journal $journal) use ($ids, $state): string {
+            $definitions = Definition::query()->whereKey($ids)->get();
+            foreach ($definitions as $definition) {
+                $journal->update('definitions', $definition->id, ['state' => $state->value]);
+            }
+            $labels = $definitions->pluck('label')->join(', ', ' and ');
+
+            return $state === State::Aside ? "Left {$labels} aside" : "Accepted {$labels}";
+        });
+    }
+}

@@ -1,0 +1,11 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+/** Bytes, not text. */
+final readonly class Blob
+{
+    public function __construct(public string $bytes) {}
+}

@@ -1,0 +1,182 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Catalog\CategoryTree;
+use App\Catalog\Counted;
+use App\Definitions\Definition;
+use App\Lineups\Filter;
+use App\Lineups\Lineup;
+use Closure;
+use Generator;
+use Illuminate\Support\Facades\DB;
+use Lokum\Edition\Summary;
+use Lokum\Facet\StoredBits;
+use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
+use PDO;
+
+/** Writes everything that shoppers will see into an edition's file: categories, terms with their bitmaps, numbers, filters, products. */
+final class BuildEdition
+{
+    /** Terms of the field "stock", which is a number as well as a yes/no question. */
+    public const IN_STOCK = -1;
+
+    public const SOLD_OUT = -2;
+
+    private Numbering $numbering;
+
+    private int $terms = 0;
+
+    public function __construct(private readonly EditionWriter $writer, private readonly DraftTerms $draft) {}
+
+    /**
+     * @param  Closure(string, float): void  $progress
+     * @return array{products: int, variants: int, terms: int}
+     */
+    public function __invoke(int $number, Summary $summary, Closure $progress): array
+    {
+        $progress('Numbering products', 0.0);
+        $this->numbering = new Numbering;
+        $layout = $this->numbering->layout;
+        foreach (['edition' => $number, 'lanes' => json_encode($layout->sizes), 'summary' => serialize($summary), 'currency' => config('lokum.currency'), 'locale' => config('lokum.locale')] as $key => $value) {
+            $this->writer->insert('meta', [$key, (string) $value]);
+        }
+        $this->categories();
+        $definitions = Definition::query()->live()->orderBy('id')->get();
+        foreach ($definitions as $i => $definition) {
+            $progress('Counting '.$definition->label, 0.1 + 0.4 * $i / max(1, count($definitions)));
+            match ($definition->kind) {
+                Kind::Choice, Kind::Flag => $this->attribute($definition),
+                Kind::Number => $this->numbers($definition->slug, $definition->label, $definition->unit, $definition->level, $this->numbersOf($definition)),
+                Kind::Text, Kind::Date => null,
+            };
+        }
+        $this->fields();
+        $this->filters();
+        $progress('Writing products', 0.5);
+        (new EditionProducts($this->writer, $this->numbering))($definitions, fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share));
+
+        return ['products' => $layout->products(), 'variants' => $layout->variants(), 'terms' => $this->terms];
+    }
+
+    private function categories(): void
+    {
+        $bits = [];
+        $tree = CategoryTree::load();
+        foreach ($this->stream('SELECT id, category_id FROM items WHERE parent_id IS NULL AND category_id IS NOT NULL') as [$id, $category]) {
+            $bits[$category][] = $this->numbering->product($id);
+        }
+        foreach ($tree->flat() as [$category, $depth]) {
+            $below = array_merge(...array_map(fn (int $id): array => $bits[$id] ?? [], $tree->withDescendants($category->id)));
+            $this->writer->insert('categories', [$category->id, $category->parent_id, $category->name, $category->slug, $category->path, $depth, count($below),
+                new Blob(StoredBits::encode($below, $this->numbering->layout->productBytes()))]);
+        }
+    }
+
+    private function attribute(Definition $definition): void
+    {
+        $this->writer->insert('attributes', [$definition->id, $definition->slug, $definition->label, $definition->kind->value, $definition->level->value, $definition->help]);
+        $carrying = DB::connection()->getPdo()->prepare('SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id
+            WHERE s.value_id = ? AND '.Counted::on($definition->level));
+        foreach ($this->draft->of($definition) as $position => $term) {
+            $carrying->execute([$term['id']]);
+            $this->term($term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $term['products'], $definition->level, $carrying->fetchAll(PDO::FETCH_COLUMN));
+        }
+        foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNotNull('merged_into')->pluck('merged_into', 'slug') as $slug => $into) {
+            $this->writer->insert('redirects', [$definition->id, (string) $slug, $this->stayed((int) $into)]);
+        }
+    }
+
+    /** A value merged into one that was merged in its turn leads to the last. */
+    private function stayed(int $value): int
+    {
+        while (($next = DB::table('attribute_values')->where('id', $value)->value('merged_into')) !== null) {
+            $value = (int) $next;
+        }
+
+        return $value;
+    }
+
+    /** @param  list<int>  $items */
+    private function term(int $id, int $attribute, int $position, string $slug, string $label, ?string $look, int $products, Level $level, array $items): void
+    {
+        $ofProducts = $level === Level::Product;
+        $bits = array_map($ofProducts ? $this->numbering->product(...) : $this->numbering->variant(...), $items);
+        $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, $products]);
+        $this->writer->insert('term_bits', [$id, new Blob(StoredBits::encode($bits, $ofProducts ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes))]);
+        $this->terms += $attribute > 0 ? 1 : 0;
+    }
+
+    /** @return Generator<int, array{0: int, 1: float}> */
+    private function numbersOf(Definition $definition): Generator
+    {
+        yield from $this->stream('SELECT a.item_id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id
+            WHERE s.definition_id = '.$definition->id.' AND s.number IS NOT NULL AND '.Counted::on($definition->level));
+    }
+
+    private function fields(): void
+    {
+        foreach (['price' => 'Price', 'stock' => 'Stock'] as $field => $label) {
+            $this->numbers($field, $label, $field === 'price' ? (string) config('lokum.currency') : null, Level::Variant,
+                $this->stream("SELECT id, {$field} FROM items WHERE variant_count = 0 AND {$field} IS NOT NULL"));
+        }
+        $this->writer->insert('attributes', [0, 'stock', 'Stock', Kind::Flag->value, Level::Variant->value, null]);
+        foreach ([[self::IN_STOCK, 'yes', 'In stock', '> 0'], [self::SOLD_OUT, 'no', 'Sold out', '<= 0']] as $position => [$id, $slug, $label, $which]) {
+            $items = DB::table('items')->where('variant_count', 0)->whereRaw("stock {$which}")->pluck('id')->all();
+            $products = (int) DB::table('items as i')->where('variant_count', 0)->whereRaw("stock {$which}")->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->value('n');
+            $this->term($id, 0, $position, $slug, $label, null, $products, Level::Variant, $items);
+        }
+    }
+
+    /** @param  iterable<array{0: int, 1: float}>  $pairs  item id and number */
+    private function numbers(string $field, string $label, ?string $unit, Level $level, iterable $pairs): void
+    {
+        $ofProducts = $level === Level::Product;
+        $bytes = $ofProducts ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes;
+        $values = [];
+        $bits = [];
+        foreach ($pairs as [$id, $number]) {
+            $bit = $ofProducts ? $this->numbering->product($id) : $this->numbering->variant($id);
+            if (! isset($bits[$bit])) {
+                $bits[$bit] = (float) $number;
+                $values[pack('E', (float) $number)] = (float) $number;
+            }
+        }
+        $numbers = array_values($values);
+        sort($numbers);
+        $ranks = [];
+        foreach ($numbers as $rank => $number) {
+            $ranks[pack('E', $number)] = $rank;
+        }
+        $this->writer->insert('numbers', [$field, $label, $unit, $level->value, new Blob(pack('e*', ...$numbers)), new Blob(StoredBits::encode(array_keys($bits), $bytes))]);
+        for ($digit = 0; (count($numbers) - 1) >> $digit > 0; $digit++) {
+            $set = [];
+            foreach ($bits as $bit => $number) {
+                if ((($ranks[pack('E', $number)] >> $digit) & 1) === 1) {
+                    $set[] = $bit;
+                }
+            }
+            $this->writer->insert('number_slices', [$field, $digit, new Blob(StoredBits::encode($set, $bytes))]);
+        }
+    }
+
+    private function filters(): void
+    {
+        /** @var Filter $filter */
+        foreach (Lineup::ofTheShop()->filters()->with('definition')->get() as $position => $filter) {
+            $this->writer->insert('filters', [$position, (string) json_encode($filter->settings(), JSON_UNESCAPED_UNICODE)]);
+        }
+    }
+
+    /** @return Generator<int, list<mixed>> */
+    private function stream(string $sql): Generator
+    {
+        $statement = DB::connection()->getPdo()->query($sql);
+        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_NUM)) !== false) {
+            yield $row;
+        }
+    }
+}

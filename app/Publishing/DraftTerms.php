@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Catalog\Counted;
+use App\Definitions\Definition;
+use Illuminate\Support\Facades\DB;
+use Lokum\Vocabulary\Term;
+use Lokum\Vocabulary\TermSorter;
+
+/** The terms an attribute would publish now: its values that are neither merged away nor held, and that a product carries. */
+final readonly class DraftTerms
+{
+    public function __construct(private TermSorter $sorter) {}
+
+    /** @return list<array{id: int, label: string, slug: string, look: string|null, products: int}> in their order */
+    public function of(Definition $definition): array
+    {
+        $products = self::products($definition);
+        $rows = [];
+        $terms = [];
+        foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into')->where('held', false)->get(['id', 'label', 'slug', 'look', 'position']) as $value) {
+            if (isset($products[$value->id])) {
+                $rows[$value->id] = ['id' => $value->id, 'label' => $value->label, 'slug' => $value->slug, 'look' => $value->look, 'products' => $products[$value->id]];
+                $terms[] = new Term($value->id, $value->label, $value->position, $products[$value->id]);
+            }
+        }
+
+        return array_map(fn (Term $term): array => $rows[$term->id], $this->sorter->sort($terms, $definition->term_order));
+    }
+
+    /** @return array<int, int> distinct products by value id */
+    public static function products(Definition $definition): array
+    {
+        return DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
+            ->where('s.definition_id', $definition->id)->whereNotNull('s.value_id')->whereRaw(Counted::on($definition->level))
+            ->groupBy('s.value_id')->selectRaw('s.value_id, COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->pluck('n', 'value_id')->all();
+    }
+}

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use Lokum\Edition\Drift;
+use Lokum\Edition\TermLine;
+
+/** The differences between two editions, for people and for scripts. */
+final class DriftInWords
+{
+    /** @return array<string, mixed> */
+    public static function document(Drift $drift): array
+    {
+        $term = fn (TermLine $term): array => ['attribute' => $term->attribute, 'label' => $term->label, 'slug' => $term->slug, 'products' => $term->products];
+        $pair = fn (array $pair): array => ['attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->label, 'after' => $pair[1]->label];
+
+        return [
+            'products' => $drift->products, 'variants' => $drift->variants,
+            'terms' => [
+                'new' => array_map($term, $drift->new), 'gone' => array_map($term, $drift->gone),
+                'renamed' => array_map($pair, $drift->renamed), 'redressed' => array_map($pair, $drift->redressed),
+            ],
+            'counts' => array_map(fn (array $pair): array => ['attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->products, 'after' => $pair[1]->products], $drift->recounted),
+            'filters' => $drift->filters,
+            'pages' => $drift->pages,
+            'addresses' => array_map(fn (array $pair): array => ['attribute' => $pair[1]->attribute, 'from' => $pair[0]->slug, 'to' => $pair[1]->slug],
+                array_values(array_filter($drift->renamed, fn (array $pair): bool => $pair[0]->slug !== $pair[1]->slug))),
+        ];
+    }
+
+    /** @return list<array{sign: string, text: string, about: string}> "+" new, "−" gone, "~" different */
+    public static function lines(Drift $drift): array
+    {
+        $lines = [];
+        $add = function (string $sign, string $about, string $text) use (&$lines): void {
+            $lines[] = ['sign' => $sign, 'about' => $about, 'text' => $text];
+        };
+        foreach ($drift->filters['appearing'] as $title) {
+            $add('+', 'Filters', "The filter {$title} appears");
+        }
+        foreach ($drift->filters['disappearing'] as $title) {
+            $add('−', 'Filters', "The filter {$title} goes");
+        }
+        foreach ($drift->filters['changed'] as $title) {
+            $add('~', 'Filters', "The filter {$title} has other settings");
+        }
+        if ($drift->filters['reordered']) {
+            $add('~', 'Filters', 'The filters stand in another order');
+        }
+        foreach ($drift->new as $term) {
+            $add('+', $term->attribute, "{$term->label} · ".self::products($term->products));
+        }
+        foreach ($drift->gone as $term) {
+            $add('−', $term->attribute, "{$term->label} · had ".self::products($term->products));
+        }
+        foreach ($drift->renamed as [$before, $after]) {
+            $add('~', $after->attribute, $before->label === $after->label ? "{$after->label} has a new address" : "{$before->label} is now called {$after->label}");
+        }
+        foreach ($drift->redressed as [, $after]) {
+            $add('~', $after->attribute, "{$after->label} has another look");
+        }
+        if ($drift->recounted !== []) {
+            $add('~', 'Counts', count($drift->recounted) === 1 ? 'The count of one term differs' : 'The counts of '.count($drift->recounted).' terms differ');
+        }
+        if ($drift->products !== 0 || $drift->variants !== 0) {
+            $add($drift->products < 0 ? '−' : '+', 'Products', sprintf('%+d products, %+d variants', $drift->products, $drift->variants));
+        } elseif ($drift->content) {
+            $add('~', 'Products', 'Names, prices, stock or other data of products differ');
+        }
+
+        return $lines;
+    }
+
+    private static function products(int $count): string
+    {
+        return number_format($count).($count === 1 ? ' product' : ' products');
+    }
+}

@@ -1,0 +1,254 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Refused;
+use Lokum\Edition\Summary;
+use Lokum\Facet\Carriers;
+use Lokum\Facet\Layout;
+use Lokum\Facet\ProductSet;
+use Lokum\Facet\SlicedNumbers;
+use Lokum\Facet\StoredBits;
+use Lokum\Facet\TermSource;
+use Lokum\Facet\VariantSet;
+use Lokum\Vocabulary\Level;
+use PDO;
+use PDOStatement;
+
+/** One edition, opened for reading. It never changes, so what is read stays true; only what is asked for is loaded. */
+final class EditionFile implements TermSource
+{
+    public readonly Layout $layout;
+
+    private readonly PDO $pdo;
+
+    /** @var array<int, bool> whether an attribute's data belongs to products, by attribute id */
+    private array $ofProducts = [];
+
+    /** @var array<int, EditionAttribute> */
+    private array $attributes = [];
+
+    private PDOStatement $bits;
+
+    public function __construct(string $path)
+    {
+        if (! is_file($path)) {
+            throw new Refused('The file of the current edition is missing. Publish again.');
+        }
+        $this->pdo = new PDO('sqlite:file:'.rawurlencode($path).'?mode=ro&immutable=1', options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40]);
+        $this->pdo->exec('PRAGMA mmap_size = 1073741824');
+        /** @var list<int> $sizes */
+        $sizes = json_decode($this->meta('lanes'), true);
+        $this->layout = new Layout($sizes);
+        foreach ($this->rows('SELECT id, slug, label, kind, level, help FROM attributes') as $row) {
+            $this->attributes[(int) $row['id']] = EditionAttribute::fromRow($row);
+            $this->ofProducts[(int) $row['id']] = $row['level'] === Level::Product->value;
+        }
+        $this->bits = $this->pdo->prepare('SELECT t.attribute_id, b.bits FROM term_bits b JOIN terms t ON t.id = b.id WHERE b.id = ?');
+    }
+
+    public function meta(string $key): string
+    {
+        return (string) ($this->row('SELECT value FROM meta WHERE key = ?', [$key])['value'] ?? '');
+    }
+
+    public function summary(): Summary
+    {
+        $summary = unserialize($this->meta('summary'), ['allowed_classes' => [Summary::class, \Lokum\Edition\TermLine::class]]);
+
+        return $summary instanceof Summary ? $summary : throw new Refused('The current edition cannot be read. Publish again.');
+    }
+
+    /** @return list<EditionAttribute> attributes of the catalog; the field "stock" is not among them */
+    public function attributes(): array
+    {
+        return array_values(array_filter($this->attributes, fn (EditionAttribute $attribute): bool => $attribute->id > 0));
+    }
+
+    public function attribute(string $slug): ?EditionAttribute
+    {
+        foreach ($this->attributes as $attribute) {
+            if ($attribute->slug === $slug) {
+                return $attribute;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array<int, EditionTerm> by id, in their order */
+    public function terms(EditionAttribute $attribute): array
+    {
+        $terms = [];
+        foreach ($this->rows('SELECT id, slug, label, look, products FROM terms WHERE attribute_id = ? ORDER BY position', [$attribute->id]) as $row) {
+            $terms[(int) $row['id']] = EditionTerm::fromRow($row);
+        }
+
+        return $terms;
+    }
+
+    /** The term that an ended address leads to. */
+    public function redirect(EditionAttribute $attribute, string $slug): ?string
+    {
+        $row = $this->row('SELECT t.slug FROM redirects r JOIN terms t ON t.id = r.leads_to WHERE r.attribute_id = ? AND r.slug = ?', [$attribute->id, $slug]);
+
+        return $row === null ? null : (string) $row['slug'];
+    }
+
+    public function carriers(int $term): Carriers
+    {
+        $this->bits->execute([$term]);
+        /** @var array{0: int, 1: string} $row */
+        $row = $this->bits->fetch(PDO::FETCH_NUM);
+        $this->bits->closeCursor();
+
+        return $this->decode($row[1], $this->ofProducts[$row[0]]);
+    }
+
+    /** @return list<string> fields that hold numbers */
+    public function numberFields(): array
+    {
+        return array_map(fn (array $row): string => (string) $row['field'], iterator_to_array($this->rows('SELECT field FROM numbers'), false));
+    }
+
+    /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null */
+    public function numbers(string $field): ?array
+    {
+        $row = $this->row('SELECT * FROM numbers WHERE field = ?', [$field]);
+        if ($row === null) {
+            return null;
+        }
+        $level = Level::from((string) $row['level']);
+        $decode = fn (string $bits): Carriers => $this->decode($bits, $level === Level::Product);
+        $slices = [];
+        foreach ($this->rows('SELECT bits FROM number_slices WHERE field = ? ORDER BY digit', [$field]) as $slice) {
+            $slices[] = $decode((string) $slice['bits']);
+        }
+        $packed = (string) $row['numbers'];
+        $numbers = $packed === '' ? [] : array_values((array) unpack('e*', $packed));
+
+        return ['label' => (string) $row['label'], 'unit' => $row['unit'] === null ? null : (string) $row['unit'], 'level' => $level,
+            'numbers' => new SlicedNumbers($numbers, $decode((string) $row['present']), $slices)];
+    }
+
+    /** @return list<EditionCategory> a parent before its children */
+    public function categories(): array
+    {
+        $all = iterator_to_array($this->rows('SELECT id, parent_id, name, slug, path, depth, products FROM categories ORDER BY rowid'), false);
+        $children = [];
+        foreach ($all as $row) {
+            $children[(int) $row['parent_id']][] = EditionCategory::fromRow($row);
+        }
+        foreach ($children as &$siblings) {
+            usort($siblings, fn (EditionCategory $a, EditionCategory $b): int => strnatcasecmp($a->name, $b->name));
+        }
+        unset($siblings);
+        $flat = function (int $parent) use (&$flat, $children): array {
+            $list = [];
+            foreach ($children[$parent] ?? [] as $category) {
+                array_push($list, $category, ...$flat($category->id));
+            }
+
+            return $list;
+        };
+        return $flat(0);
+    }
+
+    public function category(string $slug): ?EditionCategory
+    {
+        $row = $this->row('SELECT id, parent_id, name, slug, path, depth, products FROM categories WHERE slug = ?', [$slug]);
+
+        return $row === null ? null : EditionCategory::fromRow($row);
+    }
+
+    public function listing(?EditionCategory $category): ProductSet
+    {
+        if ($category === null) {
+            return $this->layout->allProducts();
+        }
+        $row = $this->row('SELECT bits FROM categories WHERE id = ?', [$category->id]);
+
+        return StoredBits::products((string) ($row['bits'] ?? 'l'), $this->layout);
+    }
+
+    /** @return list<array<string, mixed>> settings of the line-up's filters, in order */
+    public function filters(): array
+    {
+        return array_map(fn (array $row): array => (array) json_decode((string) $row['settings'], true), iterator_to_array($this->rows('SELECT settings FROM filters ORDER BY position'), false));
+    }
+
+    /**
+     * Numbers of the matching products in an order, one page of them.
+     *
+     * @return list<int>
+     */
+    public function page(ProductSet $matching, string $order, int $offset, int $length): array
+    {
+        $packed = (string) ($this->row('SELECT numbers FROM orders WHERE name = ?', [$order])['numbers'] ?? '');
+        $found = [];
+        $seen = 0;
+        for ($at = 0, $end = strlen($packed); $at < $end && count($found) < $length; $at += 4) {
+            $number = ord($packed[$at]) | ord($packed[$at + 1]) << 8 | ord($packed[$at + 2]) << 16 | ord($packed[$at + 3]) << 24;
+            if ($matching->has($number) && $seen++ >= $offset) {
+                $found[] = $number;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<int>  $numbers
+     * @return list<EditionProduct> in the order of the numbers
+     */
+    public function products(array $numbers): array
+    {
+        if ($numbers === []) {
+            return [];
+        }
+        $byNumber = [];
+        foreach ($this->rows('SELECT * FROM products WHERE number IN ('.implode(', ', $numbers).')') as $row) {
+            $byNumber[(int) $row['number']] = EditionProduct::fromRow($row);
+        }
+
+        return array_values(array_filter(array_map(fn (int $number): ?EditionProduct => $byNumber[$number] ?? null, $numbers), fn (?EditionProduct $product): bool => $product !== null));
+    }
+
+    public function product(string $sku): ?EditionProduct
+    {
+        $row = $this->row('SELECT * FROM products WHERE sku = ?', [$sku]);
+
+        return $row === null ? null : EditionProduct::fromRow($row);
+    }
+
+    private function decode(string $bits, bool $ofProducts): Carriers
+    {
+        return $ofProducts ? StoredBits::products($bits, $this->layout) : StoredBits::variants($bits, $this->layout);
+    }
+
+    /**
+     * @param  list<mixed>  $values
+     * @return array<string, mixed>|null
+     */
+    private function row(string $sql, array $values = []): ?array
+    {
+        foreach ($this->rows($sql, $values) as $row) {
+            return $row;
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<mixed>  $values
+     * @return iterable<array<string, mixed>>
+     */
+    private function rows(string $sql, array $values = []): iterable
+    {
+        $statement = $this->pdo->prepare($sql);
+        $statement->execute($values);
+        yield from $statement->fetchAll(PDO::FETCH_ASSOC);
+    }
+}

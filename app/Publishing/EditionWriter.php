@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use PDO;
+
+/** Writes an edition's file, beside the ones that are served. Nobody looks at it until it is finished and has its name. */
+final class EditionWriter
+{
+    private const SCHEMA = '
+        CREATE TABLE meta (key TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
+        CREATE TABLE categories (id INTEGER PRIMARY KEY, parent_id INTEGER, name TEXT NOT NULL, slug TEXT NOT NULL UNIQUE, path TEXT NOT NULL, depth INTEGER NOT NULL, products INTEGER NOT NULL, bits BLOB NOT NULL);
+        CREATE TABLE attributes (id INTEGER PRIMARY KEY, slug TEXT NOT NULL UNIQUE, label TEXT NOT NULL, kind TEXT NOT NULL, level TEXT NOT NULL, help TEXT);
+        CREATE TABLE terms (id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, position INTEGER NOT NULL, slug TEXT NOT NULL, label TEXT NOT NULL, look TEXT, products INTEGER NOT NULL, UNIQUE (attribute_id, slug));
+        CREATE TABLE term_bits (id INTEGER PRIMARY KEY, bits BLOB NOT NULL);
+        CREATE TABLE numbers (field TEXT PRIMARY KEY, label TEXT NOT NULL, unit TEXT, level TEXT NOT NULL, numbers BLOB NOT NULL, present BLOB NOT NULL) WITHOUT ROWID;
+        CREATE TABLE number_slices (field TEXT NOT NULL, digit INTEGER NOT NULL, bits BLOB NOT NULL, PRIMARY KEY (field, digit)) WITHOUT ROWID;
+        CREATE TABLE filters (position INTEGER PRIMARY KEY, settings TEXT NOT NULL);
+        CREATE TABLE redirects (attribute_id INTEGER NOT NULL, slug TEXT NOT NULL, leads_to INTEGER NOT NULL, PRIMARY KEY (attribute_id, slug)) WITHOUT ROWID;
+        CREATE TABLE products (number INTEGER PRIMARY KEY, sku TEXT NOT NULL UNIQUE, name TEXT NOT NULL, category_id INTEGER, price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, body TEXT NOT NULL);
+        CREATE TABLE orders (name TEXT PRIMARY KEY, numbers BLOB NOT NULL) WITHOUT ROWID;';
+
+    private PDO $pdo;
+
+    /** @var array<string, \PDOStatement> */
+    private array $statements = [];
+
+    public function __construct(private readonly string $path)
+    {
+        @unlink($path);
+        $this->pdo = new PDO('sqlite:'.$path, options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        // The file is thrown away when anything goes wrong before it is finished, so it needs no journal of its own.
+        $this->pdo->exec('PRAGMA journal_mode = OFF; PRAGMA synchronous = OFF; PRAGMA page_size = 16384;');
+        $this->pdo->exec(self::SCHEMA);
+        $this->pdo->exec('BEGIN');
+    }
+
+    /** @param  list<mixed>  $row */
+    public function insert(string $table, array $row): void
+    {
+        $this->statements[$table] ??= $this->pdo->prepare("INSERT INTO {$table} VALUES (".implode(', ', array_fill(0, count($row), '?')).')');
+        foreach ($row as $i => $value) {
+            $type = match (true) {
+                is_int($value) => PDO::PARAM_INT,
+                $value === null => PDO::PARAM_NULL,
+                $value instanceof Blob => PDO::PARAM_LOB,
+                default => PDO::PARAM_STR,
+            };
+            $this->statements[$table]->bindValue($i + 1, $value instanceof Blob ? $value->bytes : (is_float($value) ? var_export($value, true) : $value), $type);
+        }
+        $this->statements[$table]->execute();
+    }
+
+    /** Finishes the file, brings it to the disk and gives it its name. */
+    public function finish(string $name): void
+    {
+        $this->pdo->exec('COMMIT');
+        $this->statements = [];
+        unset($this->pdo);
+        $file = fopen($this->path, 'r+b');
+        if ($file !== false) {
+            fsync($file);
+            fclose($file);
+        }
+        rename($this->path, dirname($this->path).'/'.$name);
+    }
+
+    public function abandon(): void
+    {
+        $this->statements = [];
+        unset($this->pdo);
+        @unlink($this->path);
+    }
+}

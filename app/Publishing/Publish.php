@@ -1,0 +1,86 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Catalog\Item;
+use App\History\Ledger;
+use App\Refused;
+use Closure;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/**
+ * Makes a new edition and serves it. The file is written aside from one snapshot of the catalog, while people go on working;
+ * the switch is a single row. Killed at any moment, the old edition is served and a half-written file is left to be cleared.
+ */
+final readonly class Publish
+{
+    private const KEPT = 5;
+
+    public function __construct(private DraftSummary $summary, private DraftTerms $terms, private Ledger $ledger) {}
+
+    /**
+     * @param  Closure(string, float): void  $progress  what is being done, and the share of it from 0 to 1
+     *
+     * @throws Refused when there is nothing to publish, or another publication is under way
+     */
+    public function __invoke(Closure $progress): Edition
+    {
+        // A lock on a file is free again however the process that held it ended.
+        $lock = fopen(Edition::directory().'/lock', 'c');
+        if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
+            throw new Refused('Another edition is being made right now. Wait until it is served.');
+        }
+        try {
+            return $this->publish($progress);
+        } finally {
+            fclose($lock);
+        }
+    }
+
+    private function publish(Closure $progress): Edition
+    {
+        $started = microtime(true);
+        if (! Item::query()->exists()) {
+            throw new Refused('There are no products to publish. Read a feed first.');
+        }
+        $name = 'edition-'.date('Ymd-His').'-'.bin2hex(random_bytes(4)).'.sqlite';
+        $writer = new EditionWriter(Edition::directory().'/'.$name.'.part');
+        $pdo = DB::connection()->getPdo();
+        try {
+            // One read transaction: the edition shows the catalog of one moment.
+            $pdo->exec('BEGIN DEFERRED');
+            try {
+                $number = (int) Edition::query()->max('id') + 1;
+                $figures = (new BuildEdition($writer, $this->terms))($number, ($this->summary)(), $progress);
+            } finally {
+                $pdo->exec('ROLLBACK');
+            }
+            $writer->finish($name);
+        } catch (\Throwable $failure) {
+            $writer->abandon();
+            throw $failure;
+        }
+        $edition = DB::transaction(fn (): Edition => Edition::query()->create($figures + [
+            'id' => $number, 'file' => $name, 'seconds' => round(microtime(true) - $started, 3), 'user_id' => Auth::id(),
+            'change_id' => $this->ledger->note('Publishing', "Published edition {$number}: ".number_format($figures['products']).' products, '.number_format($figures['terms']).' terms', $figures)->id,
+        ]));
+        $this->clearOld();
+        $progress('Done', 1.0);
+
+        return $edition;
+    }
+
+    /** Keeps the newest files, and removes what a killed publication left behind. */
+    private function clearOld(): void
+    {
+        $kept = Edition::query()->orderByDesc('id')->limit(self::KEPT)->pluck('file')->all();
+        foreach (glob(Edition::directory().'/edition-*') ?: [] as $file) {
+            if (! in_array(basename($file), $kept, true) && filemtime($file) < time() - 60) {
+                @unlink($file);
+            }
+        }
+    }
+}

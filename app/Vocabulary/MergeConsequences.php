@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use App\Lineups\Filter;
+use App\Publishing\DraftTerms;
+use Lokum\Vocabulary\KnownValue;
+use Lokum\Vocabulary\MergePlan;
+
+/** What a merge will touch, in figures. */
+final readonly class MergeConsequences
+{
+    /**
+     * @param  int  $changing  products whose value becomes another
+     * @param  int  $afterwards  products of the value that stays
+     * @param  list<string>  $filters  titles of the filters that show it
+     */
+    private function __construct(public MergePlan $plan, public int $changing, public int $afterwards, public int $values, public int $terms, public int $termsAfter, public array $filters) {}
+
+    public static function of(Definition $definition, MergePlan $plan): self
+    {
+        $moved = array_map(fn (KnownValue $value): int => $value->id, $plan->moved);
+        $carried = array_filter(DraftTerms::products($definition));
+        $terms = count($carried);
+        $ends = count(array_intersect_key($carried, array_flip($moved)));
+        $arises = $ends > 0 && ! isset($carried[$plan->keep->id]) ? 1 : 0;
+
+        return new self($plan, ValueTable::productsOfAny($definition, $moved), ValueTable::productsOfAny($definition, [...$moved, $plan->keep->id]),
+            $definition->values()->count(), $terms, $terms - $ends + $arises,
+            Filter::query()->where('definition_id', $definition->id)->pluck('title')->all());
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return [
+            'keep' => $this->plan->keep->label,
+            'moved' => array_map(fn (KnownValue $value): array => ['label' => $value->label, 'slug' => $value->slug, 'products' => $value->products, 'spellings' => array_values($value->spellings)], $this->plan->moved),
+            'spellings' => count($this->plan->moves()),
+            'products' => $this->changing,
+            'products_after' => $this->afterwards,
+            'values' => ['before' => $this->values, 'after' => $this->values - count($this->plan->moved)],
+            'terms' => ['before' => $this->terms, 'after' => $this->termsAfter],
+            'filters' => $this->filters,
+            'redirects' => $this->plan->redirects(),
+        ];
+    }
+}

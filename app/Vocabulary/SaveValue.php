@@ -1,0 +1,50 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Refused;
+use Lokum\Text\Label;
+use Lokum\Vocabulary\Look;
+
+/** Renames a value and dresses it. Its address stays, so that links to it go on working. */
+final readonly class SaveValue
+{
+    public function __construct(private Ledger $ledger) {}
+
+    /**
+     * @param  int  $version  that the person started from
+     *
+     * @throws Refused when another value has these letters, or someone else saved it meanwhile
+     */
+    public function __invoke(Value $value, string $label, Look $look, bool $held, int $version): ?Change
+    {
+        $label = Label::of($label);
+        if ($label === '' || mb_strlen($label) > 500) {
+            throw new Refused('A value needs a name of 1 to 500 characters.', 'label');
+        }
+        $other = FindValue::known($value->definition, $label);
+        if ($other !== null && $other->id !== $value->id) {
+            throw new Refused("\"{$label}\" is what {$other->label} is called or spelled. Merge the two instead.", 'label');
+        }
+
+        return $this->ledger->record('Values', function (Journal $journal) use ($value, $label, $look, $held, $version): string {
+            if ($value->refresh()->version !== $version) {
+                throw Refused::changedMeanwhile($value->label);
+            }
+            $before = $value->label;
+            $journal->update('attribute_values', $value->id, ['label' => $label, 'look' => $look->toJson(), 'held' => (int) $held]);
+            if ($label !== $before) {
+                CreateValue::ownSpelling($journal, $value->definition, $value->id, $label);
+
+                return "Renamed {$before} to {$label} ({$value->definition->label})";
+            }
+
+            return "Changed {$label} ({$value->definition->label})";
+        });
+    }
+}

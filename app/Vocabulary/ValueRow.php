@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+/** A value as the workbench lists it. */
+final readonly class ValueRow
+{
+    /** @param  list<array{id: int, text: string, products: int}>  $spellings  most products first */
+    public function __construct(public Value $value, public int $products, public array $spellings) {}
+}

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Catalog\Counted;
+use App\Definitions\Definition;
+use App\Publishing\DraftTerms;
+use Illuminate\Support\Facades\DB;
+use Lokum\Vocabulary\KnownValue;
+use Lokum\Vocabulary\Term;
+use Lokum\Vocabulary\TermSorter;
+
+/** All values of one attribute with their spellings and products, in the attribute's order. */
+final readonly class ValueTable
+{
+    public function __construct(private TermSorter $sorter) {}
+
+    /** @return list<ValueRow> */
+    public function of(Definition $definition): array
+    {
+        $products = DraftTerms::products($definition);
+        $spellings = $this->spellings($definition);
+        /** @var array<int, Value> $values */
+        $values = $definition->values()->get()->keyBy('id')->all();
+        $terms = array_map(fn (Value $value): Term => new Term($value->id, $value->label, $value->position, $products[$value->id] ?? 0), array_values($values));
+
+        return array_map(fn (Term $term): ValueRow => new ValueRow($values[$term->id], $term->products, $spellings[$term->id] ?? []), $this->sorter->sort($terms, $definition->term_order));
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return array<int, KnownValue> by id, for a merge
+     */
+    public function known(Definition $definition, array $ids): array
+    {
+        $products = DraftTerms::products($definition);
+        $known = [];
+        foreach (Value::query()->whereKey($ids)->whereNull('merged_into')->where('definition_id', $definition->id)->with('spellings')->get() as $value) {
+            $known[$value->id] = new KnownValue($value->id, $value->label, $value->slug, $products[$value->id] ?? 0, $value->spellings->pluck('text', 'id')->all());
+        }
+
+        return $known;
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return int distinct products that carry any of the values
+     */
+    public static function productsOfAny(Definition $definition, array $ids): int
+    {
+        return (int) DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
+            ->whereIn('s.value_id', $ids)->whereRaw(Counted::on($definition->level))->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->value('n');
+    }
+
+    /** @return array<int, list<array{id: int, text: string, products: int}>> by value, most products first */
+    private function spellings(Definition $definition): array
+    {
+        $rows = DB::select('SELECT s.id, s.text, s.value_id, COUNT(DISTINCT '.Counted::PRODUCT.') AS products FROM spellings s
+            LEFT JOIN (assignments a JOIN items i ON i.id = a.item_id AND '.Counted::on($definition->level).') ON a.spelling_id = s.id
+            WHERE s.definition_id = ? AND s.value_id IS NOT NULL GROUP BY s.id ORDER BY products DESC, s.id', [$definition->id]);
+        $byValue = [];
+        foreach ($rows as $row) {
+            $byValue[$row->value_id][] = ['id' => $row->id, 'text' => $row->text, 'products' => (int) $row->products];
+        }
+
+        return $byValue;
+    }
+}
