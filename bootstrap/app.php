@@ -8,6 +8,8 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withProviders([], withBootstrapProviders: true)
@@ -19,5 +21,9 @@ return Application::configure(basePath: dirname(__DIR__))
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([Refused::class]);
+        // What cannot be done is told on the page it was asked from, with everything that was typed.
+        $exceptions->render(fn (Refused $why, Request $request): ?RedirectResponse => $request->isMethodSafe()
+            ? redirect()->to($request->path())->withErrors(['refused' => $why->getMessage()])
+            : back()->withInput($request->except('password'))->withErrors([$why->field ?? 'refused' => $why->getMessage()]));
     })
     ->create();

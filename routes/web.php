@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Access\PeopleController;
+use App\Access\SignInController;
+use App\Catalog\ProductsController;
+use App\Definitions\DefinitionsController;
+use App\Feeds\FeedsController;
+use App\History\HistoryController;
+use App\Lineups\LineupsController;
+use App\Publishing\PublishingController;
+use App\Storefront\ShopController;
+use App\Today\TodayController;
+use App\Vocabulary\ValuesController;
+use Illuminate\Support\Facades\Route;
+
+Route::middleware('guest')->group(function (): void {
+    Route::get('/sign-in', [SignInController::class, 'show'])->name('sign-in');
+    Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
+});
+
+Route::get('/shop', [ShopController::class, 'home'])->name('shop');
+Route::get('/shop/c/{slug}', [ShopController::class, 'category'])->name('shop.category');
+Route::get('/shop/p/{sku}', [ShopController::class, 'product'])->where('sku', '.*')->name('shop.product');
+
+Route::middleware(['auth', 'can:look'])->group(function (): void {
+    Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
+    Route::get('/', TodayController::class)->name('today');
+    Route::get('/products', [ProductsController::class, 'index'])->name('products');
+    Route::get('/products/{item}', [ProductsController::class, 'show'])->name('products.show');
+    Route::get('/definitions', [DefinitionsController::class, 'index'])->name('definitions');
+    Route::get('/values', [ValuesController::class, 'index'])->name('values');
+    Route::get('/values/{definition:slug}', [ValuesController::class, 'show'])->name('values.show');
+    Route::get('/line-ups', [LineupsController::class, 'show'])->name('line-ups');
+    Route::get('/feeds', [FeedsController::class, 'index'])->name('feeds');
+    Route::get('/feeds/readings/{reading}', [FeedsController::class, 'show'])->name('readings.show');
+    Route::get('/feeds/readings/{reading}/refused.csv', [FeedsController::class, 'refused'])->name('readings.refused');
+    Route::get('/history', [HistoryController::class, 'index'])->name('history');
+    Route::get('/publishing', [PublishingController::class, 'show'])->name('publishing');
+    Route::get('/publishing/status', [PublishingController::class, 'status'])->name('publishing.status');
+});
+
+Route::middleware(['auth', 'can:edit'])->group(function (): void {
+    Route::post('/products/give', [ProductsController::class, 'give'])->name('products.give');
+    Route::put('/products/{item}', [ProductsController::class, 'update'])->name('products.update');
+    Route::post('/definitions', [DefinitionsController::class, 'store'])->name('definitions.store');
+    Route::post('/definitions/several', [DefinitionsController::class, 'several'])->name('definitions.several');
+    Route::put('/definitions/{definition}', [DefinitionsController::class, 'update'])->name('definitions.update');
+    Route::post('/values/{definition:slug}', [ValuesController::class, 'store'])->name('values.store');
+    Route::post('/values/{definition:slug}/merge', [ValuesController::class, 'merge'])->name('values.merge');
+    Route::post('/values/{definition:slug}/order', [ValuesController::class, 'order'])->name('values.order');
+    Route::put('/values/{definition:slug}/{value}', [ValuesController::class, 'update'])->name('values.update')->withoutScopedBindings();
+    Route::post('/line-ups', [LineupsController::class, 'store'])->name('line-ups.store');
+    Route::post('/line-ups/order', [LineupsController::class, 'order'])->name('line-ups.order');
+    Route::put('/line-ups/{filter}', [LineupsController::class, 'update'])->name('line-ups.update');
+    Route::delete('/line-ups/{filter}', [LineupsController::class, 'destroy'])->name('line-ups.destroy');
+    Route::post('/feeds', [FeedsController::class, 'store'])->name('feeds.store');
+    Route::post('/feeds/readings/{reading}/check', [FeedsController::class, 'check'])->name('readings.check');
+    Route::post('/feeds/readings/{reading}/read', [FeedsController::class, 'read'])->name('readings.read');
+    Route::post('/history/{change}/take-back', [HistoryController::class, 'takeBack'])->name('history.take-back');
+});
+
+Route::post('/publishing', [PublishingController::class, 'store'])->middleware(['auth', 'can:publish'])->name('publishing.store');
+
+Route::middleware(['auth', 'can:manage'])->group(function (): void {
+    Route::get('/people', [PeopleController::class, 'index'])->name('people');
+    Route::post('/people', [PeopleController::class, 'store'])->name('people.store');
+    Route::put('/people/{user}', [PeopleController::class, 'update'])->name('people.update');
+    Route::delete('/people/{user}', [PeopleController::class, 'destroy'])->name('people.destroy');
+});

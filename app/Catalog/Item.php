@@ -16,6 +16,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int|null $parent_id
  * @property string $sku
  * @property string|null $name
+ * @property string $title the name, or the sku where there is none
  * @property int|null $category_id
  * @property float|null $price
  * @property string|null $currency
@@ -46,11 +47,6 @@ final class Item extends Model
     public function scopeProducts(Builder $query): void
     {
         $query->whereNull('items.parent_id');
-    }
-
-    public function title(): string
-    {
-        return $this->name ?? $this->sku;
     }
 
     /** @return array<string, string> */

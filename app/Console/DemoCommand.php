@@ -4,7 +4,50 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Access\DemoAccount;
+use Demo\DemoShop;
+use Illuminate\Support\Facades\DB;
+
 final class DemoCommand extends Command
 {
-    protected $signature = 'demo';
+    protected $signature = 'demo {--port=8080 : where the pages are served}
+        {--fresh : throw the shop that is there away and build it anew}
+        {--no-serve : build it, and serve nothing}';
+
+    protected $description = 'Builds the demo shop where it is missing, and serves it';
+
+    public function handle(): int
+    {
+        if ($this->option('fresh') && DemoShop::isBuilt()) {
+            $this->startOver();
+        }
+        if (! DemoShop::isBuilt()) {
+            $this->line('Building Quillmoor Art Supply …');
+            $this->laravel->make(DemoShop::class)->build(fn (string $what) => $this->line("  {$what}"));
+        }
+        if ($this->option('no-serve')) {
+            return self::SUCCESS;
+        }
+        DemoAccount::createAll();
+        $account = DemoAccount::all()[0];
+
+        return Server::run((int) $this->option('port'), true, fn (string $address) => $this->line("\nLokum's demo is at {$address}\nSign in as {$account->email} with {$account->password}\nThe storefront is at {$address}/shop. Ctrl C stops it.\n"));
+    }
+
+    /** Only a shop that this command built is thrown away, never a catalog of the user's own. */
+    private function startOver(): void
+    {
+        if (DB::table('users')->whereNotIn('email', array_column(DemoAccount::all(), 'email'))->exists()) {
+            throw new \App\Refused('The catalog in '.config('lokum.data').' has people of its own, so it is not thrown away. Choose another directory with LOKUM_DATA.');
+        }
+        DB::purge('catalog');
+        DB::purge('runtime');
+        foreach (['catalog.sqlite', 'catalog.sqlite-wal', 'catalog.sqlite-shm', 'runtime.sqlite', 'runtime.sqlite-wal', 'runtime.sqlite-shm', 'schema'] as $file) {
+            @unlink(config('lokum.data').'/'.$file);
+        }
+        foreach (glob(config('lokum.data').'/{feeds,inbox,editions}/*', GLOB_BRACE) ?: [] as $file) {
+            @unlink($file);
+        }
+        \App\Setup::ensure();
+    }
 }

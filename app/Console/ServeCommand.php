@@ -4,7 +4,28 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Access\Role;
+use App\Access\User;
+
 final class ServeCommand extends Command
 {
-    protected $signature = 'serve';
+    protected $signature = 'serve {--port=8080 : where the pages are served}';
+
+    protected $description = 'Serves your own catalog: pages and worker';
+
+    public function handle(): int
+    {
+        if (! User::query()->exists()) {
+            $this->line('A manager\'s account comes first.');
+            $name = (string) $this->ask('Name', 'Manager');
+            $email = (string) $this->ask('E-mail address');
+            $password = (string) $this->secret('Password, at least 12 characters');
+            if (filter_var($email, FILTER_VALIDATE_EMAIL) === false || mb_strlen($password) < 12) {
+                throw new \App\Refused('That takes an e-mail address and a password of at least 12 characters.');
+            }
+            User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'role' => Role::Manager]);
+        }
+
+        return Server::run((int) $this->option('port'), false, fn (string $address) => $this->line("Lokum is at {$address}. Ctrl C stops it."));
+    }
 }

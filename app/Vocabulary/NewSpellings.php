@@ -16,8 +16,11 @@ final class NewSpellings
 {
     private const CHUNK = 500;
 
-    /** @var array<string, int> values made in this run, by key */
+    /** @var array<string, int> values made or met in this run, by key */
     private array $made = [];
+
+    /** @var array<string, true> keys of values made in this run that are labelled in capitals so far */
+    private array $shouted = [];
 
     /** @var array<string, true>|null slugs of the definition's values */
     private ?array $slugs = null;
@@ -55,7 +58,13 @@ final class NewSpellings
 
     private function value(string $key, string $text, bool $held): int
     {
+        $label = Label::of($text);
         if (isset($this->made["\0".$key])) {
+            if (isset($this->shouted["\0".$key]) && ! self::isShouted($label)) {
+                DB::table('attribute_values')->where('id', $this->made["\0".$key])->update(['label' => $label]);
+                unset($this->shouted["\0".$key]);
+            }
+
             return $this->made["\0".$key];
         }
         $known = DB::table('spellings')->where('definition_id', $this->definition->id)->where('key', $key)->whereNotNull('value_id')->value('value_id');
@@ -63,7 +72,9 @@ final class NewSpellings
             return $this->made["\0".$key] = (int) $known;
         }
         $this->slugs ??= array_fill_keys(DB::table('attribute_values')->where('definition_id', $this->definition->id)->pluck('slug')->all(), true);
-        $label = Label::of($text);
+        if (self::isShouted($label)) {
+            $this->shouted["\0".$key] = true;
+        }
         $slug = Slug::unique($label, fn (string $slug): bool => isset($this->slugs[$slug]));
         $this->slugs[$slug] = true;
 
@@ -71,6 +82,12 @@ final class NewSpellings
             'definition_id' => $this->definition->id, 'label' => $label, 'slug' => $slug, 'held' => $held, 'reading_id' => $this->reading,
             'look' => $this->colors ? Dress::fromName($label) : null, 'created_at' => now(), 'updated_at' => now(),
         ]);
+    }
+
+    /** A label all in capitals gives way to another spelling of the same letters, where one comes. */
+    private static function isShouted(string $label): bool
+    {
+        return mb_strlen($label) > 3 && mb_strtoupper($label) === $label && mb_strtolower($label) !== $label;
     }
 
     /** @return array<int, int> the values No (0) and Yes (1) */

@@ -61,7 +61,8 @@ return new class extends Migration
             $table->timestamps();
         });
         DB::statement('CREATE INDEX items_parent ON items(parent_id) WHERE parent_id IS NOT NULL');
-        DB::statement('CREATE INDEX items_products_by_name ON items(name COLLATE NOCASE, id) WHERE parent_id IS NULL');
+        DB::statement('ALTER TABLE items ADD COLUMN title TEXT COLLATE NOCASE GENERATED ALWAYS AS (COALESCE(name, sku)) VIRTUAL');
+        DB::statement('CREATE INDEX items_products_by_title ON items(title, id) WHERE parent_id IS NULL');
 
         Schema::create('definitions', function (Blueprint $table): void {
             $table->id();

@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Refused;
+use Closure;
+use Symfony\Component\Process\Process;
+
+/** The whole installation in one process tree: pages and the worker for long work. Whichever dies is started again. */
+final class Server
+{
+    private const WEB_WORKERS = '6';
+
+    private const START_SECONDS = 20;
+
+    /** @param  Closure(string): mixed  $ready  gets the address once pages are served */
+    public static function run(int $port, bool $demo, Closure $ready): int
+    {
+        if (@fsockopen('127.0.0.1', $port, $code, $message, 0.3) !== false) {
+            throw new Refused("Port {$port} is taken. Choose another with --port.");
+        }
+        $environment = ['LOKUM_DATA' => config('lokum.data'), 'LOKUM_DEMO' => $demo ? '1' : '', 'PHP_CLI_SERVER_WORKERS' => self::WEB_WORKERS];
+        $commands = [
+            [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.memory_consumption=192', '-d', 'memory_limit=512M', '-d', 'upload_max_filesize=512M', '-d', 'post_max_size=520M', '-d', 'max_input_vars=20000', '-S', "127.0.0.1:{$port}", '-t', public_path(), public_path('router.php')],
+            [PHP_BINARY, '-d', 'memory_limit=1G', base_path('artisan'), 'queue:work', '--sleep=0.3', '--timeout=7000', '--max-time=3600', '--quiet'],
+        ];
+        $running = true;
+        foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
+            pcntl_async_signals(true);
+            pcntl_signal($signal, function () use (&$running): void {
+                $running = false;
+            });
+        }
+        $processes = array_map(fn (array $command): Process => self::start($command, $environment), $commands);
+        for ($wait = 0; $wait < self::START_SECONDS * 10 && @fsockopen('127.0.0.1', $port, $code, $message, 0.2) === false; $wait++) {
+            usleep(100_000);
+        }
+        $ready("http://127.0.0.1:{$port}");
+        while ($running) {
+            usleep(300_000);
+            foreach ($processes as $i => $process) {
+                if (! $process->isRunning() && $running) {
+                    $processes[$i] = self::start($commands[$i], $environment);
+                }
+            }
+        }
+        foreach ($processes as $process) {
+            $process->stop(3);
+        }
+
+        return 0;
+    }
+
+    /**
+     * @param  list<string>  $command
+     * @param  array<string, string>  $environment
+     */
+    private static function start(array $command, array $environment): Process
+    {
+        $process = new Process($command, base_path(), $environment, null, null);
+        $process->disableOutput();
+        $process->start();
+
+        return $process;
+    }
+}

@@ -1,0 +1,104 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use App\Progress;
+use App\Refused;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Lokum\Feed\CsvFile;
+use Lokum\Feed\CsvWriter;
+use Lokum\Feed\UnreadableFile;
+use Symfony\Component\HttpFoundation\StreamedResponse;
+
+final class FeedsController
+{
+    public function index(): View
+    {
+        return view('feeds.index', [
+            'feeds' => Feed::query()->withCount('readings')->with(['readings' => fn ($query) => $query->latest('id')->limit(1)])->orderBy('name')->get(),
+            'readings' => Reading::query()->with('feed', 'user')->orderByDesc('id')->cursorPaginate(20),
+            'inbox' => FeedFile::inbox(),
+        ]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $request->validate(['file' => 'nullable|file|max:'.intdiv((int) config('lokum.largest_feed'), 1024), 'inbox' => 'nullable|string|max:255', 'feed' => 'nullable|string|max:100']);
+        $upload = $request->file('file');
+        if ($upload === null && $request->string('inbox')->toString() === '') {
+            throw new Refused('Choose a file first.', 'file');
+        }
+        $name = $upload?->getClientOriginalName() ?? $request->string('inbox')->toString();
+        $path = $upload?->getRealPath() ?: FeedFile::inboxPath($name);
+        $feed = Feed::query()->firstOrCreate(['name' => trim($request->string('feed')->toString()) ?: FeedName::from($name)]);
+        $reading = Reading::query()->create(['feed_id' => $feed->id, 'user_id' => $request->user()?->id, 'file_name' => mb_scrub(mb_strimwidth($name, 0, 200)),
+            'path' => FeedFile::keep($path), 'bytes' => (int) filesize($path), 'state' => ReadingState::Received, 'figures' => null, 'message' => null, 'finished_at' => null]);
+
+        return redirect()->route('readings.show', $reading);
+    }
+
+    public function show(Request $request, Reading $reading): View
+    {
+        $reading->load('feed', 'user');
+        $problem = null;
+        $file = null;
+        $targets = [];
+        $seen = [];
+        if (! $request->hasHeader('HX-Request') || ! $reading->state->isRunning()) {
+            try {
+                $file = CsvFile::open($reading->open());
+                $resolve = new ResolveColumns;
+                $targets = $resolve($file, $reading->feed, MappingForm::remembered($reading));
+                $seen = $resolve->seen();
+            } catch (UnreadableFile|Refused $why) {
+                $problem = $why->getMessage();
+            }
+        }
+        $view = view('feeds.reading', ['reading' => $reading, 'file' => $file, 'targets' => $targets, 'seen' => $seen, 'problem' => $problem,
+            'progress' => (new Progress('reading:'.$reading->id))->now(), 'definitions' => \App\Definitions\Definition::query()->live()->orderBy('label')->get()]);
+
+        return $view;
+    }
+
+    public function check(Request $request, Reading $reading): RedirectResponse
+    {
+        return $this->start($request, $reading, true);
+    }
+
+    public function read(Request $request, Reading $reading): RedirectResponse
+    {
+        return $this->start($request, $reading, false);
+    }
+
+    public function refused(Reading $reading): StreamedResponse
+    {
+        return response()->streamDownload(function () use ($reading): void {
+            echo CsvWriter::line(['line', 'column', 'reason']);
+            foreach ([...$reading->figures['refused'] ?? [], ...$reading->figures['unread'] ?? []] as $row) {
+                echo CsvWriter::line([(string) $row['line'], $row['column'], $row['reason']]);
+            }
+        }, "refused-{$reading->id}.csv", ['Content-Type' => 'text/csv; charset=UTF-8']);
+    }
+
+    private function start(Request $request, Reading $reading, bool $check): RedirectResponse
+    {
+        $progress = new Progress('reading:'.$reading->id);
+        if ($reading->state->isRunning() && (($progress->now()['at'] ?? 0) > time() - 60)) {
+            throw new Refused('This file is being worked on right now.');
+        }
+        if ($reading->state === ReadingState::Done && ! $check) {
+            throw new Refused('This file was read already.');
+        }
+        $map = MappingForm::from($request, $reading);
+        MappingForm::remember($reading, $map);
+        $reading->update(['state' => $check ? ReadingState::Checking : ReadingState::Reading, 'takes_good_rows' => $request->boolean('good_rows'), 'message' => null]);
+        $progress->begin();
+        RunReading::dispatch($reading->id, $map, $check);
+
+        return redirect()->route('readings.show', $reading);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use App\Definitions\Definition;
+use App\Refused;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Cache;
+use Lokum\Feed\Column;
+use Lokum\Feed\ColumnMap;
+use Lokum\Feed\ColumnName;
+
+/** The mapping that a person chose on the page: for each heading a known column, a definition, "new" as proposed, or aside. */
+final class MappingForm
+{
+    public const NEW = 'new';
+
+    public const ASIDE = 'aside';
+
+    public static function from(Request $request, Reading $reading): ColumnMap
+    {
+        $headings = (array) $request->input('headings', []);
+        $choices = (array) $request->input('targets', []);
+        if ($headings === []) {
+            return self::remembered($reading);
+        }
+        $columns = [];
+        foreach ($headings as $index => $heading) {
+            $choice = (string) ($choices[$index] ?? self::NEW);
+            if ($choice !== self::NEW) {
+                $columns[(string) $heading] = self::target($choice);
+            }
+        }
+        $empty = preg_split('/\s*,\s*/', trim((string) $request->input('empty', '')), -1, PREG_SPLIT_NO_EMPTY);
+
+        return new ColumnMap($columns, $empty === false ? [] : $empty);
+    }
+
+    /** What was chosen last for this file, until it is read. */
+    public static function remembered(Reading $reading): ColumnMap
+    {
+        $map = Cache::get('mapping:'.$reading->id);
+
+        return $map instanceof ColumnMap ? $map : new ColumnMap([], $reading->feed->empty ?? []);
+    }
+
+    public static function remember(Reading $reading, ColumnMap $map): void
+    {
+        Cache::put('mapping:'.$reading->id, $map, 7 * 86400);
+    }
+
+    private static function target(string $choice): Column|string|null
+    {
+        if ($choice === self::ASIDE) {
+            return null;
+        }
+        if (in_array($choice, ColumnName::KNOWN, true)) {
+            return $choice;
+        }
+        $definition = Definition::query()->where('slug', $choice)->first() ?? throw Refused::unknown('definition', $choice);
+
+        return $definition->asColumn();
+    }
+}

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use App\Progress;
+use App\Refused;
+use Illuminate\Bus\Queueable;
+use Illuminate\Contracts\Queue\ShouldQueue;
+use Illuminate\Foundation\Bus\Dispatchable;
+use Illuminate\Queue\InteractsWithQueue;
+use Illuminate\Support\Facades\Auth;
+use Lokum\Feed\ColumnMap;
+use Throwable;
+
+/** Checks or reads a file in the background, and tells how far it is. */
+final class RunReading implements ShouldQueue
+{
+    use Dispatchable;
+    use InteractsWithQueue;
+    use Queueable;
+
+    public int $tries = 1;
+
+    public int $timeout = 7000;
+
+    public function __construct(private readonly int $reading, private readonly ColumnMap $map, private readonly bool $check) {}
+
+    public function handle(ReadFeed $read): void
+    {
+        $reading = Reading::query()->with('feed')->findOrFail($this->reading);
+        if ($reading->user_id !== null) {
+            Auth::onceUsingId($reading->user_id);
+        }
+        $progress = new Progress('reading:'.$reading->id);
+        try {
+            $figures = $read($reading->open(), $reading->feed->name, $this->map, $this->check, $progress->report(...), $reading->takes_good_rows, $reading);
+            if ($this->check) {
+                $reading->update(['state' => ReadingState::Checked, 'figures' => $figures->toKeep(), 'message' => null]);
+            }
+        } catch (Throwable $why) {
+            $this->fail($why);
+        }
+        $progress->end();
+    }
+
+    /** Whatever stopped it, nothing was written; the page says so instead of waiting forever. */
+    public function failed(?Throwable $why): void
+    {
+        Reading::query()->whereKey($this->reading)->update([
+            'state' => ReadingState::Failed,
+            'message' => $why instanceof Refused ? $why->getMessage() : 'It stopped before it was done, and nothing was written. Try again; if it stops again, storage/logs/lokum.log says why.',
+        ]);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\History;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+final class HistoryController
+{
+    public function index(Request $request): View
+    {
+        $changes = Change::query()->with('user')->orderByDesc('id')
+            ->when($request->string('q')->toString(), fn ($query, string $words) => $query->where('summary', 'like', '%'.addcslashes($words, '%_\\').'%'))
+            ->when($request->string('room')->toString(), fn ($query, string $room) => $query->where('room', $room))
+            ->cursorPaginate(40)->withQueryString();
+        $open = $request->integer('entry') === 0 ? null : Change::query()->with('user')->findOrFail($request->integer('entry'));
+
+        return view('history.index', ['changes' => $changes, 'open' => $open, 'way' => $open === null ? null : WayBack::of($open),
+            'rooms' => Change::query()->distinct()->orderBy('room')->pluck('room')]);
+    }
+
+    public function takeBack(Change $change, TakeBack $takeBack): RedirectResponse
+    {
+        $done = $takeBack($change);
+
+        return back()->with('done', $done->summary)->with('undo', $done->id);
+    }
+}

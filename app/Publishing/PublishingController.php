@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+final class PublishingController
+{
+    public function show(CurrentDrift $drift): View
+    {
+        $found = $drift();
+
+        return view('publishing.show', ['drift' => $found, 'lines' => collect(DriftInWords::lines($found))->groupBy('about'), 'edition' => Edition::current(),
+            'editions' => Edition::query()->with('user')->orderByDesc('id')->limit(12)->get(), 'progress' => RunPublishing::progress()->now()]);
+    }
+
+    public function store(Request $request): RedirectResponse
+    {
+        $progress = RunPublishing::progress();
+        if (($progress->now()['at'] ?? 0) < time() - 60) {
+            $progress->begin();
+            RunPublishing::dispatch($request->user()?->id);
+        }
+
+        return redirect()->route('publishing');
+    }
+
+    /** The status in the top bar, worked out when it is not known yet. */
+    public function status(CurrentDrift $drift): View
+    {
+        return view('publishing.status', ['edition' => Edition::current(), 'differences' => $drift->known() ?? $drift()->differences()]);
+    }
+}

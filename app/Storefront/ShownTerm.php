@@ -1,0 +1,19 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storefront;
+
+use Lokum\Vocabulary\Look;
+
+/** A term beside a listing. */
+final readonly class ShownTerm
+{
+    /** @param  string  $url  where ticking it (or taking the tick off) leads */
+    public function __construct(public string $slug, public string $label, public Look $look, public int $count, public bool $picked, public string $url) {}
+
+    public function isAvailable(): bool
+    {
+        return $this->count > 0 || $this->picked;
+    }
+}

@@ -1,0 +1,53 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Today;
+
+use App\Catalog\CategoryTree;
+use App\Catalog\Item;
+use App\Definitions\Coverage;
+use App\Definitions\Definition;
+use App\Definitions\State;
+use App\Feeds\FeedFile;
+use App\Feeds\Reading;
+use App\Feeds\ReadingState;
+use App\History\Change;
+use App\Lineups\Lineup;
+use App\Publishing\CurrentDrift;
+use App\Publishing\DraftPages;
+use App\Publishing\Edition;
+use App\Vocabulary\Value;
+use Illuminate\View\View;
+
+final class TodayController
+{
+    public function __invoke(Coverage $coverage, CurrentDrift $drift): View
+    {
+        $lineup = Lineup::ofTheShop();
+        $filters = $lineup->filters()->with('definition')->get()->toBase();
+        $products = $coverage->total();
+
+        return view('today.index', [
+            'products' => $products,
+            'variants' => Item::query()->where('variant_count', 0)->count(),
+            'edition' => Edition::current(),
+            'drift' => $drift->known(),
+            'inbox' => FeedFile::inbox(),
+            'proposed' => Definition::query()->where('state', State::Proposed)->orderBy('label')->get(),
+            'held' => Value::query()->where('held', true)->whereNull('merged_into')->with('definition')->orderByDesc('id')->limit(20)->get(),
+            'running' => Reading::query()->whereIn('state', [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked])->with('feed')->latest('id')->get(),
+            'unread' => $this->unread(),
+            'filters' => $filters->count(),
+            'silent' => $filters->isEmpty() || $products === 0 ? [] : array_filter((new DraftPages(CategoryTree::load()))->of($filters)[0] ?? []),
+            'latest' => Change::query()->with('user')->latest('id')->limit(6)->get(),
+        ]);
+    }
+
+    /** @return list<\stdClass> fields whose texts cannot be read, worst first */
+    private function unread(): array
+    {
+        return Definition::query()->live()->join('spellings as s', 's.definition_id', '=', 'definitions.id')->whereNotNull('s.problem')
+            ->groupBy('definitions.id')->orderByDesc('texts')->toBase()->get(['definitions.slug', 'definitions.label', \Illuminate\Support\Facades\DB::raw('COUNT(*) AS texts'), \Illuminate\Support\Facades\DB::raw('MIN(s.problem) AS sample')])->all();
+    }
+}

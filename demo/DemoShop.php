@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Demo;
+
+use App\Access\DemoAccount;
+use App\Catalog\Item;
+use App\Definitions\Definition;
+use App\Definitions\SaveDefinition;
+use App\Definitions\State;
+use App\Feeds\FeedFile;
+use App\Feeds\FeedName;
+use App\Feeds\ReadFeed;
+use App\Feeds\ReadingState;
+use App\Feeds\Feed;
+use App\Feeds\Reading;
+use App\Lineups\EditLineup;
+use App\Lineups\Filter;
+use App\Lineups\Lineup;
+use App\Publishing\Publish;
+use App\Vocabulary\FindValue;
+use App\Vocabulary\MergeValues;
+use Closure;
+use Lokum\Feed\ColumnMap;
+
+/** Builds Quillmoor Art Supply: what four suppliers sent is read, a line-up is composed, an edition is served, and more files wait in the inbox. */
+final readonly class DemoShop
+{
+    /** What a person would say about the columns at the first reading; the rest is left to Lokum. */
+    private const MAPS = [
+        'tarnbeck.csv' => '{"columns": {"Colour": {"attribute": "color", "label": "Color", "kind": "choice", "level": "variant"}, "Volume": {"attribute": "volume", "label": "Volume", "kind": "number", "unit": "ml", "level": "variant"},
+            "Occasion": {"attribute": "occasion", "label": "Occasion", "kind": "choice", "multiple": true, "separator": "|", "level": "product"}, "Lightfastness": {"attribute": "lightfastness", "label": "Lightfastness", "kind": "choice", "level": "product"},
+            "Finish ": {"attribute": "finish", "label": "Finish", "kind": "choice", "level": "product"}, "Pigment series": {"attribute": "pigment-series", "label": "Pigment series", "kind": "choice", "level": "product"}, "Transparent": {"attribute": "transparent", "label": "Transparent", "kind": "flag", "level": "product"}}}',
+        'ostrelle.csv' => '{"columns": {"Color": {"attribute": "color", "kind": "choice"}, "Size": {"attribute": "volume", "kind": "number"}, "Serie": {"attribute": "pigment-series", "kind": "choice"}, "Light fastness": {"attribute": "lightfastness", "kind": "choice"}}}',
+        'pellworth.csv' => '{"columns": {"Weight": {"attribute": "weight", "label": "Paper weight", "kind": "number", "unit": "g/m²", "level": "product"}, "Sheet size": {"attribute": "sheet-size", "label": "Sheet size", "kind": "choice", "level": "variant"},
+            "Surface": {"attribute": "surface", "label": "Surface", "kind": "choice", "level": "product"}, "Fibre": {"attribute": "fibre", "label": "Fibre", "kind": "choice", "multiple": true, "level": "product"}, "Color": {"attribute": "paper-tone", "label": "Paper tone", "kind": "choice", "level": "product"}}}',
+        'brannoch.csv' => '{"columns": {"color ": {"attribute": "color", "kind": "choice"}, "Hair": {"attribute": "hair", "label": "Hair", "kind": "choice", "level": "product"}, "Brush size": {"attribute": "brush-size", "label": "Brush size", "kind": "choice", "level": "variant"},
+            "Shape": {"attribute": "shape", "label": "Brush shape", "kind": "choice", "level": "product"}, "Occasion": {"attribute": "occasion", "kind": "choice"}}}',
+    ];
+
+    private const MERGES = ['finish' => ['Matte' => ['Matt']], 'pigment-series' => ['Series 1' => ['Serie 1'], 'Series 2' => ['Serie 2'], 'Series 3' => ['Serie 3'], 'Series 4' => ['Serie 4']], 'surface' => ['Cold pressed' => ['cold-pressed'], 'Hot pressed' => ['Hot-pressed']]];
+
+    private const FILTERS = ['color', Filter::PRICE, 'brand', 'volume', 'lightfastness', 'pigment-series', 'finish', 'weight', 'surface', 'sheet-size', 'hair', 'shape', 'brush-size', 'occasion', Filter::STOCK];
+
+    public function __construct(private ReadFeed $read, private SaveDefinition $save, private MergeValues $merge, private EditLineup $edit, private Publish $publish) {}
+
+    public static function isBuilt(): bool
+    {
+        return Item::query()->exists();
+    }
+
+    /** @param  Closure(string): void  $say */
+    public function build(Closure $say): void
+    {
+        DemoAccount::createAll();
+        foreach (self::MAPS as $file => $map) {
+            $figures = $this->read($file, ColumnMap::fromJson($map));
+            $say("read {$file}: ".number_format($figures->rows).' rows');
+        }
+        $this->save->several(Definition::query()->where('state', State::Proposed)->whereIn('slug', ['granulating', 'features', 'handle', 'vegan', 'sheets', 'acid-free'])->pluck('id')->all(), State::Accepted);
+        foreach (self::MERGES as $attribute => $merges) {
+            $definition = Definition::query()->where('slug', $attribute)->firstOrFail();
+            foreach ($merges as $keep => $labels) {
+                $ids = array_map(fn (string $label): int => FindValue::named($definition, $label)->id, $labels);
+                ($this->merge)($definition, $this->merge->plan($definition, FindValue::named($definition, (string) $keep)->id, $ids));
+            }
+        }
+        foreach (self::FILTERS as $source) {
+            $this->edit->add(Lineup::ofTheShop(), $source);
+        }
+        $edition = ($this->publish)(fn () => null);
+        $say("published edition {$edition->id}");
+        foreach (glob(__DIR__.'/later/*.csv') ?: [] as $file) {
+            copy($file, config('lokum.data').'/inbox/'.basename($file, '.csv').'-2026-11.csv');
+        }
+    }
+
+    private function read(string $file, ColumnMap $map): \App\Feeds\ReadingFigures
+    {
+        $path = __DIR__.'/feeds/'.$file;
+        $feed = Feed::query()->firstOrCreate(['name' => FeedName::from($file)]);
+        $reading = Reading::query()->create(['feed_id' => $feed->id, 'user_id' => null, 'file_name' => $file, 'path' => FeedFile::keep($path), 'bytes' => (int) filesize($path), 'state' => ReadingState::Reading, 'figures' => null, 'message' => null, 'finished_at' => null]);
+
+        return ($this->read)($reading->open(), $feed->name, $map, false, fn () => null, true, $reading);
+    }
+}

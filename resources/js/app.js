@@ -1,0 +1,27 @@
+import htmx from 'htmx.org';
+import Alpine from '@alpinejs/csp';
+import { keys } from './keys.js';
+import { ordering } from './ordering.js';
+import { selection } from './selection.js';
+import { scale } from './scale.js';
+
+// The page may run only what is shipped with it: no eval, no styles from scripts.
+htmx.config.allowEval = false;
+htmx.config.includeIndicatorStyles = false;
+htmx.config.scrollBehavior = 'auto';
+
+Alpine.data('ordering', ordering);
+Alpine.data('selection', selection);
+Alpine.data('scale', scale);
+Alpine.data('toast', () => ({
+    shown: true,
+    init() { setTimeout(() => { this.shown = false; }, 12000); },
+    close() { this.shown = false; },
+}));
+// A form that goes out by itself when something in it is chosen.
+Alpine.data('sendsItself', () => ({
+    send() { this.$root.requestSubmit(); },
+}));
+
+keys();
+Alpine.start();

@@ -1,0 +1,14 @@
+@extends('layouts.desk')
+@use('App\Format')
+@section('title', 'Values · Lokum')
+@section('crumbs')<h1>Values</h1>@endsection
+@section('work')
+@if ($attributes->isEmpty())
+    <div class="empty"><h2>No attributes yet</h2><p class="soft">An attribute has a list of values: color, material, hair. They come with a feed, or are defined by hand.</p><a class="button" href="{{ route('feeds') }}">Read a feed</a></div>
+@else
+<table class="grid-table"><thead><tr><th scope="col">Attribute</th><th scope="col" class="num">Spellings</th><th scope="col" class="num">Values</th><th scope="col">State</th></tr></thead><tbody>
+    @foreach ($attributes as $attribute)<tr data-row><td><a class="name" data-stop href="{{ route('values.show', $attribute) }}">{{ $attribute->label }}</a></td><td class="num">{{ Format::number($spellings[$attribute->id] ?? 0) }}</td><td class="num">{{ Format::number($attribute->values_count) }}</td><td><span class="tag {{ $attribute->state === App\Definitions\State::Accepted ? 'settled' : 'waiting' }}">{{ $attribute->state->label() }}</span></td></tr>@endforeach
+</tbody></table>
+@endif
+@endsection
+@section('panel')<h2>Choose an attribute</h2><p class="soft">Its values open with the spellings that suppliers use for them. Two that mean the same are merged there, and looks are given.</p>@endsection

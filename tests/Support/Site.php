@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use RuntimeException;
+use Symfony\Component\Process\Process;
+
+/** Lokum as a user runs it, on a catalog of its own: pages, worker, data directory. Gone when the test run ends. */
+final class Site
+{
+    private Process $process;
+
+    private function __construct(public readonly string $data, public readonly string $address) {}
+
+    /** @param  bool  $built  whether the demo shop stands in it already */
+    public static function start(bool $built): self
+    {
+        $data = sys_get_temp_dir().'/lokum-site-'.bin2hex(random_bytes(6));
+        $port = self::freePort();
+        $site = new self($data, "http://127.0.0.1:{$port}");
+        $site->command($built ? ['demo', '--no-serve'] : ['values', 'none']);
+        $site->process = new Process([PHP_BINARY, __DIR__.'/serve.php', (string) $port], dirname(__DIR__, 2), ['LOKUM_DATA' => $data], null, null);
+        $site->process->disableOutput();
+        $site->process->start();
+        register_shutdown_function(function () use ($site): void {
+            $site->process->stop(5);
+            exec('rm -rf '.escapeshellarg($site->data));
+        });
+        for ($i = 0; @file_get_contents($site->address.'/sign-in', false, stream_context_create(['http' => ['timeout' => 5]])) === false; $i++) {
+            usleep(200_000);
+            if ($i > 100) {
+                throw new RuntimeException('The site does not answer.');
+            }
+        }
+
+        return $site;
+    }
+
+    /**
+     * Runs one command on the site's catalog.
+     *
+     * @param  list<string>  $arguments
+     * @return array{0: int, 1: string, 2: string} exit status, output, messages
+     */
+    public function command(array $arguments): array
+    {
+        $process = new Process([PHP_BINARY, '-d', 'memory_limit=1G', dirname(__DIR__, 2).'/bin/console.php', ...$arguments], null, ['LOKUM_DATA' => $this->data], null, 300);
+        $process->run();
+
+        return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
+    }
+
+    public static function freePort(): int
+    {
+        $socket = stream_socket_server('tcp://127.0.0.1:0');
+        if ($socket === false) {
+            throw new RuntimeException('No port is free.');
+        }
+        $name = (string) stream_socket_get_name($socket, false);
+        fclose($socket);
+
+        return (int) substr($name, strrpos($name, ':') + 1);
+    }
+}
