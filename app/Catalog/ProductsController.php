@@ -16,7 +16,7 @@ final class ProductsController
 {
     private const PER_PAGE = 40;
 
-    private const COLUMNS = 5;
+    private const COLUMNS = 4;
 
     private const COUNT_TO = 10000;
 

@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Definitions\Definition;
 use App\Progress;
 use App\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\View\View;
 use Lokum\Feed\CsvFile;
 use Lokum\Feed\CsvWriter;
@@ -41,14 +43,18 @@ final class FeedsController
         return redirect()->route('readings.show', $reading);
     }
 
-    public function show(Request $request, Reading $reading): View
+    public function show(Request $request, Reading $reading): View|Response
     {
+        // The page asks again and again while work is under way; when that is over, it is loaded anew as a whole.
+        if ($request->hasHeader('HX-Request') && ! $reading->state->isRunning()) {
+            return response()->noContent()->header('HX-Refresh', 'true');
+        }
         $reading->load('feed', 'user');
         $problem = null;
         $file = null;
         $targets = [];
         $seen = [];
-        if (! $request->hasHeader('HX-Request') || ! $reading->state->isRunning()) {
+        if (! $request->hasHeader('HX-Request')) {
             try {
                 $file = CsvFile::open($reading->open());
                 $resolve = new ResolveColumns;
@@ -58,10 +64,9 @@ final class FeedsController
                 $problem = $why->getMessage();
             }
         }
-        $view = view('feeds.reading', ['reading' => $reading, 'file' => $file, 'targets' => $targets, 'seen' => $seen, 'problem' => $problem,
-            'progress' => (new Progress('reading:'.$reading->id))->now(), 'definitions' => \App\Definitions\Definition::query()->live()->orderBy('label')->get()]);
 
-        return $view;
+        return view('feeds.reading', ['reading' => $reading, 'file' => $file, 'targets' => $targets, 'seen' => $seen, 'problem' => $problem,
+            'progress' => (new Progress('reading:'.$reading->id))->now(), 'definitions' => Definition::query()->live()->orderBy('label')->get()]);
     }
 
     public function check(Request $request, Reading $reading): RedirectResponse

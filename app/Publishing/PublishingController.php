@@ -6,16 +6,21 @@ namespace App\Publishing;
 
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
 use Illuminate\View\View;
 
 final class PublishingController
 {
-    public function show(CurrentDrift $drift): View
+    public function show(Request $request, CurrentDrift $drift): View|Response
     {
+        $progress = RunPublishing::progress()->now();
+        if ($request->hasHeader('HX-Request') && ! isset($progress['what'])) {
+            return response()->noContent()->header('HX-Refresh', 'true');
+        }
         $found = $drift();
 
         return view('publishing.show', ['drift' => $found, 'lines' => collect(DriftInWords::lines($found))->groupBy('about'), 'edition' => Edition::current(),
-            'editions' => Edition::query()->with('user')->orderByDesc('id')->limit(12)->get(), 'progress' => RunPublishing::progress()->now()]);
+            'editions' => Edition::query()->with('user')->orderByDesc('id')->limit(12)->get(), 'progress' => $progress]);
     }
 
     public function store(Request $request): RedirectResponse

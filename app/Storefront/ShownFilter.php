@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
+use App\Format;
 use Lokum\Facet\Combine;
 use Lokum\Facet\Steps;
 use Lokum\Lineup\Control;
@@ -49,7 +50,7 @@ final readonly class ShownFilter
 
     public function rangeInWords(): string
     {
-        $unit = $this->unit === null ? '' : ' '.$this->unit;
+        $unit = $this->unit === null ? '' : ' '.Format::unit($this->unit);
 
         return match (true) {
             $this->from === null => "up to {$this->to}{$unit}",

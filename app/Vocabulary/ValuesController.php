@@ -35,13 +35,12 @@ final class ValuesController
         $rows = $this->narrowed($all, $request->string('q')->toString(), $request->string('show')->toString());
         $page = max(1, $request->integer('page', 1));
         $picked = array_map(intval(...), (array) $request->input('pick', []));
-        $view = view('values.show', [
+
+        return view('values.show', [
             'definition' => $definition, 'all' => $all, 'found' => count($rows), 'rows' => array_slice($rows, ($page - 1) * self::PER_PAGE, self::PER_PAGE),
             'page' => $page, 'pages' => (int) ceil(count($rows) / self::PER_PAGE), 'picked' => $picked, 'orders' => TermOrder::cases(),
             'open' => $this->opened($request, $all), 'merge' => $this->consequences($request, $definition, $table, $merge, $picked),
         ]);
-
-        return $view;
     }
 
     public function store(Request $request, Definition $definition, CreateValue $create): RedirectResponse

@@ -4,7 +4,7 @@ import Sortable from 'sortablejs';
 export function ordering() {
     return {
         init() {
-            const list = this.$refs.list;
+            const list = this.list();
             Sortable.create(list, {
                 handle: '.handle', animation: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150, ghostClass: 'dragging', forceFallback: true,
                 onEnd: (event) => { if (event.oldIndex !== event.newIndex) this.save(); },
@@ -24,14 +24,16 @@ export function ordering() {
                 this.timer = setTimeout(() => this.save(handle.id), 500);
             });
         },
+        // Looked up by hand, since another component may stand between the list and this one.
+        list() { return this.$root.querySelector('[data-list]'); },
         announce(row) {
-            const place = [...this.$refs.list.children].indexOf(row) + 1;
-            this.$refs.said.textContent = `${row.dataset.name}: place ${place} of ${this.$refs.list.children.length}`;
+            const place = [...this.list().children].indexOf(row) + 1;
+            this.$root.querySelector('[data-said]').textContent = `${row.dataset.name}: place ${place} of ${this.list().children.length}`;
         },
         save(focus) {
-            const form = this.$refs.order;
+            const form = this.$root.querySelector('[data-order]');
             form.querySelectorAll('[name="ids[]"]').forEach((input) => input.remove());
-            for (const row of this.$refs.list.querySelectorAll('[data-id]')) {
+            for (const row of this.list().querySelectorAll('[data-id]')) {
                 const input = document.createElement('input');
                 Object.assign(input, { type: 'hidden', name: 'ids[]', value: row.dataset.id });
                 form.append(input);

@@ -28,7 +28,7 @@ final class Site
             $site->process->stop(5);
             exec('rm -rf '.escapeshellarg($site->data));
         });
-        for ($i = 0; @file_get_contents($site->address.'/sign-in', false, stream_context_create(['http' => ['timeout' => 5]])) === false; $i++) {
+        for ($i = 0; ! self::answers($site->address.'/sign-in'); $i++) {
             usleep(200_000);
             if ($i > 100) {
                 throw new RuntimeException('The site does not answer.');
@@ -50,6 +50,14 @@ final class Site
         $process->run();
 
         return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
+    }
+
+    private static function answers(string $address): bool
+    {
+        $request = curl_init($address);
+        curl_setopt_array($request, [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 5]);
+
+        return is_string(curl_exec($request));
     }
 
     public static function freePort(): int

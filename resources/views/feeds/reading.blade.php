@@ -57,7 +57,7 @@
 @endsection
 @section('panel')
 @if ($running)
-    <div hx-get="{{ route('readings.show', $reading) }}" hx-trigger="every 400ms" hx-target="body" hx-swap="{{ $progress === null ? 'innerHTML' : 'none' }}" hx-select-oob="#panel" class="grid gap-3">
+    <div hx-get="{{ route('readings.show', $reading) }}" hx-trigger="every 400ms" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML" class="grid gap-3">
         <h2>{{ $reading->state === ReadingState::Checking ? 'Checking' : 'Reading' }}</h2>
         <p role="status"><b>{{ Format::count($progress['count'] ?? 0, 'row') }}</b> · {{ $progress['what'] ?? 'finishing' }}</p>
         <x-meter class="wide rose" :share="(int) round(($progress['share'] ?? 1) * 100)" label="Progress"/>

@@ -15,7 +15,7 @@
 @else
 <div x-data="ordering">
 <table class="grid-table"><thead><tr><th scope="col"><span class="sr-only">Move</span></th><th scope="col">Filter</th><th scope="col">Over</th><th scope="col">Covers</th><th scope="col" class="num">Pages</th><th scope="col">Where all products are</th></tr></thead>
-    <tbody x-ref="list">
+    <tbody data-list>
     @foreach ($filters as $i => $filter)
         @php($carrying = $filter->definition ? ($products[$filter->definition_id] ?? 0) : null)
         <tr data-row data-id="{{ $filter->id }}" data-name="{{ $filter->title }}" @class(['open' => $open?->id === $filter->id])>
@@ -28,7 +28,7 @@
         </tr>
     @endforeach
     </tbody></table>
-<form method="post" action="{{ route('line-ups.order') }}" x-ref="order" hidden>@csrf</form><p class="sr-only" role="status" x-ref="said"></p>
+<form method="post" action="{{ route('line-ups.order') }}" data-order hidden>@csrf</form><p class="sr-only" role="status" data-said></p>
 </div>
 @endif
 @endsection

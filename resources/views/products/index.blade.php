@@ -38,10 +38,10 @@
         @php($own = $variants[$product->id] ?? collect())
         <tr data-row>
             <td><input class="pick" type="checkbox" name="pick[]" value="{{ $product->id }}" aria-label="Select {{ $product->title }}" data-stop @checked(in_array($product->id, $picked, true))></td>
-            <td class="max-w-[300px]"><a class="name block cut" href="{{ route('products.show', $product) }}">{{ $product->title }}</a><span class="small soft mono">{{ $product->sku }}</span>@if ($own->isNotEmpty()) <span class="small soft">· {{ Format::count($own->count(), 'variant') }}</span>@endif</td>
+            <td class="max-w-[270px]"><a class="name block cut" href="{{ route('products.show', $product) }}">{{ $product->title }}</a><span class="small soft mono">{{ $product->sku }}</span>@if ($own->isNotEmpty()) <span class="small soft">· {{ Format::count($own->count(), 'variant') }}</span>@endif</td>
             @foreach ($columns as $column)
                 @php($held = [...($cells[$product->id][$column->id] ?? []), ...($column->level === Lokum\Vocabulary\Level::Variant ? $own->flatMap(fn ($variant) => $cells[$variant->id][$column->id] ?? [])->all() : [])])
-                <td @class(['missing' => $held === [], 'max-w-[170px] cut'])>@if ($held === [])<span class="sr-only">missing</span>@else<x-cells :cells="$held" :definition="$column" :most="$own->count() > 1 ? 1 : 2"/>@endif</td>
+                <td @class(['missing' => $held === [], 'max-w-[140px] cut'])>@if ($held === [])<span class="sr-only">missing</span>@else<x-cells :cells="$held" :definition="$column" :most="$own->count() > 1 ? 1 : 2"/>@endif</td>
             @endforeach
             @php($prices = $own->isEmpty() ? collect([$product->price])->filter(fn ($price) => $price !== null) : $own->pluck('price')->filter(fn ($price) => $price !== null))
             <td class="num whitespace-nowrap">@if ($prices->isNotEmpty()){{ Format::money($prices->min(), $product->currency) }}@if ($prices->max() > $prices->min())&nbsp;+@endif @endif</td>
@@ -51,7 +51,7 @@
     </tbody>
 </table>
 <div class="bar foot"><span role="status"><b x-text="picked">{{ count($picked) }}</b> selected</span><button type="button" class="button bare small" x-on:click="none">none</button><noscript><button class="button small" name="give" value="{{ $columns->first()?->slug }}">Give the selected a value</button></noscript>
-    <span class="pager">@if ($products->previousPageUrl())<a class="button small" href="{{ $products->previousPageUrl() }}" rel="prev">Back</a>@endif @if ($products->nextPageUrl())<a class="button small" href="{{ $products->nextPageUrl() }}" rel="next">On</a>@endif</span>
+    <span class="pager">@if ($products->previousPageUrl())<a class="button small" href="{{ $products->previousPageUrl() }}" rel="prev">Previous</a>@endif @if ($products->nextPageUrl())<a class="button small" href="{{ $products->nextPageUrl() }}" rel="next">Next</a>@endif</span>
     <span class="ml-auto soft"><kbd>Space</kbd> select <kbd>Shift</kbd> a range <kbd>?</kbd> keys</span></div>
 </form>
 @endif

@@ -14,7 +14,7 @@
 <div @if ($byHand) x-data="ordering" @endif>
 <form method="get" action="{{ route('values.show', $definition) }}" x-data="selection">
 <table class="grid-table"><thead><tr><th scope="col"><span class="sr-only">Select</span></th>@if ($byHand)<th scope="col"><span class="sr-only">Move</span></th>@endif<th scope="col">As suppliers write it</th><th scope="col">What the product is</th><th scope="col" class="num">Products</th></tr></thead>
-    <tbody @if ($byHand) x-ref="list" @endif>
+    <tbody @if ($byHand) data-list @endif>
     @foreach ($rows as $row)
         <tr data-row data-id="{{ $row->value->id }}" data-name="{{ $row->value->label }}" @class(['open' => $open?->value->id === $row->value->id])>
             <td><input class="pick" type="checkbox" name="pick[]" value="{{ $row->value->id }}" aria-label="Select {{ $row->value->label }}" @checked(in_array($row->value->id, $picked, true)) data-stop></td>
@@ -27,10 +27,10 @@
     </tbody></table>
 @if ($rows === [])<div class="empty"><h2>{{ count($all) === 0 ? 'No values yet' : 'No value fits' }}</h2>@if (count($all) > 0)<a class="button" href="{{ route('values.show', $definition) }}">Show all {{ count($all) }}</a>@endif</div>@endif
 <div class="bar foot"><span role="status"><b x-text="picked">{{ count($picked) }}</b> selected</span><button type="button" class="button bare small" x-on:click="none">none</button><noscript><button class="button small">See what merging would do</button></noscript>
-    @if ($pages > 1)<span class="pager">@if ($page > 1)<a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page - 1]) }}">Back</a>@endif<span>{{ $page }} of {{ $pages }}</span>@if ($page < $pages)<a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page + 1]) }}">On</a>@endif</span>@endif
+    @if ($pages > 1)<span class="pager">@if ($page > 1)<a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page - 1]) }}">Previous</a>@endif<span>{{ $page }} of {{ $pages }}</span>@if ($page < $pages)<a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page + 1]) }}">Next</a>@endif</span>@endif
     <span class="ml-auto soft"><kbd>Space</kbd> select <kbd>Enter</kbd> open <kbd>M</kbd> merge <kbd>?</kbd> keys</span></div>
 </form>
-@if ($byHand)<form method="post" action="{{ route('values.order', $definition) }}" x-ref="order" hidden>@csrf<input type="hidden" name="order" value="hand"></form><p class="sr-only" role="status" x-ref="said"></p>@endif
+@if ($byHand)<form method="post" action="{{ route('values.order', $definition) }}" data-order hidden>@csrf<input type="hidden" name="order" value="hand"></form><p class="sr-only" role="status" data-said></p>@endif
 </div>
 @endsection
 @section('panel')

@@ -1,0 +1,253 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use App\Access\DemoAccount;
+use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\LocalFileDetector;
+use Facebook\WebDriver\Remote\RemoteWebDriver;
+use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
+use Facebook\WebDriver\WebDriverSelect;
+use RuntimeException;
+use Tests\Support\Chrome;
+use Tests\Support\Site;
+use Throwable;
+
+/** Someone at the browser: looks, clicks, types, and waits for what the page says. */
+final class Person
+{
+    private const PATIENCE = 15.0;
+
+    private RemoteWebDriver $browser;
+
+    public function __construct(public readonly Site $site, bool $scripts = true)
+    {
+        $this->browser = Chrome::open($scripts);
+    }
+
+    public function signIn(int $account = 0): self
+    {
+        $who = DemoAccount::all()[$account];
+        $this->open('/sign-in')->type('#email', $who->email)->type('#password', $who->password)->press('Sign in');
+
+        return $this->see('Today');
+    }
+
+    public function open(string $path): self
+    {
+        $this->browser->get($this->site->address.$path);
+
+        return $this;
+    }
+
+    public function back(): self
+    {
+        $this->browser->navigate()->back();
+
+        return $this;
+    }
+
+    public function forward(): self
+    {
+        $this->browser->navigate()->forward();
+
+        return $this;
+    }
+
+    public function reload(): self
+    {
+        $this->browser->navigate()->refresh();
+
+        return $this;
+    }
+
+    public function address(): string
+    {
+        return urldecode(substr($this->browser->getCurrentURL(), strlen($this->site->address)));
+    }
+
+    public function see(string $text, string $in = 'body'): self
+    {
+        $this->until(fn (): bool => str_contains($this->text($in), $text), fn (): string => "\"{$text}\" is not in {$in}, which says: ".mb_strimwidth($this->text($in), 0, 1500));
+
+        return $this;
+    }
+
+    public function notSee(string $text, string $in = 'body'): self
+    {
+        $this->until(fn (): bool => ! str_contains($this->text($in), $text), fn (): string => "\"{$text}\" is still in {$in}.");
+
+        return $this;
+    }
+
+    public function text(string $in = 'body'): string
+    {
+        return (string) preg_replace('/\s+/u', ' ', (string) $this->browser->executeScript('return [...document.querySelectorAll(arguments[0])].map(e => e.innerText).join(" ")', [$in]));
+    }
+
+    /** Clicks a button, link or label by its words, inside a part of the page. */
+    public function press(string $words, string $in = 'body'): self
+    {
+        return $this->act(function () use ($words, $in): void {
+            $found = $this->browser->executeScript('const [words, within] = arguments; const all = [...document.querySelectorAll(within)].flatMap(e => [...e.querySelectorAll("button, a, label, summary, [role=button]")]);
+                const said = e => (e.innerText || e.getAttribute("aria-label") || "").replace(/\s+/g, " ").trim(); const seen = all.filter(e => e.offsetParent !== null);
+                document.querySelectorAll("[data-pointed]").forEach(e => e.removeAttribute("data-pointed"));
+                const found = seen.find(e => said(e) === words) ?? seen.find(e => said(e).startsWith(words)) ?? seen.find(e => said(e).includes(words)); found?.setAttribute("data-pointed", ""); return found !== undefined', [$words, $in]);
+            $found === true ? $this->browser->findElement(WebDriverBy::cssSelector('[data-pointed]'))->click() : throw new RuntimeException("Nothing says \"{$words}\" in {$in}: ".mb_strimwidth($this->text($in), 0, 600));
+        });
+    }
+
+    public function click(string $selector): self
+    {
+        return $this->act(fn () => $this->find($selector)->click());
+    }
+
+    public function type(string $selector, string $text): self
+    {
+        return $this->act(function () use ($selector, $text): void {
+            $field = $this->find($selector);
+            $field->clear();
+            $field->sendKeys($text);
+        });
+    }
+
+    public function set(string $selector, string $value): self
+    {
+        return $this->act(fn () => $this->browser->executeScript('const e = document.querySelector(arguments[0]); e.value = arguments[1]; e.dispatchEvent(new Event("input", {bubbles: true})); e.dispatchEvent(new Event("change", {bubbles: true}));', [$selector, $value]));
+    }
+
+    public function choose(string $selector, string $value): self
+    {
+        return $this->act(fn () => (new WebDriverSelect($this->find($selector)))->selectByValue($value));
+    }
+
+    public function attach(string $selector, string $path): self
+    {
+        $this->find($selector)->setFileDetector(new LocalFileDetector)->sendKeys($path);
+
+        return $this;
+    }
+
+    /** Presses keys where the focus is. */
+    public function keys(string ...$keys): self
+    {
+        $this->browser->switchTo()->activeElement()->sendKeys(implode('', $keys));
+
+        return $this;
+    }
+
+    public function chord(string $held, string $key): self
+    {
+        $this->browser->action()->keyDown(null, $held)->sendKeys(null, $key)->keyUp(null, $held)->perform();
+
+        return $this;
+    }
+
+    public function focus(string $selector): self
+    {
+        $this->act(fn () => $this->browser->executeScript('document.querySelector(arguments[0]).focus()', [$selector]));
+
+        return $this;
+    }
+
+    public function drag(string $from, string $to): self
+    {
+        $this->browser->action()->clickAndHold($this->find($from))->moveByOffset(0, 8)->moveToElement($this->find($to))->moveByOffset(0, 6)->release()->perform();
+
+        return $this;
+    }
+
+    public function find(string $selector): RemoteWebElement
+    {
+        $found = null;
+        $this->until(function () use ($selector, &$found): bool {
+            $found = $this->browser->findElements(WebDriverBy::cssSelector($selector))[0] ?? null;
+
+            return $found !== null;
+        }, fn (): string => "There is no {$selector} on {$this->address()}: ".mb_strimwidth($this->text(), 0, 600));
+
+        return $found;
+    }
+
+    public function count(string $selector): int
+    {
+        return count($this->browser->findElements(WebDriverBy::cssSelector($selector)));
+    }
+
+    public function script(string $script, mixed ...$arguments): mixed
+    {
+        return $this->browser->executeScript($script, $arguments);
+    }
+
+    /** Waits until a condition of the page holds. */
+    public function holds(string $condition, mixed ...$arguments): self
+    {
+        $this->until(fn (): bool => $this->browser->executeScript('return Boolean('.$condition.')', $arguments) === true, fn (): string => "{$condition} does not hold on {$this->address()}: ".mb_strimwidth($this->text(), 0, 600));
+
+        return $this;
+    }
+
+    /** What axe-core finds on the page, in words. @return list<string> */
+    public function accessibilityProblems(): array
+    {
+        $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
+        $found = (array) $this->browser->executeAsyncScript('const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}).then(r => done(r.violations.map(v => v.id + ": " + v.help + " at " + v.nodes.slice(0, 3).map(n => n.target.join(" ")).join(", "))))');
+
+        return array_map(strval(...), array_values($found));
+    }
+
+    public function screenshot(string $path): self
+    {
+        $this->browser->takeScreenshot($path);
+
+        return $this;
+    }
+
+    /** What the browser complained about: scripts that failed, things the security policy refused. @return list<string> */
+    public function complaints(): array
+    {
+        return array_values(array_map(fn (array $entry): string => $entry['message'], array_filter($this->browser->manage()->getLog('browser'), fn (array $entry): bool => $entry['level'] === 'SEVERE')));
+    }
+
+    public function leave(): void
+    {
+        $this->browser->quit();
+    }
+
+    private function act(callable $act): self
+    {
+        $last = null;
+        for ($end = microtime(true) + self::PATIENCE; microtime(true) < $end; usleep(100_000)) {
+            try {
+                $act();
+
+                return $this;
+            } catch (Throwable $last) {
+                // The page may still be changing under the hand: try again until patience ends.
+            }
+        }
+        throw $last ?? new RuntimeException('Nothing was done.');
+    }
+
+    /**
+     * @param  callable(): bool  $holds
+     * @param  callable(): string  $complaint
+     */
+    private function until(callable $holds, callable $complaint): void
+    {
+        for ($end = microtime(true) + self::PATIENCE; microtime(true) < $end; usleep(100_000)) {
+            try {
+                if ($holds()) {
+                    return;
+                }
+            } catch (StaleElementReferenceException) {
+                // The page was swapped while it was looked at.
+            }
+        }
+        throw new RuntimeException($complaint());
+    }
+}

@@ -1,0 +1,7 @@
+<?php
+
+declare(strict_types=1);
+
+use Tests\Support\CatalogTestCase;
+
+pest()->extend(CatalogTestCase::class)->in('App', 'Outside/Counting');

@@ -1,0 +1,103 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Support;
+
+use App\Access\Role;
+use App\Access\User;
+use App\Feeds\ReadFeed;
+use App\Feeds\ReadingFigures;
+use App\Publishing\CountPage;
+use App\Publishing\Edition;
+use App\Publishing\EditionAttribute;
+use App\Publishing\Picks;
+use App\Publishing\Publish;
+use App\Setup;
+use Illuminate\Contracts\Console\Kernel;
+use Illuminate\Foundation\Application;
+use Illuminate\Foundation\Testing\TestCase;
+use Lokum\Feed\ColumnMap;
+
+/** A test with a catalog of its own: an empty one on disk, migrated once for the whole run and copied for each test. */
+abstract class CatalogTestCase extends TestCase
+{
+    private static ?string $template = null;
+
+    private string $data;
+
+    public function createApplication(): Application
+    {
+        $this->data = sys_get_temp_dir().'/lokum-test-'.bin2hex(random_bytes(6));
+        if (self::$template === null) {
+            self::$template = sys_get_temp_dir().'/lokum-template-'.bin2hex(random_bytes(6));
+            $this->boot(self::$template);
+            register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg((string) self::$template)));
+        }
+        exec('cp -r '.escapeshellarg(self::$template).' '.escapeshellarg($this->data));
+
+        return $this->boot($this->data);
+    }
+
+    protected function tearDown(): void
+    {
+        parent::tearDown();
+        exec('rm -rf '.escapeshellarg($this->data));
+    }
+
+    public function data(): string
+    {
+        return $this->data;
+    }
+
+    /** Reads CSV text as a feed. */
+    public function read(string $csv, string $map = '{}', bool $check = false, string $feed = 'Test', bool $goodRows = true): ReadingFigures
+    {
+        $file = fopen('php://temp', 'w+b');
+        fwrite($file, $csv);
+        rewind($file);
+
+        return $this->app->make(ReadFeed::class)($file, $feed, ColumnMap::fromJson($map), $check, fn () => null, $goodRows);
+    }
+
+    public function publish(): Edition
+    {
+        return $this->app->make(Publish::class)(fn () => null);
+    }
+
+    /**
+     * Counts from the current edition: products, and what stands beside each term.
+     *
+     * @return array{0: int, 1: array<string, array<string, int>>}
+     */
+    public function counts(Picks $picks = new Picks, ?string $category = null): array
+    {
+        $edition = Edition::openCurrent();
+        $page = new CountPage($edition, $category === null ? null : $edition->category($category), $picks, array_map(fn (EditionAttribute $attribute): string => $attribute->slug, $edition->attributes()));
+        $counts = [];
+        foreach ($page->counter->counts() as $slug => $terms) {
+            foreach ($edition->terms($edition->attribute((string) $slug)) as $id => $term) {
+                $counts[$slug][$term->slug] = $terms[$id];
+            }
+        }
+
+        return [$page->matching()->count(), $counts];
+    }
+
+    public function person(Role $role = Role::Manager): User
+    {
+        return User::query()->create(['name' => 'Test Person', 'email' => bin2hex(random_bytes(4)).'@example.test', 'password' => 'a-long-password', 'role' => $role]);
+    }
+
+    private function boot(string $data): Application
+    {
+        putenv('LOKUM_DATA='.$data);
+        /** @var Application $app */
+        $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
+        $app->make(Kernel::class)->bootstrap();
+        config(['queue.default' => 'sync', 'session.driver' => 'array', 'cache.default' => 'array', 'hashing.bcrypt.rounds' => 4]);
+        Setup::ensure();
+
+        return $app;
+    }
+}
