@@ -4,7 +4,51 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Refused;
+use App\Setup;
+use Bench\Benchmark;
+use Bench\Facets;
+use Bench\FeedReading;
+use Bench\Publishing;
+use Illuminate\Support\Facades\DB;
+
 final class BenchCommand extends Command
 {
-    protected $signature = 'bench';
+    private const BENCHMARKS = ['facets' => Facets::class, 'feed' => FeedReading::class, 'publish' => Publishing::class];
+
+    protected $signature = 'bench {what=facets : facets, feed or publish} {--products=100000 : size of the catalog} {--json : answer with one JSON document}';
+
+    protected $description = 'Measures speed and memory beside a baseline in the same run';
+
+    public function handle(): int
+    {
+        $what = (string) $this->argument('what');
+        $class = self::BENCHMARKS[$what] ?? throw Refused::unknown('benchmark', $what);
+        $products = (int) $this->option('products');
+        if ($products < 1 || $products > 5_000_000) {
+            throw new Refused('--products takes a number from 1 to 5000000.');
+        }
+        $data = sys_get_temp_dir().'/lokum-bench-'.bin2hex(random_bytes(6));
+        ini_set('memory_limit', '8G');
+        $this->onCatalog($data);
+        try {
+            /** @var Benchmark $benchmark */
+            $benchmark = $this->laravel->make($class);
+            $figures = $benchmark->run($products, fn (string $doing) => $this->option('json') ? null : $this->line("… {$doing}"));
+        } finally {
+            exec('rm -rf '.escapeshellarg($data));
+        }
+        $figures = ['benchmark' => $what] + $figures;
+
+        return $this->answer($figures, array_map(fn (string $name, mixed $figure): string => sprintf('%-20s %s', $name, is_bool($figure) ? ($figure ? 'yes' : 'NO') : $figure), array_keys($figures), $figures));
+    }
+
+    /** Works on an empty catalog of its own, so that the user's is neither measured nor touched. */
+    private function onCatalog(string $data): void
+    {
+        config(['lokum.data' => $data, 'database.connections.catalog.database' => "{$data}/catalog.sqlite", 'database.connections.runtime.database' => "{$data}/runtime.sqlite"]);
+        DB::purge('catalog');
+        DB::purge('runtime');
+        Setup::ensure();
+    }
 }

@@ -26,6 +26,9 @@ final readonly class JudgeRows
 
     public function refuseNewcomers(): void
     {
+        if ($this->staging->number("SELECT COUNT(*) FROM temp.staged_texts WHERE fate = 'refused'") === 0) {
+            return;
+        }
         foreach ($this->targets as $target) {
             $this->staging->run("INSERT INTO temp.staged_refusals SELECT s.line, s.sku, ?, '\"' || t.text || '\" is not among its values, and newcomers are refused here'
                 FROM temp.staged_texts t JOIN temp.staged_cells c ON c.text_id = t.id JOIN temp.staged_rows s ON s.line = c.line WHERE t.col = ? AND t.fate = 'refused' GROUP BY s.line", [$target->heading, $target->index]);

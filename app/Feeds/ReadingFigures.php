@@ -89,6 +89,9 @@ final readonly class ReadingFigures
     /** @return list<array{line: int, column: string, reason: string}> */
     private static function unread(Staging $staging, TargetColumn ...$targets): array
     {
+        if ($staging->number('SELECT COUNT(*) FROM temp.staged_texts WHERE problem IS NOT NULL') === 0) {
+            return [];
+        }
         $headings = array_column($targets, 'heading', 'index');
         $unread = [];
         foreach ($staging->rows('SELECT c.line, t.col, t.problem FROM temp.staged_texts t JOIN temp.staged_cells c ON c.text_id = t.id WHERE t.problem IS NOT NULL ORDER BY c.line, t.col') as $row) {

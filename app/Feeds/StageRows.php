@@ -28,6 +28,9 @@ final class StageRows
     /** @var array<string, list<string>> names from the top down, by path key */
     private array $paths = [];
 
+    /** @var array<string, string> path keys by names */
+    private array $keys = [];
+
     private int $rows = 0;
 
     /** @param  list<TargetColumn>  $targets */
@@ -84,9 +87,10 @@ final class StageRows
             $parent = $hasParents ? $row->parent : ($item->parent ?? null);
             $same = $item !== null && $item->row_hash === $hash;
             $path = $row->fields['category'] ?? null;
-            $key = $path instanceof CategoryPath ? $path->key() : null;
+            $key = null;
             if ($path instanceof CategoryPath) {
-                $this->paths[(string) $key] ??= $path->names;
+                $key = $this->keys[implode(' > ', $path->names)] ??= $path->key();
+                $this->paths[$key] ??= $path->names;
             }
             $field = $row->fields;
             $this->staging->add('staged_rows', [$row->line, $row->sku, $parent, $hash, (int) $same, $field['name'] ?? null, $key,

@@ -24,6 +24,7 @@ final class Label
     /** Whether a cell counts as missing: nothing but spaces of any kind. */
     public static function isBlank(string $cell): bool
     {
-        return trim($cell) === '' || self::of($cell) === '';
+        // Nearly every cell begins with a visible ASCII character: then there is nothing to find out.
+        return $cell === '' || ((($first = ord($cell[0])) <= 32 || $first >= 127 || $first === 38) && (trim($cell) === '' || self::of($cell) === ''));
     }
 }
