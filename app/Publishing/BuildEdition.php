@@ -7,12 +7,14 @@ namespace App\Publishing;
 use App\Catalog\CategoryTree;
 use App\Catalog\Counted;
 use App\Definitions\Definition;
+use App\Definitions\State;
 use App\Lineups\Filter;
 use App\Lineups\Lineup;
 use Closure;
 use Generator;
 use Illuminate\Support\Facades\DB;
 use Lokum\Edition\Summary;
+use Lokum\Edition\TermLine;
 use Lokum\Facet\StoredBits;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
@@ -45,11 +47,12 @@ final class BuildEdition
             $this->writer->insert('meta', [$key, (string) $value]);
         }
         $this->categories();
+        $counted = array_map(fn (TermLine $term): int => $term->products, $summary->terms);
         $definitions = Definition::query()->live()->orderBy('id')->get();
         foreach ($definitions as $i => $definition) {
             $progress('Counting '.$definition->label, 0.1 + 0.4 * $i / max(1, count($definitions)));
             match ($definition->kind) {
-                Kind::Choice, Kind::Flag => $this->attribute($definition),
+                Kind::Choice, Kind::Flag => $this->attribute($definition, $definition->state === State::Accepted ? $counted : null),
                 Kind::Number => $this->numbers($definition->slug, $definition->label, $definition->unit, $definition->level, $this->numbersOf($definition)),
                 Kind::Text, Kind::Date => null,
             };
@@ -57,7 +60,7 @@ final class BuildEdition
         $this->fields();
         $this->filters();
         $progress('Writing products', 0.5);
-        (new EditionProducts($this->writer, $this->numbering))($definitions, fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share));
+        (new EditionProducts($this->writer, $this->numbering, $definitions))(fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share));
 
         return ['products' => $layout->products(), 'variants' => $layout->variants(), 'terms' => $this->terms];
     }
@@ -76,12 +79,13 @@ final class BuildEdition
         }
     }
 
-    private function attribute(Definition $definition): void
+    /** @param  array<int, int>|null  $counted  products by value id, where they were counted already */
+    private function attribute(Definition $definition, ?array $counted): void
     {
         $this->writer->insert('attributes', [$definition->id, $definition->slug, $definition->label, $definition->kind->value, $definition->level->value, $definition->help]);
         $carrying = DB::connection()->getPdo()->prepare('SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id
             WHERE s.value_id = ? AND '.Counted::on($definition->level));
-        foreach ($this->draft->of($definition) as $position => $term) {
+        foreach ($this->draft->of($definition, $counted) as $position => $term) {
             $carrying->execute([$term['id']]);
             $this->term($term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $term['products'], $definition->level, $carrying->fetchAll(PDO::FETCH_COLUMN));
         }
@@ -136,26 +140,22 @@ final class BuildEdition
     {
         $ofProducts = $level === Level::Product;
         $bytes = $ofProducts ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes;
-        $values = [];
+        $numbers = [];
         $bits = [];
         foreach ($pairs as [$id, $number]) {
-            $bit = $ofProducts ? $this->numbering->product($id) : $this->numbering->variant($id);
-            if (! isset($bits[$bit])) {
-                $bits[$bit] = (float) $number;
-                $values[pack('E', (float) $number)] = (float) $number;
-            }
+            $bits[$ofProducts ? $this->numbering->product($id) : $this->numbering->variant($id)] ??= (float) $number;
         }
-        $numbers = array_values($values);
-        sort($numbers);
-        $ranks = [];
-        foreach ($numbers as $rank => $number) {
-            $ranks[pack('E', $number)] = $rank;
+        foreach ($bits as $number) {
+            $numbers[var_export($number, true)] = $number;
         }
-        $this->writer->insert('numbers', [$field, $label, $unit, $level->value, new Blob(pack('e*', ...$numbers)), new Blob(StoredBits::encode(array_keys($bits), $bytes))]);
+        asort($numbers);
+        $ranks = array_flip(array_keys($numbers));
+        $ranked = array_map(fn (float $number): int => $ranks[var_export($number, true)], $bits);
+        $this->writer->insert('numbers', [$field, $label, $unit, $level->value, new Blob(pack('e*', ...array_values($numbers))), new Blob(StoredBits::encode(array_keys($bits), $bytes))]);
         for ($digit = 0; (count($numbers) - 1) >> $digit > 0; $digit++) {
             $set = [];
-            foreach ($bits as $bit => $number) {
-                if ((($ranks[pack('E', $number)] >> $digit) & 1) === 1) {
+            foreach ($ranked as $bit => $rank) {
+                if ((($rank >> $digit) & 1) === 1) {
                     $set[] = $bit;
                 }
             }

@@ -15,10 +15,13 @@ final readonly class DraftTerms
 {
     public function __construct(private TermSorter $sorter) {}
 
-    /** @return list<array{id: int, label: string, slug: string, look: string|null, products: int}> in their order */
-    public function of(Definition $definition): array
+    /**
+     * @param  array<int, int>|null  $products  distinct products by value id, where they were counted already
+     * @return list<array{id: int, label: string, slug: string, look: string|null, products: int}> in their order
+     */
+    public function of(Definition $definition, ?array $products = null): array
     {
-        $products = self::products($definition);
+        $products ??= self::products($definition);
         $rows = [];
         $terms = [];
         foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into')->where('held', false)->get(['id', 'label', 'slug', 'look', 'position']) as $value) {

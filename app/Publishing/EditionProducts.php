@@ -10,100 +10,97 @@ use Closure;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Level;
-use Lokum\Vocabulary\Look;
+use PDO;
 
 /** Writes the products of an edition with all that their pages show, and the orders they can stand in. */
-final readonly class EditionProducts
+final class EditionProducts
 {
     private const CHUNK = 500;
 
-    private const PRICE = '(SELECT %s(i.price) FROM items i WHERE (i.id = p.id OR i.parent_id = p.id) AND i.variant_count = 0)';
+    private readonly PDO $pdo;
 
-    public function __construct(private EditionWriter $writer, private Numbering $numbering) {}
+    private readonly ShownSpellings $spellings;
 
-    /**
-     * @param  Collection<int, Definition>  $definitions
-     * @param  Closure(float): void  $progress
-     */
-    public function __invoke(Collection $definitions, Closure $progress): void
+    /** @param  Collection<int, Definition>  $definitions */
+    public function __construct(private readonly EditionWriter $writer, private readonly Numbering $numbering, Collection $definitions)
     {
-        $shown = $definitions->where('state', State::Accepted)->keyBy('id');
+        $this->pdo = DB::connection()->getPdo();
+        $this->spellings = new ShownSpellings($definitions->where('state', State::Accepted));
+    }
+
+    /** @param  Closure(float): void  $progress */
+    public function __invoke(Closure $progress): void
+    {
         $total = max(1, $this->numbering->layout->products());
         $written = 0;
-        DB::table('items')->whereNull('parent_id')->orderBy('id')->chunkById(self::CHUNK, function (Collection $products) use ($shown, $progress, $total, &$written): void {
-            $this->write($products, $shown);
+        $last = 0;
+        do {
+            $products = $this->rows('SELECT id, sku, name, category_id, price, currency, stock, description, image FROM items WHERE parent_id IS NULL AND id > '.$last.' ORDER BY id LIMIT '.self::CHUNK);
+            if ($products !== []) {
+                $this->write($products);
+                $last = (int) $products[count($products) - 1]['id'];
+            }
             $progress(($written += count($products)) / $total);
-        });
+        } while (count($products) === self::CHUNK);
         $this->orders();
     }
 
-    /**
-     * @param  Collection<int, \stdClass>  $products
-     * @param  Collection<int, Definition>  $shown
-     */
-    private function write(Collection $products, Collection $shown): void
+    /** @param  list<array<string, mixed>>  $products */
+    private function write(array $products): void
     {
-        $ids = $products->pluck('id')->all();
-        $variants = DB::table('items')->whereIn('parent_id', $ids)->orderBy('id')->get(['id', 'parent_id', 'sku', 'name', 'price', 'currency', 'stock', 'variant_count'])->groupBy('parent_id');
-        $data = $this->data([...$ids, ...$variants->flatten(1)->pluck('id')->all()], $shown);
+        $ids = array_column($products, 'id');
+        $variants = [];
+        foreach ($this->rows('SELECT id, parent_id, sku, name, price, currency, stock FROM items WHERE parent_id IN ('.implode(',', $ids).') ORDER BY id') as $variant) {
+            $variants[$variant['parent_id']][] = $variant;
+            $ids[] = $variant['id'];
+        }
+        $data = $this->spellings->of($ids);
         foreach ($products as $product) {
-            $own = $variants[$product->id] ?? collect([$product]);
-            $prices = $own->pluck('price')->filter(fn (mixed $price): bool => $price !== null);
-            $colors = [];
-            $rows = [];
-            foreach ($own as $variant) {
-                $colors = $colors ?: ($data[$variant->id]['colors'] ?? []);
-                $rows[] = ['sku' => $variant->sku, 'name' => $variant->name, 'price' => $variant->price, 'stock' => $variant->stock, 'properties' => $data[$variant->id][Level::Variant->value] ?? []];
-            }
-            $body = ['description' => $product->description, 'image' => $product->image, 'colors' => $colors ?: ($data[$product->id]['colors'] ?? []),
-                'properties' => $data[$product->id][Level::Product->value] ?? [], 'variants' => $rows];
-            $stocks = $own->pluck('stock')->filter(fn (mixed $stock): bool => $stock !== null);
-            $this->writer->insert('products', [$this->numbering->product($product->id), $product->sku, $product->name ?? $product->sku, $product->category_id,
-                $prices->min(), $prices->max(), $own->pluck('currency')->filter()->first() ?? $product->currency, $stocks->isEmpty() ? null : (int) ($stocks->max() > 0),
-                (string) json_encode($body, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE)]);
+            $this->product($product, $variants[$product['id']] ?? [$product], $data);
         }
     }
 
     /**
-     * @param  list<int>  $items
-     * @param  Collection<int, Definition>  $shown
-     * @return array<int, array<string, mixed>> by item: properties by level, and the colors it wears
+     * @param  array<string, mixed>  $product
+     * @param  non-empty-list<array<string, mixed>>  $own  its variants, or itself
+     * @param  array<int, array{product?: array<string, list<string>>, variant?: array<string, list<string>>, colors?: list<string>}>  $data
      */
-    private function data(array $items, Collection $shown): array
+    private function product(array $product, array $own, array $data): void
     {
-        $data = [];
-        $rows = DB::table('assignments as a')->join('spellings as s', 's.id', '=', 'a.spelling_id')->leftJoin('attribute_values as v', 'v.id', '=', 's.value_id')
-            ->whereIn('a.item_id', $items)->get(['a.item_id', 'a.definition_id', 's.text', 's.number', 'v.label', 'v.look', 'v.held']);
-        foreach ($rows as $row) {
-            $definition = $shown[$row->definition_id] ?? null;
-            if ($definition === null || $row->held) {
-                continue;
+        $colors = [];
+        $rows = [];
+        $prices = [];
+        $stocks = [];
+        $currency = $product['currency'];
+        foreach ($own as $variant) {
+            $colors = $colors ?: ($data[$variant['id']]['colors'] ?? []);
+            $rows[] = ['sku' => $variant['sku'], 'name' => $variant['name'], 'price' => $variant['price'], 'stock' => $variant['stock'], 'properties' => $data[$variant['id']][Level::Variant->value] ?? []];
+            $currency ??= $variant['currency'];
+            if ($variant['price'] !== null) {
+                $prices[] = (float) $variant['price'];
             }
-            $text = match (true) {
-                $row->label !== null => Look::fromJson($row->look)->label ?? $row->label,
-                $row->number !== null && $definition->unit !== null => self::number((float) $row->number).' '.$definition->unit,
-                default => trim($row->text),
-            };
-            $data[$row->item_id][$definition->level->value][$definition->label][] = $text;
-            if (! isset($data[$row->item_id]['colors']) && is_string($row->look)) {
-                $data[$row->item_id]['colors'] = Look::fromJson($row->look)->colors ?: null;
+            if ($variant['stock'] !== null) {
+                $stocks[] = (int) $variant['stock'];
             }
         }
-
-        return $data;
+        $body = ['description' => $product['description'], 'image' => $product['image'], 'colors' => $colors ?: ($data[$product['id']]['colors'] ?? []),
+            'properties' => $data[$product['id']][Level::Product->value] ?? [], 'variants' => $rows];
+        $this->writer->insert('products', [$this->numbering->product((int) $product['id']), $product['sku'], $product['name'] ?? $product['sku'], $product['category_id'],
+            $prices === [] ? null : min($prices), $prices === [] ? null : max($prices), $currency, $stocks === [] ? null : (int) (max($stocks) > 0),
+            (string) json_encode($body, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE)]);
     }
 
     private function orders(): void
     {
-        $price = 'SELECT p.id, '.sprintf(self::PRICE, '%s').' AS price FROM items p WHERE p.parent_id IS NULL ORDER BY price IS NULL, price %s, p.id';
+        $price = 'SELECT COALESCE(parent_id, id) AS product, %1$s(price) AS price FROM items WHERE variant_count = 0 GROUP BY product ORDER BY price IS NULL, price %2$s, product';
         foreach ([
-            'name' => 'SELECT id FROM items WHERE parent_id IS NULL ORDER BY name COLLATE NOCASE, id',
+            'name' => 'SELECT id FROM items WHERE parent_id IS NULL ORDER BY title, id',
             'price' => sprintf($price, 'MIN', 'ASC'),
             'price-down' => sprintf($price, 'MAX', 'DESC'),
             'new' => 'SELECT id FROM items WHERE parent_id IS NULL ORDER BY id DESC',
         ] as $name => $sql) {
             $packed = '';
-            $statement = DB::connection()->getPdo()->query($sql);
+            $statement = $this->pdo->query($sql);
             while ($statement !== false && ($id = $statement->fetchColumn()) !== false) {
                 $packed .= pack('V', $this->numbering->product((int) $id));
             }
@@ -111,8 +108,11 @@ final readonly class EditionProducts
         }
     }
 
-    private static function number(float $number): string
+    /** @return list<array<string, mixed>> */
+    private function rows(string $sql): array
     {
-        return rtrim(rtrim(number_format($number, 3, '.', ''), '0'), '.');
+        $statement = $this->pdo->query($sql);
+
+        return $statement === false ? [] : array_values($statement->fetchAll(PDO::FETCH_ASSOC));
     }
 }

@@ -1,0 +1,92 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Definitions\Definition;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Lokum\Vocabulary\Look;
+use PDO;
+
+/** What shoppers read where a product carries a spelling. Each spelling is looked up once; many products share few of them. */
+final class ShownSpellings
+{
+    private const KEPT = 50000;
+
+    /** @var array<int, array{0: string, 1: string, 2: string|null}> level, label and unit by definition id */
+    private array $definitions = [];
+
+    /** @var array<int, array{0: string, 1: string, 2: string, 3: list<string>}|null> level, label, text and colors by spelling id; null: not shown */
+    private array $known = [];
+
+    /** @param  Collection<int, Definition>  $definitions  those that shoppers see */
+    public function __construct(Collection $definitions)
+    {
+        foreach ($definitions as $definition) {
+            $this->definitions[$definition->id] = [$definition->level->value, $definition->label, $definition->unit];
+        }
+    }
+
+    /**
+     * @param  list<int>  $items
+     * @return array<int, array{product?: array<string, list<string>>, variant?: array<string, list<string>>, colors?: list<string>}> by item: texts by level and label, and the colors it wears
+     */
+    public function of(array $items): array
+    {
+        $statement = DB::connection()->getPdo()->query('SELECT item_id, spelling_id FROM assignments WHERE item_id IN ('.implode(',', $items).')');
+        /** @var list<array{0: int, 1: int}> $cells */
+        $cells = $statement === false ? [] : $statement->fetchAll(PDO::FETCH_NUM);
+        $this->lookUp(array_column($cells, 1));
+        $data = [];
+        foreach ($cells as [$item, $spelling]) {
+            $shown = $this->known[$spelling];
+            if ($shown !== null) {
+                [$level, $label, $text, $colors] = $shown;
+                $data[$item][$level][$label][] = $text;
+                if ($colors !== [] && ! isset($data[$item]['colors'])) {
+                    $data[$item]['colors'] = $colors;
+                }
+            }
+        }
+
+        return $data;
+    }
+
+    /** @param  list<int>  $spellings */
+    private function lookUp(array $spellings): void
+    {
+        if (count($this->known) > self::KEPT) {
+            $this->known = [];
+        }
+        $missing = array_keys(array_diff_key(array_flip($spellings), $this->known));
+        foreach (array_chunk($missing, 5000) as $chunk) {
+            $statement = DB::connection()->getPdo()->query('SELECT s.id, s.definition_id, s.text, s.number, v.label, v.look, v.held FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.id IN ('.implode(',', $chunk).')');
+            foreach ($statement === false ? [] : $statement->fetchAll(PDO::FETCH_ASSOC) as $row) {
+                $this->known[(int) $row['id']] = $this->shown($row);
+            }
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $row
+     * @return array{0: string, 1: string, 2: string, 3: list<string>}|null
+     */
+    private function shown(array $row): ?array
+    {
+        $definition = $this->definitions[(int) $row['definition_id']] ?? null;
+        if ($definition === null || (bool) $row['held']) {
+            return null;
+        }
+        [$level, $label, $unit] = $definition;
+        $look = Look::fromJson($row['look'] === null ? null : (string) $row['look']);
+        $text = match (true) {
+            $row['label'] !== null => $look->label ?? (string) $row['label'],
+            $row['number'] !== null && $unit !== null => rtrim(rtrim(number_format((float) $row['number'], 3, '.', ''), '0'), '.').' '.$unit,
+            default => trim((string) $row['text']),
+        };
+
+        return [$level, $label, $text, $look->colors];
+    }
+}
