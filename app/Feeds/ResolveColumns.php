@@ -48,6 +48,11 @@ final class ResolveColumns
                 $known[$index] ??= $name;
             }
         }
+        foreach ($headings as $index => $heading) {
+            // A known name that stands twice is not an attribute of that name: the reader refuses it.
+            $known[$index] ??= ColumnName::of($heading);
+        }
+        $known = array_filter($known, is_string(...));
         $this->guess($file, $known);
         $remembered = $feed?->headings()->with('definition')->get()->keyBy('text') ?? collect();
         $targets = [];

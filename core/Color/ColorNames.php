@@ -20,32 +20,51 @@ final class ColorNames
     public static function in(string $label): array
     {
         $key = StrictKey::of($label);
-        $whole = self::one($key);
+        $whole = self::named($key);
         if ($whole !== null) {
             return [$whole];
         }
         $parts = preg_split('/\s*(?:\/|&|\+|\band\b|\bund\b)\s*/u', $key, -1, PREG_SPLIT_NO_EMPTY);
-        if ($parts === false || count($parts) < 2 || count($parts) > 3) {
+        if ($parts === false || count($parts) > 3) {
             return [];
         }
-        $colors = array_map(self::one(...), $parts);
+        $colors = array_map(fn (string $part): ?string => self::named($part) ?? self::family($part), $parts);
 
         return in_array(null, $colors, true) ? [] : array_values(array_filter($colors, is_string(...)));
     }
 
-    private static function one(string $key): ?string
+    /** The color that a name is, whatever the order of its words, with or without words that only shade it. */
+    private static function named(string $key): ?string
+    {
+        $words = self::words($key);
+        $plain = array_diff($words, self::SHADES);
+        sort($words);
+        sort($plain);
+
+        return self::names()[implode(' ', $words)] ?? self::names()[implode(' ', $plain)] ?? null;
+    }
+
+    /** The color that its last word names: "Ninefold crimson" is a crimson. */
+    private static function family(string $key): ?string
+    {
+        $plain = array_values(array_diff(self::words($key), self::SHADES));
+
+        return self::names()[$plain[count($plain) - 1] ?? ''] ?? null;
+    }
+
+    /** @return list<string> */
+    private static function words(string $key): array
+    {
+        return explode(' ', str_replace('-', ' ', $key));
+    }
+
+    /** @return array<string, string> */
+    private static function names(): array
     {
         /** @var array<string, string>|null $names */
         static $names = null;
-        $names ??= self::load();
-        $words = explode(' ', str_replace('-', ' ', $key));
-        $plain = array_values(array_diff($words, self::SHADES));
-        sort($words);
-        $sorted = $plain;
-        sort($sorted);
-        $family = $plain === [] ? '' : $plain[count($plain) - 1];
 
-        return $names[implode(' ', $words)] ?? $names[implode(' ', $sorted)] ?? $names[$family] ?? null;
+        return $names ??= self::load();
     }
 
     /** @return array<string, string> colors by their words in alphabetical order, so that "sienna, burnt" is found too */

@@ -41,7 +41,8 @@ final class CsvReader
                 // A line without a quote cannot close one.
                 $row = str_contains($more, '"') ? self::parse($text, $delimiter, $start) : null;
             }
-            if ($row === null) {
+            // Closed by a quote that begins another cell lines below, it was never meant to be closed there.
+            if ($row === null || ($row->problem !== null && $line > $start)) {
                 fseek($file, $behind);
                 $line = $start;
                 $row = new Row($start, [], 'a quote opens here and is never closed');

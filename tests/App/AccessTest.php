@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Access\Role;
+use App\Access\User;
+use App\Catalog\Item;
+use App\Definitions\Definition;
+use App\Lineups\EditLineup;
+use App\Lineups\Filter;
+use App\Lineups\Lineup;
+use Illuminate\Support\Facades\Hash;
+use Illuminate\Support\Facades\Route;
+
+const OPEN_ROUTES = ['GET sign-in', 'POST sign-in', 'GET shop', 'GET shop/c/{slug}', 'GET shop/p/{sku}'];
+
+/** @return list<array{0: string, 1: string}> method and address of every route */
+function allRoutes(): array
+{
+    $routes = [];
+    foreach (Route::getRoutes() as $route) {
+        foreach (array_diff($route->methods(), ['HEAD']) as $method) {
+            $routes[] = [$method, $route->uri()];
+        }
+    }
+
+    return $routes;
+}
+
+function address_of(string $uri): string
+{
+    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{user}' => '1', '{slug}' => 'x', '{sku}' => 'x'];
+
+    return '/'.strtr($uri, $map);
+}
+
+beforeEach(function (): void {
+    $this->read("sku,brand,Color\nA,Ninefold,Red\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice"}}}');
+    app(EditLineup::class)->add(Lineup::ofTheShop(), 'color');
+});
+
+test('every route wants a sign-in but the storefront and the sign-in itself', function (): void {
+    expect(count(allRoutes()))->toBeGreaterThan(35);
+    foreach (allRoutes() as [$method, $uri]) {
+        $response = $this->call($method, address_of($uri));
+        if (in_array("{$method} {$uri}", OPEN_ROUTES, true)) {
+            expect($method === 'POST' || $response->headers->get('Location') !== url('/sign-in'))->toBeTrue("{$method} {$uri}");
+        } else {
+            expect($response->headers->get('Location'))->toBe(url('/sign-in'), "{$method} {$uri}");
+        }
+    }
+});
+
+test('a viewer changes nothing, an editor gives nobody access', function (): void {
+    $changing = array_filter(allRoutes(), fn (array $route): bool => $route[0] !== 'GET' && ! in_array($route[1], ['sign-in', 'sign-out'], true));
+    foreach ($changing as [$method, $uri]) {
+        expect($this->actingAs($this->person(Role::Viewer))->call($method, address_of($uri))->status())->toBe(403, "{$method} {$uri}");
+    }
+    $this->actingAs($this->person(Role::Editor))->get('/people')->assertForbidden();
+    $this->actingAs($this->person(Role::Editor))->post('/people')->assertForbidden();
+    $this->actingAs($this->person(Role::Viewer))->get('/products')->assertOk();
+});
+
+test('every page says what a browser may load, and allows no inline code', function (): void {
+    foreach (['/sign-in', '/shop'] as $path) {
+        $policy = (string) $this->get($path)->headers->get('Content-Security-Policy');
+        expect($policy)->toContain("script-src 'self'")->toContain("default-src 'none'")->not->toContain('unsafe');
+        expect((string) $this->get($path)->getContent())->not->toMatch('/\sstyle="|<style|\son[a-z]+="|<script>/i');
+    }
+});
+
+test('signing in changes the session, wrong passwords are slowed down', function (): void {
+    $user = $this->person();
+    expect(Hash::check('a-long-password', $user->password))->toBeTrue();
+    for ($i = 0; $i < 6; $i++) {
+        $this->from('/sign-in')->post('/sign-in', ['email' => $user->email, 'password' => 'wrong'])->assertRedirect('/sign-in')->assertSessionHasErrors('email');
+    }
+    $this->post('/sign-in', ['email' => $user->email, 'password' => 'a-long-password'])->assertStatus(429);
+    $this->travel(2)->minutes();
+    $before = session()->getId();
+    $this->post('/sign-in', ['email' => $user->email, 'password' => 'a-long-password'])->assertRedirect('/');
+    expect(session()->getId())->not->toBe($before);
+    $this->assertAuthenticatedAs($user);
+});
+
+test('only the demo shows its sign-in', function (): void {
+    $this->get('/sign-in')->assertDontSee('madder-and-linseed');
+    config(['lokum.demo' => true]);
+    $this->get('/sign-in')->assertSee('madder-and-linseed');
+});
+
+test('a manager gives access and takes it away, but the last manager stays', function (): void {
+    $me = $this->person();
+    $this->actingAs($me)->post('/people', ['name' => 'New', 'email' => 'new@example.test', 'password' => 'short', 'role' => 'editor'])->assertSessionHasErrors('password');
+    $this->actingAs($me)->post('/people', ['name' => 'New', 'email' => 'new@example.test', 'password' => 'long enough now', 'role' => 'editor'])->assertSessionHas('done');
+    $new = User::query()->where('email', 'new@example.test')->first();
+    $this->actingAs($me)->put("/people/{$me->id}", ['name' => 'Me', 'role' => 'viewer'])->assertStatus(422);
+    $this->actingAs($me)->delete("/people/{$new->id}");
+    expect(User::query()->whereKey($new->id)->exists())->toBeFalse();
+});
+
+test('two people on one line-up: the second is told and keeps what was typed', function (): void {
+    $filter = Filter::query()->first();
+    $input = ['title' => 'First', 'control' => 'ticks', 'combine' => 'any', 'empty_terms' => 'hide', 'version' => $filter->version];
+    $this->actingAs($this->person())->put("/line-ups/{$filter->id}", $input)->assertSessionHas('done');
+    $this->from("/line-ups?filter={$filter->id}")->put("/line-ups/{$filter->id}", ['title' => 'Second'] + $input)->assertSessionHasErrors('refused');
+    $this->get("/line-ups?filter={$filter->id}")->assertSee('Someone else saved')->assertSee('value="Second"', false);
+    expect($filter->refresh()->title)->toBe('First');
+});
+
+test('a refused form names its field and keeps what was typed', function (): void {
+    $this->actingAs($this->person());
+    $this->from('/definitions?open=new')->post('/definitions', ['label' => 'COLOR', 'kind' => 'choice', 'level' => 'product'])->assertSessionHasErrors('label');
+    $this->get('/definitions?open=new')->assertSee('There is a definition')->assertSee('value="COLOR"', false);
+    $item = Item::query()->first();
+    Definition::query()->where('slug', 'color')->update(['kind' => 'number', 'unit' => 'ml']);
+    $this->from("/products/{$item->id}")->put("/products/{$item->id}", ['definition' => 'color', 'item' => $item->id, 'version' => $item->version, 'value' => ['five']])->assertSessionHasErrors('color');
+    $this->get("/products/{$item->id}")->assertSee('is not a number')->assertSee('value="five"', false);
+});
+
+test('unknown narrowings are told, not swallowed', function (): void {
+    $this->actingAs($this->person())->followingRedirects()->get('/products?category=nowhere')->assertSee('There is no category');
+    $this->actingAs($this->person())->get('/history?entry=99999')->assertNotFound();
+    $this->actingAs($this->person())->get('/values/weight')->assertNotFound();
+});

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Definitions\Definition;
+use App\Definitions\State;
+use App\Lineups\EditLineup;
+use App\Lineups\Filter;
+use App\Lineups\Lineup;
+use App\Publishing\CurrentDrift;
+use App\Publishing\Edition;
+use App\Publishing\Picks;
+use App\Publishing\Publish;
+use App\Refused;
+use Symfony\Component\Process\Exception\ProcessSignaledException;
+use Symfony\Component\Process\Process;
+
+const SHOP = "sku,parent_sku,name,category,brand,price,stock,Color,Size\nP,,Paint,Paint > Oil,Ninefold,,,,\nP1,P,,,,4,0,Red,10\nP2,P,,,,6,3,Blue,20\nQ,,Ink,Ink,Ostrelle,5,1,Red,10\nR,,Pad,Paper,Ostrelle,65,,,\n";
+
+const SHOP_MAP = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice"}, "Size": {"attribute": "size", "label": "Size", "kind": "number", "unit": "ml"}}}';
+
+beforeEach(function (): void {
+    $this->read(SHOP, SHOP_MAP);
+    foreach (['color', 'price', 'brand', 'size', 'stock'] as $source) {
+        app(EditLineup::class)->add(Lineup::ofTheShop(), $source);
+    }
+});
+
+test('an edition counts what it was made from, whatever happens to the catalog', function (): void {
+    $this->publish();
+    $this->read("sku,Color\nQ,Green\n", SHOP_MAP);
+    expect($this->counts()[1]['color'])->toBe(['blue' => 1, 'red' => 2])->and($this->counts(new Picks(['stock' => ['yes'], 'color' => ['red']]))[0])->toBe(1);
+    $this->publish();
+    expect($this->counts()[1]['color'])->toBe(['blue' => 1, 'green' => 1, 'red' => 1])->and(Edition::query()->count())->toBe(2);
+});
+
+test('drift tells terms, counts, filters and pages, and is gone after publishing', function (): void {
+    $drift = app(CurrentDrift::class);
+    expect($drift()->differences())->toBeGreaterThan(8);
+    $this->publish();
+    expect($drift()->differences())->toBe(0)->and($drift->known())->toBe(0);
+    $this->read("sku,Color\nR,Green\n", SHOP_MAP);
+    app(EditLineup::class)->remove(Filter::query()->where('title', 'Size')->first());
+    $found = $drift();
+    expect(array_column($found->new, 'label'))->toBe(['Green'])->and($found->filters['disappearing'])->toBe(['Size'])->and($found->pages['paint']['disappearing'])->toBe(['Size'])->and($found->differences())->toBe(3);
+});
+
+test('proposals and what is left aside stay out of drift, and what is left aside out of counts', function (): void {
+    $this->read("sku,Mood\nQ,calm\nR,wild\n");
+    $this->publish();
+    expect(array_keys($this->counts()[1]))->toContain('mood');
+    Definition::query()->where('slug', 'mood')->update(['state' => State::Aside]);
+    $this->publish();
+    expect(array_keys($this->counts()[1]))->not->toContain('mood');
+});
+
+test('a publication that is killed leaves the old edition served', function (): void {
+    $this->publish();
+    file_put_contents(Edition::directory().'/edition-killed.sqlite.part', 'half');
+    // The process stops the hard way while the new file is being written.
+    $script = 'require "'.base_path('vendor/autoload.php').'"; $app = require "'.base_path('bootstrap/app.php').'"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+        app(App\Publishing\Publish::class)(function (string $what): void { if ($what === "Writing products") { posix_kill(getmypid(), SIGKILL); } });';
+    $process = new Process([PHP_BINARY, '-r', $script], null, ['LOKUM_DATA' => $this->data()]);
+    expect(fn () => $process->run())->toThrow(ProcessSignaledException::class)->and($process->getTermSignal())->toBe(SIGKILL)->and(Edition::query()->count())->toBe(1)->and($this->counts()[0])->toBe(3);
+    expect($this->publish()->id)->toBe(2)->and($this->counts()[0])->toBe(3);
+});
+
+test('two publications at once: the second is told', function (): void {
+    $seen = null;
+    app(Publish::class)(function () use (&$seen): void {
+        if ($seen === null) {
+            try {
+                app(Publish::class)(fn () => null);
+            } catch (Refused $seen) {
+                // That is what should happen.
+            }
+        }
+    });
+    expect($seen?->getMessage())->toContain('being made right now')->and(Edition::query()->count())->toBe(1);
+});
+
+test('an empty catalog has nothing to publish, and no edition nothing to count', function (): void {
+    expect(fn () => Edition::openCurrent())->toThrow(Refused::class, 'There is no edition yet');
+});
+
+test('the shop shows the line-up, its counts and what is picked', function (): void {
+    $this->publish();
+    $page = $this->get('/shop/c/paint?color=red')->assertOk();
+    $page->assertSee('1 product')->assertSee('Color: Red')->assertDontSee('Ostrelle', false);
+    $this->get('/shop/p/P')->assertOk()->assertSee('Ninefold')->assertSee('20 ml');
+    $this->get('/shop/c/nowhere')->assertNotFound();
+    $this->get('/shop/p/nothing')->assertNotFound();
+    $this->get('/shop?color[]=red&color[]=blue')->assertRedirect('/shop?color=blue,red');
+    $this->get('/shop?color=nonsense&price=x..y&sort=zzz&page=-5')->assertOk()->assertSee('3 products');
+});
+
+// Common practice, no source: drill into a category with one color only, and the color filter has nothing to offer there.
+test('a filter with nothing to offer on a page is not shown there', function (): void {
+    $this->publish();
+    $this->get('/shop')->assertSee('name="color[]"', false);
+    $this->get('/shop/c/ink')->assertOk()->assertDontSee('name="color[]"', false);
+});
+
+test('texts of a feed are shown as texts', function (): void {
+    $this->read("sku,name,category,Color\nX,<script>alert(1)</script>,<b onclick=x,<img src=x>\n", SHOP_MAP);
+    $this->publish();
+    foreach (['/shop', '/shop/p/X', '/shop/c/b-onclick-x'] as $path) {
+        $html = (string) $this->get($path)->assertOk()->getContent();
+        expect($html)->not->toContain('<script>alert')->not->toContain('<img src=x')->not->toContain('<b onclick');
+    }
+});

@@ -1,0 +1,160 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Catalog\Item;
+use App\Catalog\SetMode;
+use App\Catalog\SetValues;
+use App\Definitions\Definition;
+use App\Definitions\DefinitionForm;
+use App\Definitions\SaveDefinition;
+use App\Definitions\State;
+use App\History\Change;
+use App\History\TakeBack;
+use App\History\WayBack;
+use App\Refused;
+use App\Vocabulary\FindValue;
+use App\Vocabulary\MergeConsequences;
+use App\Vocabulary\MergeValues;
+use App\Vocabulary\SaveValue;
+use App\Vocabulary\Value;
+use App\Vocabulary\ValueTable;
+use Illuminate\Support\Facades\DB;
+use Lokum\Vocabulary\Look;
+
+const COLORS = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice", "level": "product", "multiple": true}}}';
+
+function color(): Definition
+{
+    return Definition::query()->where('slug', 'color')->firstOrFail();
+}
+
+function merge(string $keep, string ...$others): Change
+{
+    $merge = app(MergeValues::class);
+    $ids = array_map(fn (string $label): int => FindValue::named(color(), $label)->id, $others);
+
+    return $merge(color(), $merge->plan(color(), FindValue::named(color(), $keep)->id, $ids));
+}
+
+/** Everything that a way back must restore. */
+function vocabulary(): array
+{
+    return [DB::table('spellings')->orderBy('id')->get(['id', 'text', 'value_id'])->toArray(), DB::table('attribute_values')->orderBy('id')->get(['id', 'label', 'slug', 'merged_into', 'look', 'held', 'position'])->toArray(),
+        DB::table('assignments')->orderBy('item_id')->orderBy('spelling_id')->get()->toArray(), DB::table('definitions')->orderBy('id')->get(['id', 'label', 'kind', 'unit', 'state', 'multiple'])->toArray()];
+}
+
+beforeEach(function (): void {
+    $this->read("sku,Color\nA,Green\nB,green \nC,grn\nD,Olive|Green\nE,Verde|grn\n", COLORS);
+});
+
+test('spellings with equal keys are one value from the start', function (): void {
+    $rows = app(ValueTable::class)->of(color());
+    expect(array_map(fn ($row): array => [$row->value->label, $row->products, array_column($row->spellings, 'text')], $rows))
+        ->toBe([['Green', 3, ['Green', 'green ']], ['grn', 2, ['grn']], ['Olive', 1, ['Olive']], ['Verde', 1, ['Verde']]]);
+});
+
+test('a merge moves spellings and no assignment, says before what it will do, and goes back exactly', function (): void {
+    $before = vocabulary();
+    $merge = app(MergeValues::class);
+    $plan = $merge->plan(color(), FindValue::named(color(), 'Green')->id, [FindValue::named(color(), 'grn')->id, FindValue::named(color(), 'Verde')->id]);
+    expect(MergeConsequences::of(color(), $plan)->toArray())->toMatchArray(['products' => 2, 'products_after' => 5, 'values' => ['before' => 4, 'after' => 2], 'terms' => ['before' => 4, 'after' => 2], 'redirects' => ['grn' => 'green', 'verde' => 'green']]);
+    $change = $merge(color(), $plan);
+    expect(vocabulary()[2])->toEqual($before[2])->and($change->rows()->count())->toBe(4)->and(app(ValueTable::class)->of(color())[0]->products)->toBe(5);
+    app(TakeBack::class)($change);
+    expect(vocabulary())->toEqual($before);
+});
+
+test('what was taken back can be done again by taking that back', function (): void {
+    $after = (function (): array {
+        merge('Green', 'grn');
+
+        return vocabulary();
+    })();
+    $back = app(TakeBack::class)(Change::query()->latest('id')->first());
+    app(TakeBack::class)($back);
+    expect(vocabulary())->toEqual($after)->and(WayBack::of(Change::query()->find($back->takes_back))->isOpen())->toBeTrue();
+});
+
+test('an old merge is taken back while a later one stands; one that was built upon says what stands in the way', function (): void {
+    $first = merge('Green', 'grn');
+    $second = merge('Olive', 'Verde');
+    expect(WayBack::of($first)->isOpen())->toBeTrue();
+    $third = merge('Olive', 'Green');
+    expect(WayBack::of($first)->obstacles)->toBe(["Entry {$third->id} stands in the way: Merged Green into Olive (Color). Take that back first."])->and(WayBack::of($second)->isOpen())->toBeTrue();
+    expect(fn () => app(TakeBack::class)($first))->toThrow(Refused::class, 'stands in the way');
+});
+
+test('a later delivery lands on the value that stayed, and goes back with its elder', function (): void {
+    $change = merge('Green', 'grn');
+    $figures = $this->read("sku,Color\nF,GRN.\n", COLORS);
+    expect($figures->values)->toBe(['added' => 0, 'resolved' => 1, 'held' => 0])->and(FindValue::named(color(), 'GRN.')->label)->toBe('Green');
+    app(TakeBack::class)($change);
+    expect(FindValue::named(color(), 'GRN.')->label)->toBe('grn');
+});
+
+test('a value is renamed, keeps its address, and its new name is its own spelling', function (): void {
+    $value = FindValue::named(color(), 'grn');
+    app(SaveValue::class)($value, 'Grass green', new Look(['#00aa00']), false, $value->version);
+    expect($value->refresh()->slug)->toBe('grn')->and(FindValue::known(color(), 'GRASS GREEN')?->id)->toBe($value->id);
+    expect(fn () => app(SaveValue::class)($value, 'olive', new Look, false, $value->version))->toThrow(Refused::class, 'Merge the two instead')
+        ->and(fn () => app(SaveValue::class)($value, 'Other', new Look, false, 1))->toThrow(Refused::class, 'Someone else saved');
+});
+
+test('values are set and added by hand, counted before, and taken back', function (): void {
+    $before = vocabulary();
+    $items = Item::query()->whereIn('sku', ['A', 'C', 'D'])->pluck('id')->all();
+    $set = app(SetValues::class);
+    expect($set->consequences($items, color(), ['Olive'], SetMode::Add))->toMatchArray(['items' => 3, 'get' => 2, 'have' => 1, 'replaced' => 0])
+        ->and($set->consequences($items, color(), ['Olive'], SetMode::Set))->toMatchArray(['get' => 3, 'replaced' => 3])
+        ->and($set->consequences($items, color(), ['Sage'], SetMode::Set)['new'])->toBe(['Sage']);
+    $change = $set($items, color(), ['Olive'], SetMode::Add);
+    expect(app(ValueTable::class)->of(color())[2]->products)->toBe(3);
+    $set($items, color(), ['Sage'], SetMode::Set);
+    expect(FindValue::named(color(), 'Sage')->look()->colors)->toBe(['#9cab86'])->and(fn () => app(TakeBack::class)($change))->toThrow(Refused::class);
+    app(TakeBack::class)(app(TakeBack::class)->newest());
+    app(TakeBack::class)($change);
+    expect(vocabulary())->toEqual($before);
+});
+
+test('two people on one product: the second is told', function (): void {
+    $item = Item::query()->first();
+    app(SetValues::class)([$item->id], color(), ['Olive'], SetMode::Set, [$item->id => $item->version]);
+    expect(fn () => app(SetValues::class)([$item->id], color(), ['Verde'], SetMode::Set, [$item->id => $item->version]))->toThrow(Refused::class, 'Someone else saved A');
+});
+
+test('a change of kind loses nothing and goes back', function (): void {
+    $this->read("sku,Size\nS1,10\nS2,20 cm\nS3,big\n", '{"columns": {"Size": {"kind": "choice", "level": "product"}}}', feed: 'Sizes');
+    $before = vocabulary();
+    $size = Definition::query()->where('slug', 'size')->first();
+    $form = fn (string $kind, ?string $unit = null) => DefinitionForm::from(['label' => 'Size', 'kind' => $kind, 'level' => 'product', 'unit' => $unit]);
+    $change = app(SaveDefinition::class)($size, $form('number', 'mm'), State::Accepted, $size->version);
+    expect(DB::table('spellings')->where('definition_id', $size->id)->orderBy('id')->pluck('number', 'text')->all())->toBe(['10' => 10.0, '20 cm' => 200.0, 'big' => null]);
+    app(TakeBack::class)($change);
+    expect(vocabulary())->toEqual($before);
+    expect(fn () => app(SaveDefinition::class)($size->refresh(), $form('choice'), State::Accepted, 1))->toThrow(Refused::class, 'Someone else saved');
+});
+
+test('one value becomes several where a separator is named', function (): void {
+    $this->read("sku,Use\nU1,Studio/Gift\nU2,Gift\n", '{"columns": {"Use": {"kind": "choice", "level": "product"}}}', feed: 'Uses');
+    $use = Definition::query()->where('slug', 'use')->first();
+    app(SaveDefinition::class)($use, DefinitionForm::from(['label' => 'Use', 'kind' => 'choice', 'level' => 'product', 'multiple' => true, 'separator' => '/']), State::Accepted, $use->version);
+    $products = array_column(array_map(fn ($row): array => [$row->value->label, $row->products], app(ValueTable::class)->of($use->refresh())), 1, 0);
+    expect($products)->toBe(['Gift' => 2, 'Studio' => 1, 'Studio/Gift' => 0]);
+});
+
+test('a merge over many assignments writes few rows', function (): void {
+    DB::statement("WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 30000) INSERT INTO items (sku, created_at) SELECT 'N' || i, '2026-01-01' FROM n");
+    DB::statement('INSERT INTO assignments SELECT i.id, s.definition_id, s.id, 0 FROM items i JOIN spellings s ON s.text = \'grn\' WHERE i.sku LIKE \'N%\'');
+    $rows = (int) DB::selectOne('SELECT total_changes() AS n')->n;
+    merge('Green', 'grn', 'Verde');
+    expect((int) DB::selectOne('SELECT total_changes() AS n')->n - $rows)->toBeLessThan(100)->and(app(ValueTable::class)->of(color())[0]->products)->toBe(30005);
+});
+
+test('merged values that were merged on lead to the last one', function (): void {
+    merge('grn', 'Verde');
+    merge('Green', 'grn');
+    $this->publish();
+    $edition = App\Publishing\Edition::openCurrent();
+    expect($edition->redirect($edition->attribute('color'), 'verde'))->toBe('green')->and(Value::query()->whereNull('merged_into')->count())->toBe(2);
+});

@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+use Lokum\Edition\Drift;
+use Lokum\Edition\Summary;
+use Lokum\Edition\TermLine;
+use Lokum\Lineup\Absence;
+use Lokum\Lineup\Control;
+use Lokum\Vocabulary\Kind;
+
+function line(int $id, string $label, int $products = 1, string $look = '', ?string $slug = null): TermLine
+{
+    return new TermLine($id, 'color', $label, $slug ?? strtolower($label), $look, $products);
+}
+
+function summary(array $terms, array $filters = [], array $pages = [], int $products = 1): Summary
+{
+    return new Summary($products, $products, array_column($terms, null, 'id'), $filters, $pages, (string) $products);
+}
+
+test('an edition does not drift from itself', function (): void {
+    $summary = summary([line(1, 'Red')], ['Color' => '{}'], ['paint' => ['Color']]);
+    expect(Drift::between($summary, $summary)->differences())->toBe(0);
+});
+
+test('every kind of difference is found once', function (): void {
+    $before = summary([line(1, 'Red'), line(2, 'Blue', 5), line(3, 'Gone'), line(4, 'Same')], ['Color' => '{}', 'Price' => '{}', 'Old' => '{}'], ['paint' => ['Color', 'Price']], 9);
+    $after = summary([line(1, 'Crimson', 1, '', 'red'), line(2, 'Blue', 6, '#00f'), line(5, 'New'), line(4, 'Same')], ['Price' => '{"step":2}', 'Color' => '{}', 'Fresh' => '{}'], ['paint' => ['Color', 'Fresh'], 'ink' => []], 10);
+    $drift = Drift::between($before, $after);
+    expect([array_column($drift->new, 'label'), array_column($drift->gone, 'label'), $drift->renamed[0][1]->label, $drift->redressed[0][1]->label, $drift->recounted[0][1]->products])->toBe([['New'], ['Gone'], 'Crimson', 'Blue', 6])
+        ->and($drift->filters)->toBe(['appearing' => ['Fresh'], 'disappearing' => ['Old'], 'changed' => ['Price'], 'reordered' => true])
+        ->and($drift->pages)->toBe(['paint' => ['appearing' => ['Fresh'], 'disappearing' => ['Price']]])
+        ->and($drift->products)->toBe(1)->and($drift->differences())->toBe(10);
+});
+
+test('before the first edition everything is new', function (): void {
+    expect(Drift::between(null, summary([line(1, 'Red')], ['Color' => '{}']))->differences())->toBe(3);
+});
+
+// Common practice, no source: drill into a category with one color only, and the color filter has nothing to offer there.
+test('a filter with nothing to offer says why', function (Kind $kind, array $counts, int $products, ?Absence $why): void {
+    expect(Absence::ofTerms($kind, $counts, $products))->toBe($why);
+})->with([[Kind::Choice, [], 5, Absence::NobodyCarriesIt], [Kind::Choice, [0, 0], 5, Absence::NobodyCarriesIt], [Kind::Choice, [5, 0], 5, Absence::AllTheSame], [Kind::Choice, [3], 5, Absence::AllTheSame], [Kind::Choice, [3, 1], 5, null], [Kind::Flag, [3], 5, null], [Kind::Flag, [5], 5, Absence::AllTheSame]]);
+
+test('a scale needs two ends', function (): void {
+    expect(Absence::ofScale(null))->toBe(Absence::NobodyCarriesIt)->and(Absence::ofScale([2.0, 2.0]))->toBe(Absence::AllTheSame)->and(Absence::ofScale([1.0, 2.0]))->toBeNull();
+});
+
+test('controls are proposed from what a definition holds', function (): void {
+    expect(Control::proposeFor(Kind::Choice, 10, 5))->toBe(Control::Cubes)->and(Control::proposeFor(Kind::Choice, 10, 4))->toBe(Control::Ticks)->and(Control::proposeFor(Kind::Number, 0, 0))->toBe(Control::Scale)->and(Control::proposeFor(Kind::Flag, 2, 0))->toBe(Control::Flag)->and(Control::proposeFor(Kind::Text, 0, 0))->toBeNull();
+});

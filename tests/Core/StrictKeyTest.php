@@ -1,0 +1,51 @@
+<?php
+
+declare(strict_types=1);
+
+use Lokum\Text\Label;
+use Lokum\Text\Slug;
+use Lokum\Text\StrictKey;
+
+test('the same letters have the same key', function (string ...$texts): void {
+    expect(array_unique(array_map(StrictKey::of(...), $texts)))->toHaveCount(1);
+})->with([
+    ['Burnt sienna', ' BURNT  SIENNA ', "Burnt\u{00A0}sienna", 'burnt sienna.', '“Burnt sienna”', "Burnt\tsienna", "Burnt\u{200B} sienna"],
+    ['Café', 'CAFÉ', "Cafe\u{0301}", 'Caf&eacute;', 'cafe'],
+    ['Straße', 'STRASSE', 'strasse'],
+    ['Sap-green', 'Sap–green', "Sap\u{2011}green", 'sap - green'],
+    ["Children's", 'Children’s', 'childrens'],
+    ['g/m²', 'g/m2', 'G / M²'],
+    ['Łódź', 'lodz'],
+    ['ﬁne', 'fine'],
+    ['Arches®', 'arches', 'ARCHES™'],
+    ['50 %', '50%'],
+    ['6"', '6”', '6″'],
+    ['Black & white', 'black &amp; white'],
+    ['1½', '1 1/2'],
+]);
+
+test('what carries meaning keeps keys apart', function (string $a, string $b): void {
+    expect(StrictKey::of($a))->not->toBe(StrictKey::of($b));
+})->with([
+    ['1.5', '15'], ['1,5', '15'], ['-5', '5'], ['+5', '5'], ['5%', '5'], ['1/2', '12'], ['1½', '11/2'], ['10²', '102'], ['.5', '5'], ['C', 'C++'], ['6"', "6'"],
+    ['red/blue', 'red blue'], ['red&blue', 'red blue'], ['#1', '1'], ['A-1', 'A1'], ['semi-gloss', 'semigloss'], ['❤', '☕'], ['0', ''], ['20 x 30', '20 30'],
+]);
+
+test('a key is never empty where something is to be seen, and is its own key', function (string $text): void {
+    $key = StrictKey::of($text);
+    expect($key)->not->toBe('')->and(StrictKey::of($key))->toBe($key);
+})->with(['---', '?', '☕', '0', '!!', '…', '(none)', "👩\u{200D}🎨", 'n/a', '--', '中文', 'क्षि', '"']);
+
+test('labels are what people read', function (): void {
+    expect(Label::of("  Burnt \u{00A0} sienna\t"))->toBe('Burnt sienna')->and(Label::of('Caf&eacute; &amp; Co'))->toBe('Café & Co')
+        ->and(Label::isBlank(" \u{00A0}\t"))->toBeTrue()->and(Label::isBlank("\u{200B}"))->toBeTrue()->and(Label::isBlank('0'))->toBeFalse()->and(Label::isBlank('-'))->toBeFalse();
+});
+
+test('slugs', function (string $label, string $slug): void {
+    expect(Slug::of($label))->toBe($slug);
+})->with([['Burnt sienna', 'burnt-sienna'], ['  A & B! ', 'a-b'], ['Größe Ü', 'größe-ü'], ['☕', 'x'], ['0', '0'], ['1½"', '1'], ['300 g/m²', '300-g-m']]);
+
+test('a second equal slug gets -2, a third -3', function (): void {
+    $taken = ['red', 'red-2'];
+    expect(Slug::unique('Red!', fn (string $slug): bool => in_array($slug, $taken, true)))->toBe('red-3');
+});

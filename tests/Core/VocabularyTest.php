@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+use Lokum\Color\ColorNames;
+use Lokum\Vocabulary\FlagWord;
+use Lokum\Vocabulary\KnownValue;
+use Lokum\Vocabulary\Look;
+use Lokum\Vocabulary\MergePlan;
+use Lokum\Vocabulary\Term;
+use Lokum\Vocabulary\TermOrder;
+use Lokum\Vocabulary\TermSorter;
+
+function known(int $id, string $label, int $products, array $spellings): KnownValue
+{
+    return new KnownValue($id, $label, strtolower($label), $products, $spellings);
+}
+
+test('a merge plan moves the spellings of the values that end, and its inverse brings them back', function (): void {
+    $plan = MergePlan::of(known(1, 'Green', 9, [10 => 'Green']), [known(1, 'Green', 9, [10 => 'Green']), known(2, 'grn', 3, [11 => 'grn', 12 => 'Grn ']), known(3, 'Verde', 1, [13 => 'Verde'])]);
+    expect($plan->moves())->toBe([11 => 1, 12 => 1, 13 => 1])->and($plan->inverse())->toBe([11 => 2, 12 => 2, 13 => 3])->and($plan->redirects())->toBe(['grn' => 'green', 'verde' => 'green']);
+});
+
+test('a value is not merged with itself', fn () => MergePlan::of(known(1, 'Green', 9, []), [known(1, 'Green', 9, [])]))->throws(InvalidArgumentException::class, 'nothing to merge');
+
+test('the one that stays has the most products, then the best-formed label, then is the oldest', function (): void {
+    expect(MergePlan::proposeKeep(known(1, 'GREEN', 3, []), known(2, 'green', 5, []))->id)->toBe(2)
+        ->and(MergePlan::proposeKeep(known(1, 'GREEN', 5, []), known(2, 'Green', 5, []), known(3, 'green', 5, []))->id)->toBe(2)
+        ->and(MergePlan::proposeKeep(known(4, 'Green', 5, []), known(3, 'Green', 5, []))->id)->toBe(3);
+});
+
+function ordered(TermOrder $order, array $labels, array $positions = [], array $products = []): array
+{
+    $terms = array_map(fn (int $i, string $label): Term => new Term($i + 1, $label, $positions[$i] ?? 0, $products[$i] ?? 0), array_keys($labels), $labels);
+
+    return array_map(fn (Term $term): string => $term->label, (new TermSorter('en'))->sort($terms, $order));
+}
+
+// The sizes and brush noughts are common practice, no source; sheets follow ISO 216.
+test('terms stand in order', function (TermOrder $order, array $labels): void {
+    $mixed = $labels;
+    mt_srand(3);
+    shuffle($mixed);
+    expect(ordered($order, $mixed))->toBe($labels);
+})->with([
+    [TermOrder::Alphabet, ['Apple', 'äther', 'Banana', 'éclair', 'Zebra']],
+    [TermOrder::Number, ['Series 2', 'Series 10', 'Series 11']],
+    [TermOrder::Size, ['XXS', 'XS', 'S', 'M', 'L', 'XL', 'XXL', '3XL']],
+    [TermOrder::Size, ['000', '00', '0', '1', '2', '10', '24']],
+    [TermOrder::Size, ['A6', 'A5', 'A4', 'A3', 'A0', '2A0', '4A0']],
+    [TermOrder::Size, ['S', 'L', '2', '10', 'A4', 'other']],
+]);
+
+test('by hand, those without a place go last; by products, the many come first', function (): void {
+    expect(ordered(TermOrder::Hand, ['c', 'a', 'b', 'new'], [1, 2, 3, 0]))->toBe(['c', 'a', 'b', 'new'])
+        ->and(ordered(TermOrder::Products, ['a', 'b', 'c'], [], [1, 5, 5]))->toBe(['b', 'c', 'a']);
+});
+
+test('colors are taken from names', function (string $name, array $colors): void {
+    expect(ColorNames::in($name))->toBe($colors);
+})->with([['Burnt sienna', ['#8a4527']], ['Sienna, burnt', ['#8a4527']], ['BURNT SIENNA hue', ['#8a4527']], ['Teal', ['#008080']], ['black and white', ['#000000', '#ffffff']], ['Red/Blue/Green', ['#ff0000', '#0000ff', '#008000']], ['Cotton', []], ['Ninefold crimson', ['#dc143c']], ['', []]]);
+
+test('yes and no', function (string $text, ?bool $flag): void {
+    expect(FlagWord::read($text))->toBe($flag);
+})->with([['Yes', true], [' ja ', true], ['TRUE', true], ['1', true], ['✓', true], ['n', false], ['Nein', false], ['0', false], ['maybe', null], ['', null]]);
+
+test('a look comes back from what is stored, and refuses what is no color', function (): void {
+    $look = new Look(['#ff0000', '#00ff00'], 'Label', 'Help');
+    expect(Look::fromJson($look->toJson()))->toEqual($look)->and((new Look)->toJson())->toBeNull()->and(Look::fromJson('nonsense')->isBare())->toBeTrue();
+    new Look(['red']);
+})->throws(InvalidArgumentException::class, '"red" is not a color');
