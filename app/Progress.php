@@ -13,7 +13,9 @@ final class Progress
 
     private float $told = 0.0;
 
-    public function __construct(private readonly string $work) {}
+    public function __construct(private readonly string $work)
+    {
+    }
 
     /** The work was asked for and has not begun. */
     public function begin(): void

@@ -12,7 +12,9 @@ final readonly class Catalog
 {
     public const ATTRIBUTES = ['color' => 200, 'material' => 120, 'finish' => 40, 'size' => 60, 'series' => 30, 'origin' => 80, 'occasion' => 50, 'hair' => 30, 'shape' => 20, 'grade' => 20];
 
-    public function __construct(private int $products, private int $seed = 7) {}
+    public function __construct(private int $products, private int $seed = 7)
+    {
+    }
 
     /** @return Generator<int, int> number of variants of each product: 1 to 6, most have 2 or 3 */
     public function variants(): Generator

@@ -110,7 +110,9 @@ final class Facets implements Benchmark
             $source = new class($loaded) implements TermSource
             {
                 /** @param  array<int, Carriers>  $loaded */
-                public function __construct(private array $loaded) {}
+                public function __construct(private array $loaded)
+                {
+                }
 
                 public function carriers(int $term): Carriers
                 {

@@ -11,7 +11,9 @@ use PDO;
 /** Reads rows with ten attribute columns, twice, beside prepared PDO inserts of the same rows in one transaction. */
 final readonly class FeedReading implements Benchmark
 {
-    public function __construct(private ReadFeed $read) {}
+    public function __construct(private ReadFeed $read)
+    {
+    }
 
     public function run(int $products, callable $say): array
     {

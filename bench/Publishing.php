@@ -12,7 +12,9 @@ use Lokum\Feed\ColumnMap;
 /** Publishes a catalog with about three variants each, beside one plain SQL count of every attribute's terms over the same data. */
 final readonly class Publishing implements Benchmark
 {
-    public function __construct(private ReadFeed $read, private Publish $publish) {}
+    public function __construct(private ReadFeed $read, private Publish $publish)
+    {
+    }
 
     public function run(int $products, callable $say): array
     {

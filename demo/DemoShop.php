@@ -9,12 +9,12 @@ use App\Catalog\Item;
 use App\Definitions\Definition;
 use App\Definitions\SaveDefinition;
 use App\Definitions\State;
+use App\Feeds\Feed;
 use App\Feeds\FeedFile;
 use App\Feeds\FeedName;
 use App\Feeds\ReadFeed;
-use App\Feeds\ReadingState;
-use App\Feeds\Feed;
 use App\Feeds\Reading;
+use App\Feeds\ReadingState;
 use App\Lineups\EditLineup;
 use App\Lineups\Filter;
 use App\Lineups\Lineup;
@@ -43,7 +43,9 @@ final readonly class DemoShop
 
     private const FILTERS = ['color', Filter::PRICE, 'brand', 'volume', 'lightfastness', 'pigment-series', 'finish', 'weight', 'surface', 'sheet-size', 'hair', 'shape', 'brush-size', 'occasion', Filter::STOCK];
 
-    public function __construct(private ReadFeed $read, private SaveDefinition $save, private MergeValues $merge, private EditLineup $edit, private Publish $publish) {}
+    public function __construct(private ReadFeed $read, private SaveDefinition $save, private MergeValues $merge, private EditLineup $edit, private Publish $publish)
+    {
+    }
 
     public static function isBuilt(): bool
     {

@@ -139,7 +139,7 @@ final class FeedMaker
             }
         }
         foreach (['Table easel', 'Field easel', 'Studio easel', 'Drawing table', 'Plan chest', 'Taboret', 'Palette stand', 'Canvas rack'] as $i => $name) {
-            $rows[] = [sprintf('%s-%02d', $this->later ? 'SG' : 'SF', $i + 1), '', "Brannoch ".mb_strtolower($name), 'Studio furniture', 'Brannoch', $this->price(60 + 45 * $i), 'EUR', (string) $this->number(0, 6), '', '', '', '', '', $this->pick(['Oak', 'Beech', 'Walnut', 'oak']), 'Studio', ''];
+            $rows[] = [sprintf('%s-%02d', $this->later ? 'SG' : 'SF', $i + 1), '', 'Brannoch '.mb_strtolower($name), 'Studio furniture', 'Brannoch', $this->price(60 + 45 * $i), 'EUR', (string) $this->number(0, 6), '', '', '', '', '', $this->pick(['Oak', 'Beech', 'Walnut', 'oak']), 'Studio', ''];
         }
 
         return $this->csv($rows, ',');

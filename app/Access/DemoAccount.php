@@ -7,7 +7,9 @@ namespace App\Access;
 /** The people of the demo shop, with passwords that the demo shows on its sign-in page and nowhere else. */
 final readonly class DemoAccount
 {
-    private function __construct(public string $name, public string $email, public string $password, public Role $role) {}
+    private function __construct(public string $name, public string $email, public string $password, public Role $role)
+    {
+    }
 
     /** @return list<self> */
     public static function all(): array

@@ -18,7 +18,9 @@ final readonly class Narrowing
      * @param  list<array{0: Definition, 1: Value}>  $values
      * @param  list<Definition>  $missing
      */
-    private function __construct(public ?Category $category, public array $words, public array $values, public array $missing, private ?CategoryTree $tree) {}
+    private function __construct(public ?Category $category, public array $words, public array $values, public array $missing, private ?CategoryTree $tree)
+    {
+    }
 
     /** @throws Refused for a category, definition or value that does not exist, by its name */
     public static function from(Request $request): self

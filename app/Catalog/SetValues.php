@@ -24,7 +24,9 @@ final readonly class SetValues
 {
     private const CHUNK = 500;
 
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger)
+    {
+    }
 
     /**
      * What setting would do, in figures.

@@ -6,9 +6,9 @@ namespace App\Console;
 
 use App\Refused;
 use App\Setup;
+use Illuminate\Console\Application;
 use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Contracts\Foundation\Application as App;
-use Illuminate\Console\Application;
 use Symfony\Component\Console\Exception\ExceptionInterface as WrongUsage;
 use Symfony\Component\Console\Input\ArgvInput;
 use Symfony\Component\Console\Output\ConsoleOutput;

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Definitions;
 
 use App\Catalog\Counted;
-use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\Cache;
 use App\History\Ledger;
+use Illuminate\Support\Facades\Cache;
+use Illuminate\Support\Facades\DB;
 
 /** How many products carry each definition. Worked out once for each state of the catalog. */
 final readonly class Coverage
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger)
+    {
+    }
 
     /** @return array<int, int> distinct products by definition id */
     public function products(): array

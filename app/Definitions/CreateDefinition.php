@@ -12,7 +12,9 @@ use Lokum\Text\StrictKey;
 /** A definition made by hand. */
 final readonly class CreateDefinition
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger)
+    {
+    }
 
     /** @throws Refused when one has the same name in the same letters, since each would be a filter of its own */
     public function __invoke(DefinitionForm $form): Definition

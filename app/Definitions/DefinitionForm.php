@@ -30,7 +30,8 @@ final readonly class DefinitionForm
         public Policy $policy,
         public ?string $help,
         public ?string $slug = null,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<string, mixed>  $input

@@ -12,7 +12,9 @@ use App\Refused;
 /** Accepts a definition, or changes it; its spellings are read anew where the kind or unit changes. */
 final readonly class SaveDefinition
 {
-    public function __construct(private Ledger $ledger, private ReadAgain $readAgain) {}
+    public function __construct(private Ledger $ledger, private ReadAgain $readAgain)
+    {
+    }
 
     /**
      * @param  int  $version  that the person started from

@@ -18,7 +18,9 @@ final class ApplyStaged
      * @param  list<TargetColumn>  $targets
      * @param  array<string, list<string>>  $paths  names of categories from the top down, by path key
      */
-    public function __construct(private readonly Staging $staging, private readonly Feed $feed, private readonly array $targets, private readonly array $paths, private readonly ?int $reading) {}
+    public function __construct(private readonly Staging $staging, private readonly Feed $feed, private readonly array $targets, private readonly array $paths, private readonly ?int $reading)
+    {
+    }
 
     public function __invoke(): void
     {

@@ -15,7 +15,9 @@ final readonly class JudgeRows
     private const FIELDS = ['name', 'price', 'currency', 'stock', 'description', 'image'];
 
     /** @param  list<TargetColumn>  $targets */
-    public function __construct(private Staging $staging, private array $targets) {}
+    public function __construct(private Staging $staging, private array $targets)
+    {
+    }
 
     public function refuseRepeated(): void
     {

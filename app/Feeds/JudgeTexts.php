@@ -20,7 +20,9 @@ final readonly class JudgeTexts
 {
     private const CHUNK = 500;
 
-    public function __construct(private Staging $staging) {}
+    public function __construct(private Staging $staging)
+    {
+    }
 
     /** @param  TargetColumn  $target  a column of attribute data */
     public function __invoke(TargetColumn $target, Column $column): void

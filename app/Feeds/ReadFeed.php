@@ -20,7 +20,9 @@ use Lokum\Feed\UnreadableFile;
  */
 final readonly class ReadFeed
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger)
+    {
+    }
 
     /**
      * @param  resource  $source  open for reading and seeking

@@ -22,7 +22,8 @@ final readonly class ReadingFigures
         public array $values,
         public array $refused,
         public array $unread,
-    ) {}
+    ) {
+    }
 
     /** @return array<string, mixed> */
     public function toArray(): array

@@ -25,7 +25,9 @@ final class RunReading implements ShouldQueue
 
     public int $timeout = 7000;
 
-    public function __construct(private readonly int $reading, private readonly ColumnMap $map, private readonly bool $check) {}
+    public function __construct(private readonly int $reading, private readonly ColumnMap $map, private readonly bool $check)
+    {
+    }
 
     public function handle(ReadFeed $read): void
     {

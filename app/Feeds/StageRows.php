@@ -34,7 +34,9 @@ final class StageRows
     private int $rows = 0;
 
     /** @param  list<TargetColumn>  $targets */
-    public function __construct(private readonly Staging $staging, private readonly array $targets, private readonly string $signature) {}
+    public function __construct(private readonly Staging $staging, private readonly array $targets, private readonly string $signature)
+    {
+    }
 
     /**
      * @param  Closure(int, float): void  $progress  rows so far, and the share of the file, 0 to 1

@@ -24,7 +24,8 @@ final readonly class TargetColumn
         public ?Definition $definition,
         public string $why,
         public bool $described = false,
-    ) {}
+    ) {
+    }
 
     /** Whether its cells are kept as values or numbers; the known column "brand" is an attribute like any other. */
     public function column(): ?Column

@@ -11,7 +11,9 @@ use Illuminate\Support\Facades\DB;
 /** Sets back what a change did, exactly. Taking that back in turn does it again. */
 final readonly class TakeBack
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger)
+    {
+    }
 
     /** @throws Refused when something stands in the way; the message names it */
     public function __invoke(Change $change): Change

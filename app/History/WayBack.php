@@ -17,7 +17,9 @@ final readonly class WayBack
     ];
 
     /** @param  list<string>  $obstacles  sentences; empty when nothing stands in the way */
-    private function __construct(public Change $change, public array $obstacles) {}
+    private function __construct(public Change $change, public array $obstacles)
+    {
+    }
 
     public static function of(Change $change): self
     {

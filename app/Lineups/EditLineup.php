@@ -20,7 +20,9 @@ use Lokum\Vocabulary\Look;
 /** Adds filters to a line-up, orders them, takes them out, and saves what each is like. */
 final readonly class EditLineup
 {
-    public function __construct(private Ledger $ledger, private DraftTerms $terms) {}
+    public function __construct(private Ledger $ledger, private DraftTerms $terms)
+    {
+    }
 
     /** @param  string  $source  slug of a definition, "price" or "stock" */
     public function add(Lineup $lineup, string $source): Change

@@ -7,5 +7,7 @@ namespace App\Publishing;
 /** Bytes, not text. */
 final readonly class Blob
 {
-    public function __construct(public string $bytes) {}
+    public function __construct(public string $bytes)
+    {
+    }
 }

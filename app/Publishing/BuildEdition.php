@@ -32,7 +32,9 @@ final class BuildEdition
 
     private int $terms = 0;
 
-    public function __construct(private readonly EditionWriter $writer, private readonly DraftTerms $draft) {}
+    public function __construct(private readonly EditionWriter $writer, private readonly DraftTerms $draft)
+    {
+    }
 
     /**
      * @param  Closure(string, float): void  $progress

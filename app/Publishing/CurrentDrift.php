@@ -11,7 +11,9 @@ use Lokum\Edition\Drift;
 /** How far the catalog has moved since the edition that shoppers see. Worked out once for each state of the catalog. */
 final readonly class CurrentDrift
 {
-    public function __construct(private DraftSummary $draft, private Ledger $ledger) {}
+    public function __construct(private DraftSummary $draft, private Ledger $ledger)
+    {
+    }
 
     public function __invoke(): Drift
     {

@@ -16,7 +16,9 @@ use Lokum\Vocabulary\Kind;
 /** What the catalog would publish now, in so far as editions are compared by it. */
 final readonly class DraftSummary
 {
-    public function __construct(private DraftTerms $terms) {}
+    public function __construct(private DraftTerms $terms)
+    {
+    }
 
     public function __invoke(): Summary
     {

@@ -13,7 +13,9 @@ use Lokum\Vocabulary\TermSorter;
 /** The terms an attribute would publish now: its values that are neither merged away nor held, and that a product carries. */
 final readonly class DraftTerms
 {
-    public function __construct(private TermSorter $sorter) {}
+    public function __construct(private TermSorter $sorter)
+    {
+    }
 
     /**
      * @param  array<int, int>|null  $products  distinct products by value id, where they were counted already

@@ -9,7 +9,9 @@ use Lokum\Vocabulary\Kind;
 /** An attribute as an edition carries it. */
 final readonly class EditionAttribute
 {
-    private function __construct(public int $id, public string $slug, public string $label, public Kind $kind, public ?string $help) {}
+    private function __construct(public int $id, public string $slug, public string $label, public Kind $kind, public ?string $help)
+    {
+    }
 
     /** @param  array<string, mixed>  $row */
     public static function fromRow(array $row): self

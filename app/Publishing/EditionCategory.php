@@ -8,7 +8,9 @@ namespace App\Publishing;
 final readonly class EditionCategory
 {
     /** @param  int  $products  its own and those below */
-    private function __construct(public int $id, public ?int $parent, public string $name, public string $slug, public string $path, public int $depth, public int $products) {}
+    private function __construct(public int $id, public ?int $parent, public string $name, public string $slug, public string $path, public int $depth, public int $products)
+    {
+    }
 
     /** @param  array<string, mixed>  $row */
     public static function fromRow(array $row): self

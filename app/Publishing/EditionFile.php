@@ -153,6 +153,7 @@ final class EditionFile implements TermSource
 
             return $list;
         };
+
         return $flat(0);
     }
 

@@ -25,7 +25,8 @@ final readonly class EditionProduct
         public array $colors,
         public array $properties,
         public array $variants,
-    ) {}
+    ) {
+    }
 
     /** @param  array<string, mixed>  $row */
     public static function fromRow(array $row): self

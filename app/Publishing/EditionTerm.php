@@ -10,7 +10,9 @@ use Lokum\Vocabulary\Look;
 final readonly class EditionTerm
 {
     /** @param  int  $products  that carry it, in the whole shop */
-    private function __construct(public int $id, public string $slug, public string $label, public Look $look, public int $products) {}
+    private function __construct(public int $id, public string $slug, public string $label, public Look $look, public int $products)
+    {
+    }
 
     /** @param  array<string, mixed>  $row */
     public static function fromRow(array $row): self

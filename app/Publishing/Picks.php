@@ -14,5 +14,7 @@ final readonly class Picks
      * @param  array<string, Combine>  $combine  how the picks of an attribute work together; any, where nothing is said
      * @param  array<string, array{0: float|null, 1: float|null}>  $ranges  from and to, by field
      */
-    public function __construct(public array $terms = [], public array $combine = [], public array $ranges = []) {}
+    public function __construct(public array $terms = [], public array $combine = [], public array $ranges = [])
+    {
+    }
 }

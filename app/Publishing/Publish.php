@@ -19,7 +19,9 @@ final readonly class Publish
 {
     private const KEPT = 5;
 
-    public function __construct(private DraftSummary $summary, private DraftTerms $terms, private Ledger $ledger) {}
+    public function __construct(private DraftSummary $summary, private DraftTerms $terms, private Ledger $ledger)
+    {
+    }
 
     /**
      * @param  Closure(string, float): void  $progress  what is being done, and the share of it from 0 to 1

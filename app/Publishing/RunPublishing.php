@@ -24,7 +24,9 @@ final class RunPublishing implements ShouldQueue
 
     public int $timeout = 7000;
 
-    public function __construct(private readonly ?int $user) {}
+    public function __construct(private readonly ?int $user)
+    {
+    }
 
     public static function progress(): Progress
     {

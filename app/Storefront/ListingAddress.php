@@ -23,7 +23,9 @@ final readonly class ListingAddress
      * @param  array<string, array{0: float|null, 1: float|null}>  $ranges  by filter key
      * @param  bool  $moved  whether a term in the address has become another
      */
-    private function __construct(private ?string $category, public array $terms, public array $ranges, public string $sort, public int $page, public bool $moved = false) {}
+    private function __construct(private ?string $category, public array $terms, public array $ranges, public string $sort, public int $page, public bool $moved = false)
+    {
+    }
 
     public static function read(Request $request, EditionFile $edition, ?EditionCategory $category): self
     {

@@ -28,7 +28,8 @@ final readonly class ShownFilter
         public ?Steps $steps = null,
         public ?float $from = null,
         public ?float $to = null,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  array<string, mixed>  $settings

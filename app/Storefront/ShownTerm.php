@@ -10,7 +10,9 @@ use Lokum\Vocabulary\Look;
 final readonly class ShownTerm
 {
     /** @param  string  $url  where ticking it (or taking the tick off) leads */
-    public function __construct(public string $slug, public string $label, public Look $look, public int $count, public bool $picked, public string $url) {}
+    public function __construct(public string $slug, public string $label, public Look $look, public int $count, public bool $picked, public string $url)
+    {
+    }
 
     public function isAvailable(): bool
     {

@@ -17,7 +17,9 @@ use Lokum\Vocabulary\Kind;
 /** A value made by hand, with the spelling that is its own: the one equal to its label. */
 final readonly class CreateValue
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger)
+    {
+    }
 
     /** @throws Refused when there is one with the same letters already */
     public function __invoke(Definition $definition, string $label): int

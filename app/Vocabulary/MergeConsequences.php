@@ -18,7 +18,9 @@ final readonly class MergeConsequences
      * @param  int  $afterwards  products of the value that stays
      * @param  list<string>  $filters  titles of the filters that show it
      */
-    private function __construct(public MergePlan $plan, public int $changing, public int $afterwards, public int $values, public int $terms, public int $termsAfter, public array $filters) {}
+    private function __construct(public MergePlan $plan, public int $changing, public int $afterwards, public int $values, public int $terms, public int $termsAfter, public array $filters)
+    {
+    }
 
     public static function of(Definition $definition, MergePlan $plan): self
     {

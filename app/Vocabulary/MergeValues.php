@@ -17,7 +17,9 @@ use Lokum\Vocabulary\MergePlan;
 /** Makes several values one: their spellings move to the one that stays. No product's data is written. */
 final readonly class MergeValues
 {
-    public function __construct(private Ledger $ledger, private ValueTable $table) {}
+    public function __construct(private Ledger $ledger, private ValueTable $table)
+    {
+    }
 
     /**
      * @param  list<int>  $ids

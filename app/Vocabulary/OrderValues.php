@@ -13,7 +13,9 @@ use Lokum\Vocabulary\TermOrder;
 /** Chooses the order of an attribute's values; by hand, also the place of each. */
 final readonly class OrderValues
 {
-    public function __construct(private Ledger $ledger, private ValueTable $table) {}
+    public function __construct(private Ledger $ledger, private ValueTable $table)
+    {
+    }
 
     /** @param  list<int>  $ids  value ids in the order wanted by hand; others follow as they stood */
     public function __invoke(Definition $definition, TermOrder $order, array $ids = []): ?Change

@@ -14,7 +14,9 @@ use Lokum\Vocabulary\Look;
 /** Renames a value and dresses it. Its address stays, so that links to it go on working. */
 final readonly class SaveValue
 {
-    public function __construct(private Ledger $ledger) {}
+    public function __construct(private Ledger $ledger)
+    {
+    }
 
     /**
      * @param  int  $version  that the person started from

@@ -14,7 +14,9 @@ use Lokum\Vocabulary\Kind;
 /** What a text is read as by a kind of definition: a number (a date as days since 1970), yes or no, or a reason why not. */
 final readonly class SpellingReading
 {
-    private function __construct(public ?float $number = null, public ?bool $flag = null, public ?string $problem = null) {}
+    private function __construct(public ?float $number = null, public ?bool $flag = null, public ?string $problem = null)
+    {
+    }
 
     public static function of(Kind $kind, ?string $unit, string $text): self
     {

@@ -8,5 +8,7 @@ namespace App\Vocabulary;
 final readonly class ValueRow
 {
     /** @param  list<array{id: int, text: string, products: int}>  $spellings  most products first */
-    public function __construct(public Value $value, public int $products, public array $spellings) {}
+    public function __construct(public Value $value, public int $products, public array $spellings)
+    {
+    }
 }

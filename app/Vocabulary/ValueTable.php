@@ -15,7 +15,9 @@ use Lokum\Vocabulary\TermSorter;
 /** All values of one attribute with their spellings and products, in the attribute's order. */
 final readonly class ValueTable
 {
-    public function __construct(private TermSorter $sorter) {}
+    public function __construct(private TermSorter $sorter)
+    {
+    }
 
     /** @return list<ValueRow> */
     public function of(Definition $definition): array

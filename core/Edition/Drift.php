@@ -30,7 +30,8 @@ final readonly class Drift
         public int $products,
         public int $variants,
         public bool $content,
-    ) {}
+    ) {
+    }
 
     /**
      * @param  Summary|null  $served  null before the first edition: then everything is new

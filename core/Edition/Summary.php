@@ -23,5 +23,6 @@ final readonly class Summary
         public array $filters,
         public array $pages,
         public string $content,
-    ) {}
+    ) {
+    }
 }

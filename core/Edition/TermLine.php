@@ -20,5 +20,6 @@ final readonly class TermLine
         public string $slug,
         public string $look,
         public int $products,
-    ) {}
+    ) {
+    }
 }

@@ -9,7 +9,9 @@ use GMP;
 /** Products, one bit each. */
 final readonly class ProductSet implements Carriers
 {
-    public function __construct(public GMP $bits) {}
+    public function __construct(public GMP $bits)
+    {
+    }
 
     public function and(Carriers $other): static
     {

@@ -20,7 +20,9 @@ final readonly class SlicedNumbers
      * @param  T  $present  who has a number
      * @param  list<T>  $slices  who has binary digit i set in its rank, lowest digit first
      */
-    public function __construct(private array $numbers, private Carriers $present, private array $slices) {}
+    public function __construct(private array $numbers, private Carriers $present, private array $slices)
+    {
+    }
 
     /**
      * Who has a number in the range, ends included.

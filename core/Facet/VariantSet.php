@@ -10,7 +10,9 @@ use GMP;
 final readonly class VariantSet implements Carriers
 {
     /** @param  list<GMP>  $lanes */
-    public function __construct(public array $lanes) {}
+    public function __construct(public array $lanes)
+    {
+    }
 
     public function and(Carriers $other): static
     {

@@ -13,7 +13,9 @@ final readonly class CategoryPath
     private const DEEPEST = 12;
 
     /** @param  list<string>  $names  from the top down, none empty */
-    private function __construct(public array $names) {}
+    private function __construct(public array $names)
+    {
+    }
 
     /**
      * @return self|null null for a blank cell

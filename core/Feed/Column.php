@@ -25,7 +25,8 @@ final readonly class Column
         public Level $level = Level::Variant,
         public ?string $unit = null,
         public array $empty = [],
-    ) {}
+    ) {
+    }
 
     /**
      * The spellings in a cell. A cell of one keeps its stray spaces; between several the spaces belong to the separator.

@@ -43,7 +43,9 @@ final class ColumnGuess
     /** @var array<int|string, int> cells by text */
     private array $texts = [];
 
-    public function __construct(private readonly string $heading) {}
+    public function __construct(private readonly string $heading)
+    {
+    }
 
     public function add(string $cell, bool $variant): void
     {

@@ -21,7 +21,9 @@ final readonly class ColumnMap
      * @param  array<string, Column|string|null>  $columns  by heading
      * @param  list<string>  $empty  cells that count as missing in every column
      */
-    public function __construct(public array $columns = [], public array $empty = []) {}
+    public function __construct(public array $columns = [], public array $empty = [])
+    {
+    }
 
     /** @throws BadMap */
     public static function fromJson(string $json): self

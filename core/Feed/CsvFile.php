@@ -12,7 +12,9 @@ final readonly class CsvFile
     private const SAMPLE_LINES = 40;
 
     /** @param  resource  $file  seekable, UTF-8 */
-    private function __construct(private mixed $file, public Dialect $dialect) {}
+    private function __construct(private mixed $file, public Dialect $dialect)
+    {
+    }
 
     /**
      * @param  resource  $source  open for reading and seeking

@@ -24,7 +24,8 @@ final readonly class Dialect
         public string $delimiter,
         public int $headingLine,
         public array $headings,
-    ) {}
+    ) {
+    }
 
     public function delimiterName(): string
     {

@@ -22,5 +22,6 @@ final readonly class ReadRow
         public array $fields,
         public array $cells,
         public ?array $refusal = null,
-    ) {}
+    ) {
+    }
 }

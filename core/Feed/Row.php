@@ -12,5 +12,7 @@ final readonly class Row
      * @param  list<string>  $cells  UTF-8, as they stand
      * @param  string|null  $problem  why the record cannot be taken as it is; its cells are then not to be trusted
      */
-    public function __construct(public int $line, public array $cells, public ?string $problem = null) {}
+    public function __construct(public int $line, public array $cells, public ?string $problem = null)
+    {
+    }
 }

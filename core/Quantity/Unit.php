@@ -9,7 +9,9 @@ use Brick\Math\BigRational;
 /** A unit of measure with its exact factor to the base of its dimension. */
 final readonly class Unit
 {
-    private function __construct(public string $symbol, public string $dimension, public BigRational $factor) {}
+    private function __construct(public string $symbol, public string $dimension, public BigRational $factor)
+    {
+    }
 
     /** @throws UnreadableQuantity when nobody has told Lokum about it */
     public static function of(string $text): self

@@ -14,5 +14,6 @@ final readonly class KnownValue
         public string $slug,
         public int $products,
         public array $spellings,
-    ) {}
+    ) {
+    }
 }

@@ -15,7 +15,9 @@ final readonly class MergePlan
     /**
      * @param  list<KnownValue>  $moved
      */
-    private function __construct(public KnownValue $keep, public array $moved) {}
+    private function __construct(public KnownValue $keep, public array $moved)
+    {
+    }
 
     /**
      * @param  list<KnownValue>  $moved  the values that end; the one that stays may be among them and is then left out

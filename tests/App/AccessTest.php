@@ -6,6 +6,8 @@ use App\Access\Role;
 use App\Access\User;
 use App\Catalog\Item;
 use App\Definitions\Definition;
+use App\Feeds\Reading;
+use App\Feeds\ReadingState;
 use App\Lineups\EditLineup;
 use App\Lineups\Filter;
 use App\Lineups\Lineup;
@@ -37,6 +39,7 @@ function address_of(string $uri): string
 beforeEach(function (): void {
     $this->read("sku,brand,Color\nA,Ninefold,Red\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice"}}}');
     app(EditLineup::class)->add(Lineup::ofTheShop(), 'color');
+    Reading::query()->create(['feed_id' => 1, 'file_name' => 'a.csv', 'path' => '/nowhere', 'bytes' => 1, 'state' => ReadingState::Received]);
 });
 
 test('every route wants a sign-in but the storefront and the sign-in itself', function (): void {

@@ -95,9 +95,9 @@ test('the nine steps, with the mouse', function (): void {
     $me->see('Nothing published yet', '.status')->press('Nothing published yet')->see('Publish edition 1', '#panel')->press('Publish edition 1', '#panel')->see('Edition 1 is live', '.status')->see('no drift', '.status');
     $me->press('Storefront', 'nav')->see('All products')->see('5 products')->see('<img src=x onerror=alert(2)> brush');
     $me->press('Paint', 'nav')->see('3 products')->click('input[value="burnt-sienna"]')->see('Color: Burnt Sienna')->see('2 products');
-    expect($me->address())->toBe('/shop/c/paint?colour=burnt-sienna');
+    $me->at('/shop/c/paint?colour=burnt-sienna');
     $me->click('input[name="stock"][value="yes"]')->see('1 product')->notSee('Tarnbeck studio', '.goods');
-    expect($me->address())->toBe('/shop/c/paint?colour=burnt-sienna&stock=yes');
+    $me->at('/shop/c/paint?colour=burnt-sienna&stock=yes');
     $me->reload()->see('In stock: In stock')->see('1 product');
     $me->back()->see('2 products')->forward()->see('In stock: In stock')->press('Color: Burnt Sienna')->see('3 products')->press('Clear all')->see('3 products');
     $me->choose('#sort', 'price-down')->see('3 products');
@@ -111,7 +111,7 @@ test('the nine steps, with the mouse', function (): void {
     expect($me->script('return document.querySelector("tbody .cube rect").getAttribute("fill")'))->toBe('#0f4c94');
     $me->see('differences', '.status')->press('differences', '.status')->see('Phthalo blue · 1 product')->press('Publish edition 2', '#panel')->see('Edition 2 is live', '.status');
     $me->open('/shop/c/gouache')->see('2 products')->open('/shop?colour=sienna-burnt')->see('Color: Burnt Sienna');
-    expect($me->address())->toBe('/shop?colour=burnt-sienna');
+    $me->at('/shop?colour=burnt-sienna');
 
     // 9. History.
     $me->press('Back to the line-up')->press('History', 'nav')->see('Published edition 2')->see('Maren Quill')->see('Merged Sienna burnt into Burnt Sienna');

@@ -10,7 +10,6 @@ use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
-use Facebook\WebDriver\WebDriverKeys;
 use Facebook\WebDriver\WebDriverSelect;
 use RuntimeException;
 use Tests\Support\Chrome;
@@ -68,6 +67,14 @@ final class Person
     public function address(): string
     {
         return urldecode(substr($this->browser->getCurrentURL(), strlen($this->site->address)));
+    }
+
+    /** Waits until the browser is at an address. */
+    public function at(string $address): self
+    {
+        $this->until(fn (): bool => $this->address() === $address, fn (): string => "It is at {$this->address()}, not at {$address}.");
+
+        return $this;
     }
 
     public function see(string $text, string $in = 'body'): self
@@ -181,6 +188,27 @@ final class Person
     public function script(string $script, mixed ...$arguments): mixed
     {
         return $this->browser->executeScript($script, $arguments);
+    }
+
+    /* Where scripts are off the driver can still read, click and type, but not run anything in the page. */
+
+    public function plainText(string $selector): string
+    {
+        return $this->find($selector)->getText();
+    }
+
+    public function plainClick(string $selector): self
+    {
+        $this->find($selector)->click();
+
+        return $this;
+    }
+
+    public function plainType(string $selector, string $text): self
+    {
+        $this->find($selector)->sendKeys($text);
+
+        return $this;
     }
 
     /** Waits until a condition of the page holds. */

@@ -44,7 +44,7 @@ final class Chrome
             self::$driver->disableOutput();
             self::$driver->start();
             register_shutdown_function(fn () => self::$driver?->stop(1));
-            for ($i = 0; @fsockopen('127.0.0.1', $port, $code, $message, 0.2) === false; $i++) {
+            for ($i = 0; ! Site::answers("http://127.0.0.1:{$port}/status"); $i++) {
                 usleep(100_000);
                 if ($i > 100) {
                     throw new RuntimeException('chromedriver does not answer.');

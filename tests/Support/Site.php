@@ -12,7 +12,9 @@ final class Site
 {
     private Process $process;
 
-    private function __construct(public readonly string $data, public readonly string $address) {}
+    private function __construct(public readonly string $data, public readonly string $address)
+    {
+    }
 
     /** @param  bool  $built  whether the demo shop stands in it already */
     public static function start(bool $built): self
@@ -52,7 +54,7 @@ final class Site
         return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
     }
 
-    private static function answers(string $address): bool
+    public static function answers(string $address): bool
     {
         $request = curl_init($address);
         curl_setopt_array($request, [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 5]);

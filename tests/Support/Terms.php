@@ -16,7 +16,9 @@ final readonly class Terms implements TermSource
      * @param  array<int, list<array{0: int, 1: int}>>  $onVariants  lane and product by term
      * @param  array<int, list<int>>  $onProducts  products by term
      */
-    public function __construct(private Layout $layout, private array $onVariants, private array $onProducts = []) {}
+    public function __construct(private Layout $layout, private array $onVariants, private array $onProducts = [])
+    {
+    }
 
     public function carriers(int $term): Carriers
     {

@@ -20,7 +20,7 @@
         @hasSection('find')<div class="find">@yield('find')</div>@endif
     </header>
     <div class="status" role="status" aria-label="Edition">@include('publishing.status-bar')</div>
-    <main class="work" id="work" tabindex="-1">
+    <main class="work" id="work" tabindex="0">
         @error('refused')<p class="note harm pad" role="alert">{{ $message }}</p>@enderror
         @yield('work')
     </main>

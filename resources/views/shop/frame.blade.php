@@ -1,7 +1,7 @@
 @extends('layouts.page')
 @section('body')
 <body class="shop">
-<div class="stage"><span>A simulated storefront, so that a line-up can be tried before a real shop has it.</span>@auth<a href="{{ route('line-ups') }}">Back to the line-up</a>@endauth</div>
+<aside class="stage" aria-label="About this shop"><span>A simulated storefront, so that a line-up can be tried before a real shop has it.</span>@auth<a href="{{ route('line-ups') }}">Back to the line-up</a>@endauth</aside>
 <header><a class="no-underline" href="{{ route('shop') }}"><span class="text-[24px] font-[650] [font-family:var(--display)]">Quillmoor</span> <span class="soft">Art Supply</span></a></header>
 @yield('shop')
 </body>
