@@ -41,6 +41,7 @@ final class Server
         while ($running) {
             usleep(300_000);
             foreach ($processes as $i => $process) {
+                // @phpstan-ignore booleanAnd.rightAlwaysTrue (a signal may have come meanwhile)
                 if (! $process->isRunning() && $running) {
                     $processes[$i] = self::start($commands[$i], $environment);
                 }

@@ -5,21 +5,20 @@ declare(strict_types=1);
 namespace App\Definitions;
 
 use App\Catalog\Counted;
-use App\History\Ledger;
-use Illuminate\Support\Facades\Cache;
+use App\History\Remembered;
 use Illuminate\Support\Facades\DB;
 
 /** How many products carry each definition. Worked out once for each state of the catalog. */
 final readonly class Coverage
 {
-    public function __construct(private Ledger $ledger)
+    public function __construct(private Remembered $remembered)
     {
     }
 
     /** @return array<int, int> distinct products by definition id */
     public function products(): array
     {
-        return Cache::remember('coverage:'.$this->ledger->revision(), 86400, function (): array {
+        return $this->remembered->of('coverage', function (): array {
             $counts = [];
             foreach (Definition::query()->get(['id', 'level']) as $definition) {
                 $counts[$definition->id] = (int) DB::table('assignments as a')->join('spellings as s', 's.id', '=', 'a.spelling_id')->join('items as i', 'i.id', '=', 'a.item_id')
@@ -33,6 +32,6 @@ final readonly class Coverage
     /** All products of the catalog. */
     public function total(): int
     {
-        return Cache::remember('products:'.$this->ledger->revision(), 86400, fn (): int => DB::table('items')->whereNull('parent_id')->count());
+        return $this->remembered->of('products', fn (): int => DB::table('items')->whereNull('parent_id')->count());
     }
 }

@@ -49,7 +49,7 @@ final readonly class WayBack
             $verb = match (true) {
                 (bool) $count->came => 'go again',
                 (bool) $count->went => 'come back',
-                default => 'as they were before',
+                default => $count->n === 1 ? 'as it was before' : 'as they were before',
             };
             $lines[ucfirst($noun).' '.$verb] = number_format($count->n);
         }

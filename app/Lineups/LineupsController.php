@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Catalog\CategoryTree;
 use App\Definitions\Coverage;
 use App\Definitions\Definition;
 use App\Publishing\DraftPages;
@@ -16,11 +15,11 @@ use Lokum\Vocabulary\Kind;
 
 final class LineupsController
 {
-    public function show(Request $request, Coverage $coverage, DraftTerms $terms): View
+    public function show(Request $request, Coverage $coverage, DraftPages $draft, DraftTerms $terms): View
     {
         $lineup = Lineup::ofTheShop();
         $filters = $lineup->filters()->with('definition')->get()->toBase();
-        $pages = (new DraftPages(CategoryTree::load()))->of($filters);
+        $pages = $draft->of($filters);
         $taken = $filters->pluck('definition_id')->filter()->all();
         $open = $filters->firstWhere('id', $request->integer('filter'));
 

@@ -4,36 +4,33 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\History\Ledger;
-use Illuminate\Support\Facades\Cache;
+use App\History\Remembered;
 use Lokum\Edition\Drift;
 
-/** How far the catalog has moved since the edition that shoppers see. Worked out once for each state of the catalog. */
+/** How far the catalog has moved since the edition that shoppers see. */
 final readonly class CurrentDrift
 {
-    public function __construct(private DraftSummary $draft, private Ledger $ledger)
+    public function __construct(private DraftSummary $draft, private Remembered $remembered)
     {
     }
 
     public function __invoke(): Drift
     {
         $edition = Edition::current();
-        $drift = Drift::between($edition?->open()->summary(), ($this->draft)());
-        Cache::put($this->key(), $drift->differences(), 86400);
 
-        return $drift;
+        return $this->remembered->of($this->name($edition), fn (): Drift => Drift::between($edition?->open()->summary(), ($this->draft)()));
     }
 
     /** The number of differences, where it is known already; null where it would have to be worked out. */
     public function known(): ?int
     {
-        $known = Cache::get($this->key());
+        $known = $this->remembered->known($this->name(Edition::current()));
 
-        return is_int($known) ? $known : null;
+        return $known instanceof Drift ? $known->differences() : null;
     }
 
-    private function key(): string
+    private function name(?Edition $edition): string
     {
-        return 'drift:'.(Edition::current()->id ?? 0).':'.$this->ledger->revision();
+        return 'drift:'.($edition->id ?? 0);
     }
 }

@@ -6,10 +6,12 @@ namespace App\Publishing;
 
 use App\Catalog\CategoryTree;
 use App\Catalog\Counted;
+use App\History\Remembered;
 use App\Lineups\Filter;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\Absence;
+use Lokum\Lineup\Control;
 
 /** Which filters would show on which category's page now, and why the others would not. */
 final class DraftPages
@@ -17,13 +19,10 @@ final class DraftPages
     /** @var array<int, int> products by category id, those below included; 0 is the whole shop */
     private array $products = [];
 
-    public function __construct(private readonly CategoryTree $tree)
+    private CategoryTree $tree;
+
+    public function __construct(private readonly Remembered $remembered)
     {
-        foreach (DB::table('items')->whereNull('parent_id')->groupBy('category_id')->selectRaw('category_id, COUNT(*) AS n')->get() as $row) {
-            foreach ($this->upwards($row->category_id) as $category) {
-                $this->products[$category] = ($this->products[$category] ?? 0) + $row->n;
-            }
-        }
     }
 
     /**
@@ -32,9 +31,25 @@ final class DraftPages
      */
     public function of(Collection $filters): array
     {
+        return $this->remembered->of('pages:'.$filters->pluck('id')->join(','), fn (): array => $this->work($filters));
+    }
+
+    /**
+     * @param  Collection<int, Filter>  $filters
+     * @return array<int, array<string, Absence|null>>
+     */
+    private function work(Collection $filters): array
+    {
+        $this->tree = CategoryTree::load();
+        $this->products = [];
+        foreach (DB::table('items')->whereNull('parent_id')->groupBy('category_id')->selectRaw('category_id, COUNT(*) AS n')->get() as $row) {
+            foreach ($this->upwards($row->category_id) as $category) {
+                $this->products[$category] = ($this->products[$category] ?? 0) + $row->n;
+            }
+        }
         $pages = [];
         foreach ($filters as $filter) {
-            $absences = $filter->control === \Lokum\Lineup\Control::Scale ? $this->ofNumbers($filter) : $this->ofTerms($filter);
+            $absences = $filter->control === Control::Scale ? $this->ofNumbers($filter) : $this->ofTerms($filter);
             foreach (array_keys($this->products) as $category) {
                 $pages[$category][$filter->title] = array_key_exists($category, $absences) ? $absences[$category] : Absence::NobodyCarriesIt;
             }

@@ -8,6 +8,7 @@ use App\Catalog\CategoryTree;
 use App\Definitions\Definition;
 use App\Lineups\Filter;
 use App\Lineups\Lineup;
+use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
@@ -16,7 +17,7 @@ use Lokum\Vocabulary\Kind;
 /** What the catalog would publish now, in so far as editions are compared by it. */
 final readonly class DraftSummary
 {
-    public function __construct(private DraftTerms $terms)
+    public function __construct(private DraftTerms $terms, private DraftPages $draft)
     {
     }
 
@@ -37,18 +38,17 @@ final readonly class DraftSummary
     }
 
     /**
-     * @param  \Illuminate\Support\Collection<int, Filter>  $filters
+     * @param  Collection<int, Filter>  $filters
      * @return array<string, list<string>>
      */
-    private function pages(\Illuminate\Support\Collection $filters): array
+    private function pages(Collection $filters): array
     {
-        $tree = CategoryTree::load();
         $pages = [];
         $slugs = [];
-        foreach ($tree->flat() as [$category]) {
+        foreach (CategoryTree::load()->flat() as [$category]) {
             $slugs[$category->id] = $category->slug;
         }
-        foreach ((new DraftPages($tree))->of($filters) as $category => $absences) {
+        foreach ($this->draft->of($filters) as $category => $absences) {
             if (isset($slugs[$category])) {
                 $pages[$slugs[$category]] = array_map(strval(...), array_keys(array_filter($absences, is_null(...))));
             }

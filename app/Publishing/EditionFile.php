@@ -129,8 +129,10 @@ final class EditionFile implements TermSource
         $packed = (string) $row['numbers'];
         $numbers = $packed === '' ? [] : array_values((array) unpack('e*', $packed));
 
-        return ['label' => (string) $row['label'], 'unit' => $row['unit'] === null ? null : (string) $row['unit'], 'level' => $level,
-            'numbers' => new SlicedNumbers($numbers, $decode((string) $row['present']), $slices)];
+        /** @var SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet> $sliced all bits are of the same level */
+        $sliced = new SlicedNumbers($numbers, $decode((string) $row['present']), $slices);
+
+        return ['label' => (string) $row['label'], 'unit' => $row['unit'] === null ? null : (string) $row['unit'], 'level' => $level, 'numbers' => $sliced];
     }
 
     /** @return list<EditionCategory> a parent before its children */

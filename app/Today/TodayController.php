@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Today;
 
-use App\Catalog\CategoryTree;
 use App\Catalog\Item;
 use App\Definitions\Coverage;
 use App\Definitions\Definition;
@@ -22,7 +21,7 @@ use Illuminate\View\View;
 
 final class TodayController
 {
-    public function __invoke(Coverage $coverage, CurrentDrift $drift): View
+    public function __invoke(Coverage $coverage, CurrentDrift $drift, DraftPages $pages): View
     {
         $lineup = Lineup::ofTheShop();
         $filters = $lineup->filters()->with('definition')->get()->toBase();
@@ -39,7 +38,7 @@ final class TodayController
             'running' => Reading::query()->whereIn('state', [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked])->with('feed')->latest('id')->get(),
             'unread' => $this->unread(),
             'filters' => $filters->count(),
-            'silent' => $filters->isEmpty() || $products === 0 ? [] : array_filter((new DraftPages(CategoryTree::load()))->of($filters)[0] ?? []),
+            'silent' => $filters->isEmpty() || $products === 0 ? [] : array_filter($pages->of($filters)[0] ?? []),
             'latest' => Change::query()->with('user')->latest('id')->limit(6)->get(),
         ]);
     }

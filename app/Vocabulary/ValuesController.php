@@ -20,7 +20,7 @@ use Lokum\Vocabulary\TermOrder;
 
 final class ValuesController
 {
-    private const PER_PAGE = 200;
+    private const PER_PAGE = 120;
 
     public function index(): View
     {
