@@ -8,7 +8,7 @@ use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
 
 /**
- * Numbers as people write them (C4): 1.5  1,5  1 500  1,500.25  1.500,25  1½  1 1/2  -3  +3.
+ * Numbers as people write them (C4): 1.5  1,5  1 500  1,500.25  1.500,25  1½  1 1/2  1-1/2  -3  +3.
  *
  * A single comma or point followed by anything but exactly three digits is a decimal mark. "1,500" and "1.500" could be
  * either; a comma there groups thousands and a point is decimal, as in English.
@@ -18,7 +18,7 @@ final class NumberText
     private const FRACTIONS = ['½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅕' => '1/5',
         '⅖' => '2/5', '⅗' => '3/5', '⅘' => '4/5', '⅙' => '1/6', '⅚' => '5/6', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8'];
 
-    private const PATTERN = '/^([+-]?)(?:(\d+)\s+(\d+)\/(\d+)|(\d+)\/(\d+)|(\d{1,3}(?:[ \']\d{3})+(?:[.,]\d+)?|\d[\d.,]*|[.,]\d+))/u';
+    private const PATTERN = '/^([+-]?)(?:(\d+)[ -](\d+)\/(\d+)(?![\d.,])|(\d+)\/(\d+)|(\d{1,3}(?:[ \']\d{3})+(?:[.,]\d+)?|\d[\d.,]*|[.,]\d+))/u';
 
     /**
      * Reads the number at the start of a text and says what is behind it.
@@ -30,7 +30,7 @@ final class NumberText
     public static function leading(string $text): array
     {
         $plain = (string) preg_replace('/[\s\p{Z}]+/u', ' ', trim($text));
-        $plain = str_replace(["\u{2212}", "\u{2044}", "\u{2019}"], ['-', '/', "'"], $plain);
+        $plain = str_replace(["\u{2212}", "\u{2044}"], ['-', '/'], (string) preg_replace('/(?<=\d)\x{2019}(?=\d{3})/u', "'", $plain));
         foreach (self::FRACTIONS as $sign => $fraction) {
             $plain = trim(str_replace($sign, ' '.$fraction, $plain));
         }

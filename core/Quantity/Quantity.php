@@ -7,9 +7,15 @@ namespace Lokum\Quantity;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 
-/** Reads measures into a field's unit. Exact rational arithmetic inside; only the result is rounded to a double. */
-final class Quantity
+/** One measure: an exact number with its unit, or none. Only what leaves Lokum is rounded, to the nearest double. */
+final readonly class Quantity
 {
+    private const LARGEST = 1e15;
+
+    public function __construct(public BigRational $number, public ?Unit $unit)
+    {
+    }
+
     /**
      * The number in a field's unit. A text without a unit is taken to be in the field's own.
      *
@@ -20,34 +26,59 @@ final class Quantity
      */
     public static function in(?string $field, string $text): float
     {
-        [$number, $rest] = NumberText::leading($text);
-        if ($rest !== '' && $rest !== $field) {
-            $unit = Unit::of($rest);
-            if ($field === null) {
-                throw UnreadableQuantity::needsUnit($unit->symbol);
-            }
-            $wanted = Unit::of($field);
-            if ($unit->dimension !== $wanted->dimension) {
-                throw UnreadableQuantity::otherDimension($unit->symbol, $wanted->symbol);
-            }
-            $number = $number->multipliedBy($unit->factor)->dividedBy($wanted->factor);
+        if ($field !== null && Unit::find($field) === null) {
+            [$number, $rest] = NumberText::leading($text);
+
+            return (new self($rest === '' || $rest === $field ? $number : throw UnreadableQuantity::unknownUnit($rest), null))->float();
         }
-        $float = self::float($number);
-        if (abs($float) > 1e15) {
-            throw UnreadableQuantity::tooLarge($text);
+        $measure = MeasureText::read($text);
+        if (! $measure instanceof self) {
+            throw UnreadableQuantity::several($text, $measure);
         }
 
-        return $float;
+        return ($measure->unit === null ? $measure : $measure->to($field === null ? throw UnreadableQuantity::needsUnit($measure->unit->symbol) : Unit::of($field)))->float();
     }
 
-    /** The nearest double to the exact number. */
-    private static function float(BigRational $number): float
+    /** @throws UnreadableQuantity for a unit of another dimension, or none to start from */
+    public function to(Unit $unit): self
     {
-        $simple = $number->simplified();
-        if ($simple->getDenominator()->isEqualTo(1)) {
-            return $simple->getNumerator()->toFloat();
+        if ($this->unit === null) {
+            throw UnreadableQuantity::hasNoUnit($unit->symbol);
+        }
+        if (! $this->unit->converts($unit)) {
+            throw UnreadableQuantity::otherDimension($this->unit->symbol, $unit->symbol);
         }
 
-        return $simple->toScale(25, RoundingMode::HALF_EVEN)->toFloat();
+        return $this->unit->symbol === $unit->symbol ? new self($this->number, $unit) : new self($this->unit->convert($this->number, $unit), $unit);
+    }
+
+    /**
+     * The nearest double to the exact number.
+     *
+     * @throws UnreadableQuantity beyond 1e15, where whole numbers begin to blur
+     */
+    public function float(): float
+    {
+        $simple = $this->number->simplified();
+        $float = $simple->getDenominator()->isEqualTo(1) ? $simple->getNumerator()->toFloat()
+            : $simple->toScale(20 + strlen((string) $simple->getDenominator()), RoundingMode::HALF_EVEN)->toFloat();
+
+        return abs($float) > self::LARGEST ? throw UnreadableQuantity::tooLarge((string) $float) : $float;
+    }
+
+    /**
+     * The same measure, within a relative tolerance.
+     *
+     * @param  float  $tolerance  of the larger of both, 0.001 is one in a thousand
+     */
+    public function equals(self $other, float $tolerance = 1e-9): bool
+    {
+        if (($this->unit === null) !== ($other->unit === null) || ($this->unit !== null && $other->unit !== null && ! $this->unit->converts($other->unit))) {
+            return false;
+        }
+        $mine = $this->float();
+        $theirs = $this->unit === null ? $other->float() : $other->to($this->unit)->float();
+
+        return abs($mine - $theirs) <= $tolerance * max(abs($mine), abs($theirs));
     }
 }

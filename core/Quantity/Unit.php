@@ -6,10 +6,15 @@ namespace Lokum\Quantity;
 
 use Brick\Math\BigRational;
 
-/** A unit of measure with its exact factor to the base of its dimension. */
+/** A unit of measure with its exact factor (and, for temperatures, offset) to the bases of its dimension. */
 final readonly class Unit
 {
-    private function __construct(public string $symbol, public string $dimension, public BigRational $factor)
+    /**
+     * @param  array<string, int>  $powers  of the bases, none of them 0
+     * @param  BigRational  $factor  base = (number + offset) × factor
+     * @param  string  $ucum  its code in the Unified Code for Units of Measure
+     */
+    public function __construct(public string $symbol, public array $powers, public BigRational $factor, public string $ucum, public ?BigRational $offset = null)
     {
     }
 
@@ -19,42 +24,31 @@ final readonly class Unit
         return self::find($text) ?? throw UnreadableQuantity::unknownUnit($text);
     }
 
+    /** A unit by its symbol, a name, its UCUM code or its code in UN/ECE Recommendation 20; composed ones such as g/cm³ too. */
     public static function find(string $text): ?self
     {
-        /** @var array<string, self>|null $known */
-        static $known = null;
-        $known ??= self::load();
         $text = trim((string) preg_replace('/[\s\p{Z}]+/u', ' ', $text));
 
-        return $known[$text] ?? $known[mb_strtolower($text)] ?? $known[rtrim(mb_strtolower($text), '.')] ?? null;
+        return UnitTable::get()->named($text) ?? ComposedUnit::find($text);
     }
 
     /** @return list<string> the symbols, for lists to choose from */
     public static function symbols(): array
     {
-        return array_keys(self::table());
+        return [...UnitTable::get()->symbols(), 'g/m²', 'm²', 'cm²', 'cm³', 'm³'];
     }
 
-    /** @return array<string, array{0: string, 1: string, 2: list<string>}> */
-    private static function table(): array
+    public function converts(self $other): bool
     {
-        /** @var array<string, array{0: string, 1: string, 2: list<string>}> $table */
-        $table = require __DIR__.'/units.php';
-
-        return $table;
+        return $this->powers === $other->powers;
     }
 
-    /** @return array<string, self> by every way to write it */
-    private static function load(): array
+    /** From this unit's number to the other's, exactly. */
+    public function convert(BigRational $number, self $to): BigRational
     {
-        $known = [];
-        foreach (self::table() as $symbol => [$dimension, $factor, $others]) {
-            $unit = new self($symbol, $dimension, BigRational::of($factor));
-            foreach ([$symbol, mb_strtolower($symbol), ...$others] as $name) {
-                $known[$name] ??= $unit;
-            }
-        }
+        $base = ($this->offset === null ? $number : $number->plus($this->offset))->multipliedBy($this->factor);
+        $there = $base->dividedBy($to->factor);
 
-        return $known;
+        return $to->offset === null ? $there : $there->minus($to->offset);
     }
 }

@@ -33,4 +33,24 @@ final class UnreadableQuantity extends RuntimeException
     {
         return new self("it has the unit \"{$unit}\", and this field has none");
     }
+
+    public static function hasNoUnit(string $wanted): self
+    {
+        return new self("it has no unit that could be turned into {$wanted}");
+    }
+
+    public static function several(string $text, QuantityRange|Dimensions $measure): self
+    {
+        return new self(sprintf($measure instanceof QuantityRange ? '"%s" is a range, and this field takes one number' : '"%s" is several lengths, and this field takes one number', mb_strimwidth($text, 0, 60, '…')));
+    }
+
+    public static function manyNumbers(string $text): self
+    {
+        return new self(sprintf('"%s" has several numbers, and only lengths go together', mb_strimwidth($text, 0, 60, '…')));
+    }
+
+    public static function backwards(string $text): self
+    {
+        return new self(sprintf('"%s" is a range that runs backwards', mb_strimwidth($text, 0, 60, '…')));
+    }
 }

@@ -2,7 +2,10 @@
 
 declare(strict_types=1);
 
+use Lokum\Quantity\Dimensions;
+use Lokum\Quantity\MeasureText;
 use Lokum\Quantity\Quantity;
+use Lokum\Quantity\QuantityRange;
 use Lokum\Quantity\UnreadableQuantity;
 
 test('numbers are read as people write them', function (string $text, float $number): void {
@@ -16,4 +19,20 @@ test('units are converted exactly', function (string $text, string $unit, float 
 
 test('what cannot be read is refused with its reason', function (?string $unit, string $text, string $reason): void {
     expect(fn () => Quantity::in($unit, $text))->toThrow(UnreadableQuantity::class, $reason);
-})->with([['ml', 'half pan', 'not a number'], ['g/m²', '140 lb', 'cannot be turned into g/m²'], [null, '5 ml', 'has none'], ['ml', '5 parsecs', '"parsecs" is not known'], [null, '000', 'not a number'], [null, '', 'not a number'], [null, '1/0', 'not a number'], [null, str_repeat('9', 30), 'too large']]);
+})->with([['ml', 'half pan', 'not a number'], ['g/m²', '140 lb', 'cannot be turned into g/m²'], [null, '5 ml', 'has none'], ['ml', '5 parsecs', '"parsecs" is not known'], [null, '000', 'not a number'], [null, '', 'not a number'], [null, '1/0', 'not a number'], [null, str_repeat('9', 30), 'too large'],
+    ['cm', '10–12 cm', 'is a range'], ['cm', '20 x 30 cm', 'several lengths'], ['ml', '2 x 50 ml', 'several numbers'], ['mm', '12-10 mm', 'backwards'], ['h', '4H', '"H" is not known'], ['cm', 'approx. 5 cm', 'not a number'], [null, '1e400', 'not known']]);
+
+test('ranges, lengths that belong together, and small units behind large ones', function (string $text, string $says): void {
+    $measure = MeasureText::read($text);
+    $say = fn (Quantity $quantity): string => trim($quantity->float().' '.$quantity->unit?->symbol);
+    expect(match (true) {
+        $measure instanceof Quantity => $say($measure),
+        $measure instanceof QuantityRange => $say($measure->from).' to '.$say($measure->to),
+        $measure instanceof Dimensions => implode(' by ', array_map($say, $measure->sides)),
+    })->toBe($says);
+})->with([["5'6\"", '5.5 ft'], ['1-1/2 in', '1.5 in'], ['10..12 mm', '10 mm to 12 mm'], ['10mm - 2cm', '1 cm to 2 cm'], ['-5 to 10 °C', '-5 °C to 10 °C'], ['20cm×30cm', '20 cm by 30 cm'], ['1 x 2 x 3 ft', '1 ft by 2 ft by 3 ft'],
+    ['din a4', '210 mm by 297 mm'], ['5 m2', '5 m²'], ['3 sq ft', '3 ft²'], ['50MM', '50 mm'], ['12 MLT', '12 ml'], ['7 [in_i]', '7 in'], ['10-12', '10 to 12']]);
+
+test('the same measure is the same however it is written', function (string $one, string $other, bool $same): void {
+    expect(MeasureText::read($one)->equals(MeasureText::read($other)))->toBe($same);
+})->with([['300 gsm', '300 g/m2', true], ['12 in', '30.48 cm', true], ['12 in', '30.5 cm', false], ['0.5 l', '500 ml', true], ['5', '5 cm', false], ['5 g', '5 cm', false]]);
