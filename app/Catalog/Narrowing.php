@@ -68,7 +68,8 @@ final readonly class Narrowing
             $query->whereRaw('items.id IN (SELECT '.Counted::PRODUCT.' FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.value_id = ? AND '.Counted::on($definition->level).')', [$value->id]);
         }
         foreach ($this->missing as $definition) {
-            $query->whereRaw('NOT EXISTS (SELECT 1 FROM assignments a WHERE a.definition_id = ? AND (a.item_id = items.id OR a.item_id IN (SELECT v.id FROM items v WHERE v.parent_id = items.id)))', [$definition->id]);
+            $query->whereRaw('NOT EXISTS (SELECT 1 FROM assignments a WHERE a.item_id = items.id AND a.definition_id = ?)', [$definition->id])
+                ->whereRaw('NOT EXISTS (SELECT 1 FROM items v JOIN assignments a ON a.item_id = v.id AND a.definition_id = ? WHERE v.parent_id = items.id)', [$definition->id]);
         }
 
         return $query;

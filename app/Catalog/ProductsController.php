@@ -10,6 +10,7 @@ use App\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
 
 final class ProductsController
@@ -26,7 +27,7 @@ final class ProductsController
         $sort = in_array($request->input('sort'), ['sku', 'id'], true) ? (string) $request->input('sort') : 'title';
         $query = $narrowing->query();
         $total = $coverage->total();
-        $found = $narrowing->isOpen() ? $total : (clone $query)->limit(self::COUNT_TO + 1)->get(['items.id'])->count();
+        $found = $narrowing->isOpen() ? $total : DB::query()->fromSub((clone $query)->select('items.id')->limit(self::COUNT_TO + 1), 'found')->count();
         $products = $query->with('category')->orderBy($sort, $request->input('down') ? 'desc' : 'asc')->when($sort !== 'id', fn ($query) => $query->orderBy('id'))->cursorPaginate(self::PER_PAGE)->withQueryString();
         $variants = Item::query()->whereIn('parent_id', $products->pluck('id'))->orderBy('id')->get()->groupBy('parent_id');
         $definitions = Definition::query()->accepted()->orderBy('label')->get();

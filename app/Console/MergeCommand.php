@@ -9,6 +9,7 @@ use App\Refused;
 use App\Vocabulary\FindValue;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
+use App\Vocabulary\ProductCounts;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 
 final class MergeCommand extends Command
@@ -20,14 +21,14 @@ final class MergeCommand extends Command
 
     protected $description = 'Makes several values of an attribute one';
 
-    public function handle(MergeValues $merge): int
+    public function handle(MergeValues $merge, ProductCounts $counts): int
     {
         $slug = (string) $this->argument('attribute');
         $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
         $keep = $this->option('keep') ?? throw new InvalidOptionException('Say which value stays: --keep=LABEL.');
         $ids = array_map(fn (string $label): int => FindValue::named($definition, $label)->id, (array) $this->argument('values'));
         $plan = $merge->plan($definition, FindValue::named($definition, (string) $keep)->id, $ids);
-        $consequences = MergeConsequences::of($definition, $plan)->toArray();
+        $consequences = MergeConsequences::of($definition, $plan, $counts)->toArray();
         $change = $this->option('check') ? null : $merge($definition, $plan);
 
         return $this->answer($consequences + ['change' => $change?->id], [

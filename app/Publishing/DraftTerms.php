@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Catalog\Counted;
 use App\Definitions\Definition;
+use App\Vocabulary\ProductCounts;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Term;
 use Lokum\Vocabulary\TermSorter;
@@ -13,7 +13,7 @@ use Lokum\Vocabulary\TermSorter;
 /** The terms an attribute would publish now: its values that are neither merged away nor held, and that a product carries. */
 final readonly class DraftTerms
 {
-    public function __construct(private TermSorter $sorter)
+    public function __construct(private TermSorter $sorter, private ProductCounts $counts)
     {
     }
 
@@ -23,7 +23,7 @@ final readonly class DraftTerms
      */
     public function of(Definition $definition, ?array $products = null): array
     {
-        $products ??= self::products($definition);
+        $products ??= $this->counts->byValue($definition);
         $rows = [];
         $terms = [];
         foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into')->where('held', false)->get(['id', 'label', 'slug', 'look', 'position']) as $value) {
@@ -34,13 +34,5 @@ final readonly class DraftTerms
         }
 
         return array_map(fn (Term $term): array => $rows[$term->id], $this->sorter->sort($terms, $definition->term_order));
-    }
-
-    /** @return array<int, int> distinct products by value id */
-    public static function products(Definition $definition): array
-    {
-        return DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
-            ->where('s.definition_id', $definition->id)->whereNotNull('s.value_id')->whereRaw(Counted::on($definition->level))
-            ->groupBy('s.value_id')->selectRaw('s.value_id, COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->pluck('n', 'value_id')->all();
     }
 }

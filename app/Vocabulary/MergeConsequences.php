@@ -6,7 +6,6 @@ namespace App\Vocabulary;
 
 use App\Definitions\Definition;
 use App\Lineups\Filter;
-use App\Publishing\DraftTerms;
 use Lokum\Vocabulary\KnownValue;
 use Lokum\Vocabulary\MergePlan;
 
@@ -22,10 +21,10 @@ final readonly class MergeConsequences
     {
     }
 
-    public static function of(Definition $definition, MergePlan $plan): self
+    public static function of(Definition $definition, MergePlan $plan, ProductCounts $counts): self
     {
         $moved = array_map(fn (KnownValue $value): int => $value->id, $plan->moved);
-        $carried = array_filter(DraftTerms::products($definition));
+        $carried = array_filter($counts->byValue($definition));
         $terms = count($carried);
         $ends = count(array_intersect_key($carried, array_flip($moved)));
         $arises = $ends > 0 && ! isset($carried[$plan->keep->id]) ? 1 : 0;

@@ -6,7 +6,6 @@ namespace App\Vocabulary;
 
 use App\Catalog\Counted;
 use App\Definitions\Definition;
-use App\Publishing\DraftTerms;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\KnownValue;
 use Lokum\Vocabulary\Term;
@@ -15,14 +14,14 @@ use Lokum\Vocabulary\TermSorter;
 /** All values of one attribute with their spellings and products, in the attribute's order. */
 final readonly class ValueTable
 {
-    public function __construct(private TermSorter $sorter)
+    public function __construct(private TermSorter $sorter, private ProductCounts $counts)
     {
     }
 
     /** @return list<ValueRow> */
     public function of(Definition $definition): array
     {
-        $products = DraftTerms::products($definition);
+        $products = $this->counts->byValue($definition);
         $spellings = $this->spellings($definition);
         /** @var array<int, Value> $values */
         $values = $definition->values()->get()->keyBy('id')->all();
@@ -37,7 +36,7 @@ final readonly class ValueTable
      */
     public function known(Definition $definition, array $ids): array
     {
-        $products = DraftTerms::products($definition);
+        $products = $this->counts->byValue($definition);
         $known = [];
         foreach (Value::query()->whereKey($ids)->whereNull('merged_into')->where('definition_id', $definition->id)->with('spellings')->get() as $value) {
             $known[$value->id] = new KnownValue($value->id, $value->label, $value->slug, $products[$value->id] ?? 0, $value->spellings->pluck('text', 'id')->all());
@@ -59,12 +58,13 @@ final readonly class ValueTable
     /** @return array<int, list<array{id: int, text: string, products: int}>> by value, most products first */
     private function spellings(Definition $definition): array
     {
-        $rows = DB::select('SELECT s.id, s.text, s.value_id, COUNT(DISTINCT '.Counted::PRODUCT.') AS products FROM spellings s
-            LEFT JOIN (assignments a JOIN items i ON i.id = a.item_id AND '.Counted::on($definition->level).') ON a.spelling_id = s.id
-            WHERE s.definition_id = ? AND s.value_id IS NOT NULL GROUP BY s.id ORDER BY products DESC, s.id', [$definition->id]);
+        $products = $this->counts->bySpelling($definition);
         $byValue = [];
-        foreach ($rows as $row) {
-            $byValue[$row->value_id][] = ['id' => $row->id, 'text' => $row->text, 'products' => (int) $row->products];
+        foreach (DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('value_id')->orderBy('id')->get(['id', 'text', 'value_id']) as $row) {
+            $byValue[$row->value_id][] = ['id' => $row->id, 'text' => $row->text, 'products' => $products[$row->id] ?? 0];
+        }
+        foreach ($byValue as &$spellings) {
+            usort($spellings, fn (array $a, array $b): int => $b['products'] <=> $a['products']);
         }
 
         return $byValue;

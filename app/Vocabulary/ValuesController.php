@@ -93,7 +93,7 @@ final class ValuesController
         $keep = $request->integer('keep');
         $stays = in_array($keep, $picked, true) ? $keep : MergePlan::proposeKeep(...$known)->id;
 
-        return MergeConsequences::of($definition, $merge->plan($definition, $stays, array_map(fn (KnownValue $value): int => $value->id, $known)));
+        return MergeConsequences::of($definition, $merge->plan($definition, $stays, array_map(fn (KnownValue $value): int => $value->id, $known)), app(ProductCounts::class));
     }
 
     /**

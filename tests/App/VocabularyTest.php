@@ -16,6 +16,7 @@ use App\Refused;
 use App\Vocabulary\FindValue;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
+use App\Vocabulary\ProductCounts;
 use App\Vocabulary\SaveValue;
 use App\Vocabulary\Value;
 use App\Vocabulary\ValueTable;
@@ -58,7 +59,7 @@ test('a merge moves spellings and no assignment, says before what it will do, an
     $before = vocabulary();
     $merge = app(MergeValues::class);
     $plan = $merge->plan(color(), FindValue::named(color(), 'Green')->id, [FindValue::named(color(), 'grn')->id, FindValue::named(color(), 'Verde')->id]);
-    expect(MergeConsequences::of(color(), $plan)->toArray())->toMatchArray(['products' => 2, 'products_after' => 5, 'values' => ['before' => 4, 'after' => 2], 'terms' => ['before' => 4, 'after' => 2], 'redirects' => ['grn' => 'green', 'verde' => 'green']]);
+    expect(MergeConsequences::of(color(), $plan, app(ProductCounts::class))->toArray())->toMatchArray(['products' => 2, 'products_after' => 5, 'values' => ['before' => 4, 'after' => 2], 'terms' => ['before' => 4, 'after' => 2], 'redirects' => ['grn' => 'green', 'verde' => 'green']]);
     $change = $merge(color(), $plan);
     expect(vocabulary()[2])->toEqual($before[2])->and($change->rows()->count())->toBe(4)->and(app(ValueTable::class)->of(color())[0]->products)->toBe(5);
     app(TakeBack::class)($change);
