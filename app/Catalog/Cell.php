@@ -6,7 +6,7 @@ namespace App\Catalog;
 
 use Lokum\Vocabulary\Look;
 
-/** One value of one product or variant. */
+/** One value of one product or variant. Its origin: 0 a feed, -1 by hand, else the fill rule. */
 final readonly class Cell
 {
     public Look $look;
@@ -18,9 +18,20 @@ final readonly class Cell
         ?string $look,
         public ?float $number,
         public ?string $problem,
-        public bool $byHand,
+        public int $spelling,
+        public int $origin,
     ) {
         $this->look = Look::fromJson($look);
+    }
+
+    public function isByHand(): bool
+    {
+        return $this->origin === -1;
+    }
+
+    public function isByRule(): bool
+    {
+        return $this->origin > 0;
     }
 
     public function shown(?string $unit = null): string

@@ -6,6 +6,7 @@ namespace App\Catalog;
 
 use App\Definitions\Coverage;
 use App\Definitions\Definition;
+use App\Feeds\Feed;
 use App\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -15,20 +16,22 @@ use Illuminate\View\View;
 
 final class ProductsController
 {
+    private const SIZES = [20, 40, 100, 200];
+
     private const PER_PAGE = 40;
 
     private const COLUMNS = 4;
 
     private const COUNT_TO = 10000;
 
-    public function index(Request $request, Coverage $coverage, SetValues $setValues): View
+    public function index(Request $request, Coverage $coverage, ChangeCells $change): View
     {
         $narrowing = Narrowing::from($request);
         $sort = in_array($request->input('sort'), ['sku', 'id'], true) ? (string) $request->input('sort') : 'title';
         $query = $narrowing->query();
         $total = $coverage->total();
         $found = $narrowing->isOpen() ? $total : DB::query()->fromSub((clone $query)->select('items.id')->limit(self::COUNT_TO + 1), 'found')->count();
-        $products = $query->with('category')->orderBy($sort, $request->input('down') ? 'desc' : 'asc')->when($sort !== 'id', fn ($query) => $query->orderBy('id'))->cursorPaginate(self::PER_PAGE)->withQueryString();
+        $products = $query->with('category')->orderBy($sort, $request->input('down') ? 'desc' : 'asc')->when($sort !== 'id', fn ($query) => $query->orderBy('id'))->cursorPaginate(in_array($request->integer('size'), self::SIZES, true) ? $request->integer('size') : self::PER_PAGE)->withQueryString();
         $variants = Item::query()->whereIn('parent_id', $products->pluck('id'))->orderBy('id')->get()->groupBy('parent_id');
         $definitions = Definition::query()->accepted()->orderBy('label')->get();
         $picked = array_values(array_map(intval(...), (array) $request->input('pick', [])));
@@ -38,7 +41,8 @@ final class ProductsController
             'variants' => $variants, 'cells' => CellTable::of([...$products->pluck('id')->all(), ...$variants->flatten(1)->pluck('id')->all()]),
             'columns' => $this->columns($request, $definitions, $coverage->products()), 'covered' => $coverage->products(), 'definitions' => $definitions,
             'categories' => CategoryTree::load()->flat(), 'brands' => Definition::query()->where('slug', Definition::BRAND)->first()?->values()->orderBy('label')->get() ?? collect(),
-            'picked' => $picked, 'giving' => $this->giving($request, $picked, $setValues),
+            'feeds' => Feed::query()->orderBy('name')->pluck('name'),
+            'sizes' => self::SIZES, 'picked' => $picked, 'bulk' => BulkForm::from($request, $picked, $narrowing, $found, $change),
         ]);
     }
 
@@ -52,34 +56,25 @@ final class ProductsController
     }
 
     /** One cell of one product or variant. */
-    public function update(Request $request, Item $item, SetValues $set): RedirectResponse
+    public function update(Request $request, Item $item, ChangeCells $change): RedirectResponse
     {
         $definition = Definition::query()->where('slug', $request->string('definition')->toString())->firstOrFail();
-        $change = $set([$item->id], $definition, $this->texts($request, $definition), SetMode::Set, [$item->id => $request->integer('version')]);
+        $done = $change(Chosen::items([$item->id]), CellChange::set($definition, CellChange::parts($definition, $request->input('value'))), [$item->id => $request->integer('version')]);
 
-        return redirect()->route('products.show', $item->parent_id ?? $item->id)->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()->route('products.show', $item->parent_id ?? $item->id)->with('done', $done->summary ?? 'Nothing was different.')->with('undo', $done?->id);
     }
 
-    public function give(Request $request, SetValues $set): RedirectResponse
+    /** Many cells of one definition: of the ticked products, or of all that the narrowing finds. */
+    public function give(Request $request, ChangeCells $change): RedirectResponse
     {
-        $items = array_values(array_map(intval(...), (array) $request->input('pick', [])));
-        if ($items === []) {
-            throw new Refused('Select at least one product first.');
+        $form = BulkForm::from($request, array_values(array_map(intval(...), (array) $request->input('pick', []))), Narrowing::from($request), 0, null);
+        if ($form === null) {
+            throw new Refused('Select at least one product, or all that match, first.');
         }
-        $definition = Definition::query()->where('slug', $request->string('give')->toString())->first() ?? throw new Refused('Choose what to give.', 'give');
-        $change = $set($items, $definition, $this->texts($request, $definition), SetMode::tryFrom($request->string('mode')->toString()) ?? SetMode::Set);
+        $done = $change($form->chosen, CellChange::from($form->definition ?? throw new Refused('Choose what to change.', 'give'), $request->all()));
 
         return redirect($request->string('back')->startsWith('/products') ? $request->string('back')->toString() : route('products'))
-            ->with('done', $change->summary ?? 'All of them had it already.')->with('undo', $change?->id);
-    }
-
-    /** @return list<string> what was typed, several parted by the definition's separator */
-    private function texts(Request $request, Definition $definition): array
-    {
-        $texts = array_map(strval(...), (array) $request->input('value', []));
-        $texts = $definition->multiple ? array_merge(...array_map(fn (string $text): array => explode($definition->separator, $text), $texts)) : $texts;
-
-        return array_values(array_unique(array_filter(array_map(trim(...), $texts), fn (string $text): bool => $text !== '')));
+            ->with('done', $done->summary ?? 'All of them had it already.')->with('undo', $done?->id);
     }
 
     /**
@@ -90,30 +85,11 @@ final class ProductsController
     private function columns(Request $request, Collection $definitions, array $covered): Collection
     {
         $wanted = (array) $request->input('columns', []);
-        $missing = (array) $request->input('missing', []);
+        $missing = array_map(fn (mixed $line): string => is_string($line) && str_starts_with($line, 'missing:') ? substr($line, 8) : '', (array) $request->input('where', []));
         if ($wanted !== []) {
             return $definitions->whereIn('slug', $wanted)->values();
         }
 
         return $definitions->where('slug', '!=', Definition::BRAND)->sortByDesc(fn (Definition $definition): int => (in_array($definition->slug, $missing, true) ? PHP_INT_MAX : 0) ?: ($covered[$definition->id] ?? 0))->take(self::COLUMNS)->values();
-    }
-
-    /**
-     * @param  list<int>  $picked
-     * @return array{definition: Definition, mode: SetMode, texts: list<string>, figures: array<string, mixed>|null, problem: string|null}|null
-     */
-    private function giving(Request $request, array $picked, SetValues $setValues): ?array
-    {
-        $definition = Definition::query()->where('slug', $request->string('give')->toString())->first();
-        if ($definition === null || $picked === []) {
-            return null;
-        }
-        $texts = $this->texts($request, $definition);
-        $mode = SetMode::tryFrom($request->string('mode')->toString()) ?? SetMode::Set;
-        try {
-            return ['definition' => $definition, 'mode' => $mode, 'texts' => $texts, 'figures' => $setValues->consequences($picked, $definition, $texts, $mode), 'problem' => null];
-        } catch (Refused $why) {
-            return ['definition' => $definition, 'mode' => $mode, 'texts' => $texts, 'figures' => null, 'problem' => $why->getMessage()];
-        }
     }
 }

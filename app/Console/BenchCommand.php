@@ -7,6 +7,7 @@ namespace App\Console;
 use App\Refused;
 use App\Setup;
 use Bench\Benchmark;
+use Bench\BulkChange;
 use Bench\Facets;
 use Bench\FeedReading;
 use Bench\Publishing;
@@ -14,9 +15,9 @@ use Illuminate\Support\Facades\DB;
 
 final class BenchCommand extends Command
 {
-    private const BENCHMARKS = ['facets' => Facets::class, 'feed' => FeedReading::class, 'publish' => Publishing::class];
+    private const BENCHMARKS = ['facets' => Facets::class, 'feed' => FeedReading::class, 'publish' => Publishing::class, 'bulk' => BulkChange::class];
 
-    protected $signature = 'bench {what=facets : facets, feed or publish} {--products=100000 : size of the catalog} {--json : answer with one JSON document}';
+    protected $signature = 'bench {what=facets : facets, feed, publish or bulk} {--products=100000 : size of the catalog} {--json : answer with one JSON document}';
 
     protected $description = 'Measures speed and memory beside a baseline in the same run';
 

@@ -42,6 +42,7 @@ final class ReadAgain
     public function split(Journal $journal, Definition $definition): void
     {
         $column = $definition->asColumn();
+        $journal->cells()->clear();
         $joined = DB::table('spellings')->where('definition_id', $definition->id)->where('text', 'like', '%'.addcslashes($definition->separator, '%_\\').'%')->get();
         foreach ($joined as $spelling) {
             $parts = array_values(array_unique($column->spellings($spelling->text)));
@@ -49,12 +50,14 @@ final class ReadAgain
                 continue;
             }
             $ids = array_map(fn (string $part): int => $this->spelling($journal, $definition, $part), $parts);
-            foreach (DB::table('assignments')->where('spelling_id', $spelling->id)->where('definition_id', $definition->id)->get() as $cell) {
-                $journal->unassign([(array) $cell]);
-                $held = DB::table('assignments')->where('item_id', $cell->item_id)->where('definition_id', $definition->id)->pluck('spelling_id')->all();
-                $journal->assign(array_map(fn (int $id): array => ['spelling_id' => $id] + (array) $cell, array_values(array_diff($ids, $held))));
+            DB::insert('INSERT OR IGNORE INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE spelling_id = ?', [$spelling->id]);
+            foreach ($ids as $id) {
+                DB::insert('INSERT OR IGNORE INTO temp.coming SELECT item_id, definition_id, ?, origin FROM assignments a WHERE spelling_id = ?
+                    AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = a.item_id AND h.spelling_id = ?)', [$id, $spelling->id, $id]);
             }
         }
+        $journal->take();
+        $journal->put();
     }
 
     /**

@@ -117,11 +117,13 @@ final class ApplyStaged
     /** What somebody set by hand stays: the feed's cell for it is passed over. */
     private function assignments(): void
     {
-        $this->staging->run('DELETE FROM assignments WHERE by_hand = 0 AND (item_id, definition_id) IN (
+        $this->staging->run('DELETE FROM assignments WHERE origin = 0 AND (item_id, definition_id) IN (
             SELECT s.item_id, k.definition_id FROM temp.staged_rows s JOIN temp.staged_columns k WHERE s.changed = 1)');
-        $insert = 'INSERT OR IGNORE INTO assignments (item_id, definition_id, spelling_id, by_hand) SELECT s.item_id, k.definition_id, t.spelling_id, 0
+        $insert = 'INSERT INTO assignments (item_id, definition_id, spelling_id, origin) SELECT s.item_id, k.definition_id, t.spelling_id, 0
             FROM temp.staged_rows s JOIN temp.staged_cells x ON x.line = s.line JOIN temp.staged_columns k ON k.col = x.col JOIN temp.staged_texts t ON t.id = x.text_id WHERE ';
-        $this->staging->run($insert.'s.changed = 2');
-        $this->staging->run($insert.'s.changed = 1 AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.by_hand = 1)');
+        // A cell that a fill rule had made is the feed's from now on.
+        $taken = ' ON CONFLICT DO UPDATE SET origin = 0 WHERE origin > 0';
+        $this->staging->run($insert.'s.changed = 2'.$taken);
+        $this->staging->run($insert.'s.changed = 1 AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.origin = -1)'.$taken);
     }
 }

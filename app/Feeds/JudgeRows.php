@@ -85,11 +85,11 @@ final readonly class JudgeRows
 
     private function markChangedCells(): void
     {
-        $open = 'NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.by_hand = 1)';
+        $open = 'NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.origin = -1)';
         $sent = "SELECT s.line AS line, k.definition_id AS d, COALESCE(t.spelling_id, -t.id) AS spelling FROM temp.staged_rows s JOIN temp.staged_cells x ON x.line = s.line
             JOIN temp.staged_texts t ON t.id = x.text_id JOIN temp.staged_columns k ON k.col = x.col WHERE s.item_id IS NOT NULL AND s.same = 0 AND {$open}";
         $held = "SELECT s.line AS line, k.definition_id AS d, a.spelling_id AS spelling FROM temp.staged_rows s JOIN temp.staged_columns k
-            JOIN assignments a ON a.item_id = s.item_id AND a.definition_id = k.definition_id AND a.by_hand = 0 WHERE s.same = 0 AND {$open}";
+            JOIN assignments a ON a.item_id = s.item_id AND a.definition_id = k.definition_id AND a.origin = 0 WHERE s.same = 0 AND {$open}";
         foreach (["{$sent} EXCEPT {$held}", "{$held} EXCEPT {$sent}"] as $difference) {
             $this->staging->run("UPDATE temp.staged_rows SET changed = 1 WHERE changed = 0 AND line IN (SELECT line FROM ({$difference}))");
         }

@@ -21,6 +21,15 @@ final class Journal
     /** @var list<array{table_name: string, row_key: string, before: string|null, after: string|null}> */
     private array $rows = [];
 
+    private ?CellMoves $cells = null;
+
+    private int $moved = 0;
+
+    /** @param  int  $change  the entry of History that all of it belongs to */
+    public function __construct(private readonly int $change)
+    {
+    }
+
     /**
      * @param  array<string, mixed>  $row
      * @return int the new row's id
@@ -54,35 +63,39 @@ final class Journal
         $this->note($table, (string) $id, $before, null);
     }
 
-    /** @param  list<array{item_id: int, definition_id: int, spelling_id: int, by_hand: int}>  $rows */
-    public function assign(array $rows): void
+    /** Cells that come and go by the set: fill its tables, then take() and put(). */
+    public function cells(): CellMoves
     {
-        foreach (array_chunk($rows, self::CHUNK) as $chunk) {
-            DB::table('assignments')->insert($chunk);
-        }
-        foreach ($rows as $row) {
-            $this->note('assignments', self::key($row), null, $row);
-        }
+        return $this->cells ??= new CellMoves;
     }
 
-    /** @param  list<array{item_id: int, definition_id: int, spelling_id: int, by_hand: int}>  $rows */
-    public function unassign(array $rows): void
+    /** Takes away what was gathered as going. */
+    public function take(): void
     {
-        foreach ($rows as $row) {
-            DB::table('assignments')->where(array_diff_key($row, ['by_hand' => 0]))->delete();
-            $this->note('assignments', self::key($row), $row, null);
-        }
+        $this->moved += $this->cells()->take($this->change);
+    }
+
+    /** Puts what was gathered as coming. */
+    public function put(): void
+    {
+        $this->moved += $this->cells()->put($this->change);
+    }
+
+    /** How many cells went and came so far. */
+    public function moved(): int
+    {
+        return $this->moved;
     }
 
     public function isEmpty(): bool
     {
-        return $this->rows === [];
+        return $this->rows === [] && $this->moved === 0;
     }
 
-    public function save(int $change): void
+    public function save(): void
     {
         foreach (array_chunk($this->rows, self::CHUNK) as $chunk) {
-            DB::table('change_rows')->insert(array_map(fn (array $row): array => ['change_id' => $change] + $row, $chunk));
+            DB::table('change_rows')->insert(array_map(fn (array $row): array => ['change_id' => $this->change] + $row, $chunk));
         }
     }
 
@@ -99,12 +112,6 @@ final class Journal
     {
         return (in_array($table, self::VERSIONED, true) ? ['version' => DB::raw('version + 1')] : [])
             + (in_array($table, self::DATED, true) ? ['updated_at' => now()->toDateTimeString()] : []);
-    }
-
-    /** @param  array{item_id: int, definition_id: int, spelling_id: int, by_hand: int}  $row */
-    private static function key(array $row): string
-    {
-        return $row['item_id'].':'.$row['definition_id'].':'.$row['spelling_id'];
     }
 
     /**

@@ -20,13 +20,16 @@ final class Ledger
     public function record(string $room, Closure $act, ?int $takesBack = null): ?Change
     {
         return DB::transaction(function () use ($room, $act, $takesBack): ?Change {
-            $journal = new Journal;
+            $change = $this->entry($room, '', true, $takesBack);
+            $journal = new Journal($change->id);
             $summary = $act($journal);
             if ($journal->isEmpty()) {
+                $change->delete();
+
                 return null;
             }
-            $change = $this->entry($room, $summary, true, $takesBack);
-            $journal->save($change->id);
+            $journal->save();
+            $change->update(['summary' => $summary]);
 
             return $change;
         });

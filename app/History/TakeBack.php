@@ -25,9 +25,12 @@ final readonly class TakeBack
                     throw new Refused(implode(' ', $way->obstacles));
                 }
                 $done = $this->ledger->record($change->room, function (Journal $journal) use ($change): string {
+                    $this->cells($journal->cells(), $change);
+                    $journal->take();
                     foreach ($change->rows()->orderByDesc('id')->lazy(1000) as $row) {
                         $this->setBack($journal, $row);
                     }
+                    $journal->put();
 
                     return 'Took back: '.lcfirst($change->summary);
                 }, takesBack: $change->id);
@@ -61,15 +64,17 @@ final readonly class TakeBack
         return null;
     }
 
+    /** What came goes before anything it hangs on does, and what went comes when all that is there again. */
+    private function cells(CellMoves $cells, Change $change): void
+    {
+        $cells->clear();
+        foreach (['going' => 1, 'coming' => 0] as $table => $came) {
+            DB::insert("INSERT INTO temp.{$table} SELECT item_id, definition_id, spelling_id, origin FROM cell_changes WHERE change_id = ? AND came = ?", [$change->id, $came]);
+        }
+    }
+
     private function setBack(Journal $journal, ChangeRow $row): void
     {
-        if ($row->table_name === 'assignments') {
-            /** @var array{item_id: int, definition_id: int, spelling_id: int, by_hand: int} $assignment */
-            $assignment = $row->after ?? $row->before;
-            $row->before === null ? $journal->unassign([$assignment]) : $journal->assign([$assignment]);
-
-            return;
-        }
         match (true) {
             $row->before === null => $journal->delete($row->table_name, (int) $row->row_key),
             $row->after === null => $journal->insert($row->table_name, $row->before),

@@ -10,9 +10,12 @@ use Illuminate\Support\Facades\DB;
 /** What taking a change back would do, and what stands in the way. */
 final readonly class WayBack
 {
+    /** Obstacles that are named; there may be more. */
+    private const NAMED = 5;
+
     private const NOUNS = [
         'attribute_values' => ['value', 'values'], 'spellings' => ['spelling', 'spellings'], 'definitions' => ['definition', 'definitions'],
-        'headings' => ['heading', 'headings'], 'items' => ['product or variant', 'products or variants'], 'filters' => ['filter', 'filters'],
+        'headings' => ['heading', 'headings'], 'items' => ['product or variant', 'products or variants'], 'filters' => ['filter', 'filters'], 'fill_rules' => ['fill rule', 'fill rules'],
         'lineups' => ['line-up', 'line-ups'], 'assignments' => ['product value', 'product values'], 'feeds' => ['feed', 'feeds'],
     ];
 
@@ -53,6 +56,9 @@ final readonly class WayBack
             };
             $lines[ucfirst($noun).' '.$verb] = number_format($count->n);
         }
+        foreach (DB::table('cell_changes')->where('change_id', $this->change->id)->groupBy('came')->selectRaw('came, COUNT(*) AS n')->pluck('n', 'came') as $came => $n) {
+            $lines[ucfirst(self::NOUNS['assignments'][$n === 1 ? 0 : 1]).($came === 1 ? ' go again' : ' come back')] = number_format($n);
+        }
         $products = $this->productsConcerned();
         if ($products > 0) {
             $lines['Products concerned'] = number_format($products);
@@ -67,7 +73,7 @@ final readonly class WayBack
 
         return (int) (DB::selectOne("SELECT COUNT(DISTINCT COALESCE(i.parent_id, i.id)) AS n FROM items i WHERE i.id IN (
                 SELECT a.item_id FROM assignments a JOIN change_rows r ON r.table_name = 'spellings' AND CAST(r.row_key AS INTEGER) = a.spelling_id WHERE r.change_id = ?
-                UNION SELECT CAST(json_extract(COALESCE(\"after\", \"before\"), '$.item_id') AS INTEGER) FROM change_rows WHERE change_id = ? AND table_name = 'assignments'
+                UNION SELECT item_id FROM cell_changes WHERE change_id = ?
                 UNION SELECT CAST(row_key AS INTEGER) FROM change_rows WHERE change_id = ? AND table_name = 'items')", [$id, $id, $id])->n ?? 0);
     }
 
@@ -83,13 +89,45 @@ final readonly class WayBack
             $later = self::laterChange($row);
             $obstacles[$later->id ?? 0] = $later === null
                 ? 'Newer data has changed the '.(self::NOUNS[$row->table_name][0] ?? $row->table_name).' it would set back.'
-                : "Entry {$later->id} stands in the way: {$later->summary}. Take that back first.";
-            if (count($obstacles) >= 5) {
+                : self::named($later);
+            if (count($obstacles) >= self::NAMED) {
+                break;
+            }
+        }
+
+        return [...array_values($obstacles), ...self::cellsInTheWay($change)];
+    }
+
+    /**
+     * Cells that are no more as the change left them, and cells that came where it took the only one away.
+     *
+     * @return list<string>
+     */
+    private static function cellsInTheWay(Change $change): array
+    {
+        $moved = DB::select('SELECT c.item_id, c.definition_id FROM cell_changes c LEFT JOIN assignments a USING (item_id, definition_id, spelling_id)
+            WHERE c.change_id = ? AND c.came = 1 AND a.origin IS NOT c.origin
+            UNION ALL SELECT c.item_id, c.definition_id FROM cell_changes c JOIN assignments a USING (item_id, definition_id) JOIN definitions d ON d.id = c.definition_id
+            LEFT JOIN cell_changes n ON n.change_id = c.change_id AND n.came = 1 AND n.item_id = a.item_id AND n.definition_id = a.definition_id AND n.spelling_id = a.spelling_id
+            WHERE c.change_id = ? AND c.came = 0 AND n.change_id IS NULL AND (a.spelling_id = c.spelling_id OR d.multiple = 0)
+            LIMIT 200', [$change->id, $change->id]);
+        $obstacles = [];
+        foreach ($moved as $cell) {
+            $later = DB::table('cell_changes')->where('item_id', $cell->item_id)->where('definition_id', $cell->definition_id)->where('change_id', '>', $change->id)->max('change_id');
+            $obstacles[$later ?? 0] ??= $later === null
+                ? 'Newer data has changed '.(DB::table('definitions')->where('id', $cell->definition_id)->value('label') ?? 'a value').' of '.DB::table('items')->where('id', $cell->item_id)->value('sku').'.'
+                : self::named(Change::query()->findOrFail($later));
+            if (count($obstacles) >= self::NAMED) {
                 break;
             }
         }
 
         return array_values($obstacles);
+    }
+
+    private static function named(Change $later): string
+    {
+        return "Entry {$later->id} stands in the way: {$later->summary}. Take that back first.";
     }
 
     /** @param  array<string, mixed>|null  $now */
@@ -110,10 +148,7 @@ final readonly class WayBack
     /** @return array<string, mixed>|null */
     private static function current(ChangeRow $row): ?array
     {
-        $query = DB::table($row->table_name);
-        $found = $row->table_name === 'assignments'
-            ? $query->where(array_combine(['item_id', 'definition_id', 'spelling_id'], explode(':', $row->row_key)))->first()
-            : $query->where('id', $row->row_key)->first();
+        $found = DB::table($row->table_name)->where('id', $row->row_key)->first();
 
         return $found === null ? null : (array) $found;
     }

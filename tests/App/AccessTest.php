@@ -117,12 +117,12 @@ test('a refused form names its field and keeps what was typed', function (): voi
     $this->get('/definitions?open=new')->assertSee('There is a definition')->assertSee('value="COLOR"', false);
     $item = Item::query()->first();
     Definition::query()->where('slug', 'color')->update(['kind' => 'number', 'unit' => 'ml']);
-    $this->from("/products/{$item->id}")->put("/products/{$item->id}", ['definition' => 'color', 'item' => $item->id, 'version' => $item->version, 'value' => ['five']])->assertSessionHasErrors('color');
+    $this->from("/products/{$item->id}")->put("/products/{$item->id}", ['definition' => 'color', 'item' => $item->id, 'version' => $item->version, 'value' => ['five']])->assertSessionHasErrors('value');
     $this->get("/products/{$item->id}")->assertSee('is not a number')->assertSee('value="five"', false);
 });
 
 test('unknown narrowings are told, not swallowed', function (): void {
-    $this->actingAs($this->person())->followingRedirects()->get('/products?category=nowhere')->assertSee('There is no category');
+    $this->actingAs($this->person())->followingRedirects()->get('/products?where[]=category:nowhere')->assertSee('There is no category');
     $this->actingAs($this->person())->get('/history?entry=99999')->assertNotFound();
     $this->actingAs($this->person())->get('/values/weight')->assertNotFound();
 });

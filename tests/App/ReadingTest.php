@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use App\Catalog\CellChange;
+use App\Catalog\ChangeCells;
+use App\Catalog\Chosen;
 use App\Catalog\Item;
 use App\Definitions\Definition;
 use App\Feeds\ReadFeed;
@@ -96,7 +99,7 @@ test('newcomers follow, wait or are refused, as the definition says', function (
 test('what is set by hand stays when a feed is read', function (): void {
     $this->read("sku,Color\nA,Red\n", MAP);
     $color = Definition::query()->where('slug', 'color')->first();
-    app(App\Catalog\SetValues::class)([Item::query()->value('id')], $color, ['Green'], App\Catalog\SetMode::Set);
+    app(ChangeCells::class)(Chosen::items([Item::query()->value('id')]), CellChange::set($color, ['Green']));
     $this->read("sku,Color\nA,Blue\n", MAP);
     expect(DB::table('assignments')->join('spellings', 'spellings.id', '=', 'spelling_id')->pluck('text')->all())->toBe(['Green']);
 });

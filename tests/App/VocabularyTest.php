@@ -2,9 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Catalog\CellChange;
+use App\Catalog\CellMode;
+use App\Catalog\ChangeCells;
+use App\Catalog\Chosen;
 use App\Catalog\Item;
-use App\Catalog\SetMode;
-use App\Catalog\SetValues;
 use App\Definitions\Definition;
 use App\Definitions\DefinitionForm;
 use App\Definitions\SaveDefinition;
@@ -104,24 +106,26 @@ test('a value is renamed, keeps its address, and its new name is its own spellin
 
 test('values are set and added by hand, counted before, and taken back', function (): void {
     $before = vocabulary();
-    $items = Item::query()->whereIn('sku', ['A', 'C', 'D'])->pluck('id')->all();
-    $set = app(SetValues::class);
-    expect($set->consequences($items, color(), ['Olive'], SetMode::Add))->toMatchArray(['items' => 3, 'get' => 2, 'have' => 1, 'replaced' => 0])
-        ->and($set->consequences($items, color(), ['Olive'], SetMode::Set))->toMatchArray(['get' => 3, 'replaced' => 3])
-        ->and($set->consequences($items, color(), ['Sage'], SetMode::Set)['new'])->toBe(['Sage']);
-    $change = $set($items, color(), ['Olive'], SetMode::Add);
+    $items = Chosen::items(Item::query()->whereIn('sku', ['A', 'C', 'D'])->pluck('id')->all());
+    $change = app(ChangeCells::class);
+    $figures = fn (array $texts, CellMode $mode): array => $change->consequences($items, CellChange::set(color(), $texts, $mode))->toArray();
+    expect($figures(['Olive'], CellMode::Add))->toMatchArray(['items' => 3, 'changed' => 2, 'unchanged' => 1, 'replaced' => 0])
+        ->and($figures(['Olive'], CellMode::Set))->toMatchArray(['changed' => 3, 'replaced' => 3])
+        ->and($figures(['Sage'], CellMode::Set)['new_values'])->toBe(['Sage']);
+    $added = $change($items, CellChange::set(color(), ['Olive'], CellMode::Add));
     expect(app(ValueTable::class)->of(color())[2]->products)->toBe(3);
-    $set($items, color(), ['Sage'], SetMode::Set);
-    expect(FindValue::named(color(), 'Sage')->look()->colors)->toBe(['#9cab86'])->and(fn () => app(TakeBack::class)($change))->toThrow(Refused::class);
+    $change($items, CellChange::set(color(), ['Sage']));
+    expect(FindValue::named(color(), 'Sage')->look()->colors)->toBe(['#9cab86'])->and(fn () => app(TakeBack::class)($added))->toThrow(Refused::class, 'stands in the way');
     app(TakeBack::class)(app(TakeBack::class)->newest());
-    app(TakeBack::class)($change);
+    app(TakeBack::class)($added);
     expect(vocabulary())->toEqual($before);
 });
 
 test('two people on one product: the second is told', function (): void {
     $item = Item::query()->first();
-    app(SetValues::class)([$item->id], color(), ['Olive'], SetMode::Set, [$item->id => $item->version]);
-    expect(fn () => app(SetValues::class)([$item->id], color(), ['Verde'], SetMode::Set, [$item->id => $item->version]))->toThrow(Refused::class, 'Someone else saved A');
+    $save = fn (string $text) => app(ChangeCells::class)(Chosen::items([$item->id]), CellChange::set(color(), [$text]), [$item->id => $item->version]);
+    $save('Olive');
+    expect(fn () => $save('Verde'))->toThrow(Refused::class, 'Someone else saved A');
 });
 
 test('a change of kind loses nothing and goes back', function (): void {

@@ -68,7 +68,7 @@ test('axe finds nothing on any view', function (): void {
     };
     $look('/sign-in');
     $me->signIn();
-    foreach (['/', '/feeds', '/feeds/readings/1', '/definitions', '/definitions?open=color', '/definitions?open=new', '/products', '/products?category=paint&has[]=finish:matte&missing[]=volume', '/products/1', '/values', '/values/color', '/values/hair',
+    foreach (['/', '/feeds', '/feeds/readings/1', '/definitions', '/definitions?open=color', '/definitions?open=new', '/products', '/products?where[]=category:paint&where[]=finish:matte&where[]=missing:volume', '/products/1', '/values', '/values/color', '/values/hair',
         '/line-ups', '/line-ups?filter=1', '/line-ups?filter=2', '/publishing', '/history', '/history?entry=5', '/people', '/shop', '/shop/c/paint?color=burnt-sienna&price=5..20', '/shop/p/NO-001'] as $path) {
         $look($path);
     }

@@ -62,12 +62,12 @@ test('the nine steps, with the mouse', function (): void {
 
     // 4. Products: narrowed, one opened, several given a value.
     $me->press('Products', 'nav')->see('5 of 5 products')->see('<img src=x onerror=alert(2)> brush');
-    $me->press('narrow')->choose('#category', 'brushes')->press('Narrow', '.work form')->see('2 of 5 products')->see('in Brushes and below');
+    $me->press('narrow')->choose('#category', 'category:brushes')->press('Narrow', '.work form')->see('2 of 5 products')->see('in Brushes and below');
     $me->press('in Brushes')->see('5 of 5 products');
-    $me->open('/products?missing[]=colour')->see('2 of 5 products')->open('/products?has[]=finish:gloss')->see('2 of 5 products')->open('/products?q=half+pan')->see('1 of 5 products');
+    $me->open('/products?where[]=missing:colour')->see('2 of 5 products')->open('/products?where[]=finish:gloss')->see('2 of 5 products')->open('/products?q=half+pan')->see('1 of 5 products');
     $me->press('Ostrelle half pan', '.work')->type('input[aria-label="Weight of T3 in g"]', '12')->press('Set Weight of T3')->see('Set Weight 12 on T3');
-    $me->open('/products?category=brushes')->click('tbody tr:nth-child(1) .pick')->click('tbody tr:nth-child(2) .pick')->see('2 products selected', '#panel')->choose('#give-what', 'finish')->find('#give-value');
-    $me->type('#give-value', 'Satin')->see('has no value “Satin” yet', '#panel')->see('Other value, replaced 2', '#panel')->press('Set on 2 products', '#panel')->see('Set Finish Satin on 2 products');
+    $me->open('/products?where[]=category:brushes')->click('tbody tr:nth-child(1) .pick')->click('tbody tr:nth-child(2) .pick')->see('2 products selected', '#panel')->choose('#give-what', 'finish')->find('#give-value');
+    $me->type('#give-value', 'Satin')->see('has no value “Satin” yet', '#panel')->see('Lose another value 2', '#panel')->press('Set: 2', '#panel')->see('Set Finish Satin on 2 products');
     $me->press('Take back', '.toast')->see('Took back');
 
     // 5. Values: two merged, taken back, merged again; one renamed and dressed; the order changed.

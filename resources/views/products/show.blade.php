@@ -7,7 +7,7 @@
 @php($own = $item->variants->isEmpty() ? collect([$item]) : $item->variants)
 @php($editor = function ($owner, $definition, $held) { return view('products.cell', ['owner' => $owner, 'definition' => $definition, 'held' => $held]); })
 @section('work')
-<div class="bar"><span class="mono">{{ $item->sku }}</span>@if ($item->category)<a class="chip" href="{{ route('products', ['category' => $item->category->slug]) }}">{{ $item->category->path }}</a>@endif<span>{{ Format::count($item->variants->count(), 'variant') }}</span>@if ($item->variants->isEmpty() && $item->price !== null)<span>{{ Format::money($item->price, $item->currency) }}</span><span class="soft">{{ $item->stock ?? 'unknown' }} in stock</span>@endif</div>
+<div class="bar"><span class="mono">{{ $item->sku }}</span>@if ($item->category)<a class="chip" href="{{ route('products', ['where' => ['category:'.$item->category->slug]]) }}">{{ $item->category->path }}</a>@endif<span>{{ Format::count($item->variants->count(), 'variant') }}</span>@if ($item->variants->isEmpty() && $item->price !== null)<span>{{ Format::money($item->price, $item->currency) }}</span><span class="soft">{{ $item->stock ?? 'unknown' }} in stock</span>@endif</div>
 @if ($item->description)<p class="pad max-w-[70ch] whitespace-pre-line break-words">{{ mb_strimwidth($item->description, 0, 1200, '…') }}</p>@endif
 <section><h2 class="pad">The product</h2>
 <table class="grid-table"><thead><tr><th scope="col">Definition</th><th scope="col">Now</th><th scope="col">Set by hand</th></tr></thead><tbody>

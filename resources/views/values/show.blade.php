@@ -21,7 +21,7 @@
             @if ($byHand)<td><button type="button" class="handle" id="handle-{{ $row->value->id }}" aria-label="Move {{ $row->value->label }}: Alt and arrow keys" title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small/></button></td>@endif
             <td><div class="spellings">@foreach (array_slice($row->spellings, 0, 6) as $spelling)<span><span class="mono">{{ Format::spelling(mb_strimwidth($spelling['text'], 0, 60, '…')) }}</span> <span class="n">{{ Format::number($spelling['products']) }}</span></span>@endforeach @if (count($row->spellings) > 6)<span class="soft">+ {{ count($row->spellings) - 6 }} more</span>@endif</div></td>
             <td><a class="name" href="{{ route('values.show', [$definition, ...request()->only('q', 'show', 'page'), 'value' => $row->value->id]) }}"><x-cube :label="$row->value->label" :look="$row->value->look()"/></a>@if ($row->value->held) <span class="tag waiting">held</span>@endif</td>
-            <td class="num">@if ($row->products)<a href="{{ route('products', ['has' => [$definition->slug.':'.$row->value->slug]]) }}" aria-label="{{ $row->products }} products with {{ $row->value->label }}">{{ Format::number($row->products) }}</a>@else<span class="soft">0</span>@endif</td>
+            <td class="num">@if ($row->products)<a href="{{ route('products', ['where' => [$definition->slug.':'.$row->value->slug]]) }}" aria-label="{{ $row->products }} products with {{ $row->value->label }}">{{ Format::number($row->products) }}</a>@else<span class="soft">0</span>@endif</td>
         </tr>
     @endforeach
     </tbody></table>

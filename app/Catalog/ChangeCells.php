@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalog;
+
+use App\History\CellMoves;
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Refused;
+use Illuminate\Support\Facades\DB;
+
+/** Changes the cells of one definition on some products by hand. What is set by hand stays when feeds are read and rules run. */
+final readonly class ChangeCells
+{
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /** What it would do, in figures. Nothing is written. */
+    public function consequences(Chosen $chosen, CellChange $change): CellFigures
+    {
+        return (new PlanCells(new CellMoves, $change))($chosen);
+    }
+
+    /**
+     * @param  array<int, int>  $versions  that the person started from, by item id; none given: not compared
+     * @return Change|null null when all of them have it already
+     *
+     * @throws Refused
+     */
+    public function __invoke(Chosen $chosen, CellChange $change, array $versions = []): ?Change
+    {
+        return $this->ledger->record('Products', function (Journal $journal) use ($chosen, $change, $versions): string {
+            foreach (DB::table('items')->whereIn('id', array_keys($versions))->get(['id', 'sku', 'version']) as $item) {
+                if ($item->version !== $versions[$item->id]) {
+                    throw Refused::changedMeanwhile($item->sku);
+                }
+            }
+            $figures = self::write($journal, $chosen, $change);
+
+            return $change->sentence($figures->change === 1 ? 'on '.$figures->samples[0]['item'] : 'on '.number_format($figures->change).' products or variants');
+        });
+    }
+
+    /** The same as a part of a greater change. */
+    public static function write(Journal $journal, Chosen $chosen, CellChange $change): CellFigures
+    {
+        $plan = new PlanCells($journal->cells(), $change);
+        $figures = $plan($chosen);
+        $plan->spellings->make($journal);
+        $journal->take();
+        $journal->put();
+
+        return $figures;
+    }
+}

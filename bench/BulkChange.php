@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+use App\Catalog\CellChange;
+use App\Catalog\ChangeCells;
+use App\Catalog\Chosen;
+use App\Catalog\Narrowing;
+use App\Definitions\Definition;
+use App\Feeds\ReadFeed;
+use App\History\TakeBack;
+use Illuminate\Support\Facades\DB;
+use Lokum\Feed\ColumnMap;
+
+/** Sets a value on half of the products with its entry in History, and takes it back; beside one plain UPDATE of as many rows. */
+final readonly class BulkChange implements Benchmark
+{
+    public function __construct(private ReadFeed $read, private ChangeCells $change, private TakeBack $takeBack)
+    {
+    }
+
+    public function run(int $products, callable $say): array
+    {
+        $path = tempnam(sys_get_temp_dir(), 'lokum-bench').'.csv';
+        Catalog::write((new Catalog($products))->flatRows(), $path);
+        $say('reading '.number_format($products).' products');
+        ($this->read)(fopen($path, 'rb') ?: throw new \RuntimeException('The feed is gone.'), 'Bench', new ColumnMap, false, fn () => null);
+        unlink($path);
+        $finish = Definition::query()->where('slug', 'finish')->firstOrFail();
+        $half = Chosen::all(Narrowing::where(['price:..50.5']));
+        $wanted = CellChange::set($finish, ['finish 1']);
+        $say('consequences');
+        [$check, $figures] = $this->time(fn () => $this->change->consequences($half, $wanted));
+        $say('setting');
+        [$set, $change] = $this->time(fn () => ($this->change)($half, $wanted));
+        $say('taking back');
+        [$back] = $this->time(fn () => ($this->takeBack)($change));
+        $say('baseline: one UPDATE');
+        [$baseline] = $this->time(fn () => DB::transaction(fn () => DB::update('UPDATE items SET version = version + 1 WHERE price <= 50.5')));
+
+        return ['products' => $products, 'changed' => $figures->change, 'check_seconds' => round($check, 2), 'set_seconds' => round($set, 2), 'take_back_seconds' => round($back, 2),
+            'peak_mb' => round(memory_get_peak_usage() / 1e6), 'baseline_seconds' => round($baseline, 2), 'times_one_update' => round($set / $baseline, 1)];
+    }
+
+    /** @return array{0: float, 1: mixed} */
+    private function time(callable $work): array
+    {
+        $start = hrtime(true);
+        $result = $work();
+
+        return [(hrtime(true) - $start) / 1e9, $result];
+    }
+}
