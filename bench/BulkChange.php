@@ -17,6 +17,8 @@ use Lokum\Feed\ColumnMap;
 /** Sets a value on half of the products with its entry in History, and takes it back; beside one plain UPDATE of as many rows. */
 final readonly class BulkChange implements Benchmark
 {
+    use Timed;
+
     public function __construct(private ReadFeed $read, private ChangeCells $change, private TakeBack $takeBack)
     {
     }
@@ -42,14 +44,5 @@ final readonly class BulkChange implements Benchmark
 
         return ['products' => $products, 'changed' => $figures->change, 'check_seconds' => round($check, 2), 'set_seconds' => round($set, 2), 'take_back_seconds' => round($back, 2),
             'peak_mb' => round(memory_get_peak_usage() / 1e6), 'baseline_seconds' => round($baseline, 2), 'times_one_update' => round($set / $baseline, 1)];
-    }
-
-    /** @return array{0: float, 1: mixed} */
-    private function time(callable $work): array
-    {
-        $start = hrtime(true);
-        $result = $work();
-
-        return [(hrtime(true) - $start) / 1e9, $result];
     }
 }

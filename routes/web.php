@@ -7,6 +7,7 @@ use App\Access\SignInController;
 use App\Catalog\ProductsController;
 use App\Definitions\DefinitionsController;
 use App\Feeds\FeedsController;
+use App\Fill\RulesController;
 use App\History\HistoryController;
 use App\Lineups\LineupsController;
 use App\Publishing\PublishingController;
@@ -30,6 +31,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/products', [ProductsController::class, 'index'])->name('products');
     Route::get('/products/{item}', [ProductsController::class, 'show'])->name('products.show');
     Route::get('/definitions', [DefinitionsController::class, 'index'])->name('definitions');
+    Route::get('/rules', [RulesController::class, 'index'])->name('rules');
     Route::get('/values', [ValuesController::class, 'index'])->name('values');
     Route::get('/values/{definition:slug}', [ValuesController::class, 'show'])->name('values.show');
     Route::get('/line-ups', [LineupsController::class, 'show'])->name('line-ups');
@@ -47,6 +49,12 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/definitions', [DefinitionsController::class, 'store'])->name('definitions.store');
     Route::post('/definitions/several', [DefinitionsController::class, 'several'])->name('definitions.several');
     Route::put('/definitions/{definition}', [DefinitionsController::class, 'update'])->name('definitions.update');
+    Route::post('/rules', [RulesController::class, 'store'])->name('rules.store');
+    Route::post('/rules/order', [RulesController::class, 'order'])->name('rules.order');
+    Route::post('/rules/run', [RulesController::class, 'run'])->name('rules.run');
+    Route::put('/rules/{rule}', [RulesController::class, 'update'])->name('rules.update');
+    Route::post('/rules/{rule}/pause', [RulesController::class, 'pause'])->name('rules.pause');
+    Route::delete('/rules/{rule}', [RulesController::class, 'destroy'])->name('rules.destroy');
     Route::post('/values/{definition:slug}', [ValuesController::class, 'store'])->name('values.store');
     Route::post('/values/{definition:slug}/merge', [ValuesController::class, 'merge'])->name('values.merge');
     Route::post('/values/{definition:slug}/order', [ValuesController::class, 'order'])->name('values.order');

@@ -21,7 +21,7 @@ final readonly class ChangeCells
     /** What it would do, in figures. Nothing is written. */
     public function consequences(Chosen $chosen, CellChange $change): CellFigures
     {
-        return (new PlanCells(new CellMoves, $change))($chosen);
+        return (new PlanCells(new CellMoves, $chosen, $change))();
     }
 
     /**
@@ -47,9 +47,9 @@ final readonly class ChangeCells
     /** The same as a part of a greater change. */
     public static function write(Journal $journal, Chosen $chosen, CellChange $change): CellFigures
     {
-        $plan = new PlanCells($journal->cells(), $change);
-        $figures = $plan($chosen);
-        $plan->spellings->make($journal);
+        $plan = new PlanCells($journal->cells(), $chosen, $change);
+        $figures = $plan();
+        $plan->sheet->spellings->make($journal);
         $journal->take();
         $journal->put();
 

@@ -39,6 +39,12 @@ final class SpellingsFor
         return $this->known[$text] ??= $this->definition->kind === Kind::Choice ? $this->ofValue($text) : $this->ofText($text);
     }
 
+    /** The text of a spelling that is not made yet. */
+    public function textOf(int $number): ?string
+    {
+        return $this->waiting[$number] ?? null;
+    }
+
     /** @return list<string> labels of the values that have to be made for the cells that come */
     public function newValues(): array
     {

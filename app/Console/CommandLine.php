@@ -19,7 +19,7 @@ final class CommandLine
 {
     private const COMMANDS = [
         DemoCommand::class, ServeCommand::class, FeedReadCommand::class, DefineCommand::class, ValuesCommand::class, MergeCommand::class,
-        UndoCommand::class, PublishCommand::class, DriftCommand::class, SetCommand::class, CountsCommand::class, QuantityCommand::class, BenchCommand::class,
+        UndoCommand::class, PublishCommand::class, DriftCommand::class, SetCommand::class, FillCheckCommand::class, FillRunCommand::class, CountsCommand::class, QuantityCommand::class, BenchCommand::class,
     ];
 
     public static function run(App $app): int

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Fill\RunRules;
 use App\History\Ledger;
 use App\Refused;
 use Closure;
@@ -20,7 +21,7 @@ use Lokum\Feed\UnreadableFile;
  */
 final readonly class ReadFeed
 {
-    public function __construct(private Ledger $ledger)
+    public function __construct(private Ledger $ledger, private RunRules $rules)
     {
     }
 
@@ -78,6 +79,8 @@ final readonly class ReadFeed
             $this->ledger->note('Feeds', $this->sentence($feed->name, $figures), ['reading' => $reading?->id] + $figures->toKeep(0));
             $reading?->update(['state' => ReadingState::Done, 'figures' => $figures->toKeep(), 'finished_at' => now(), 'message' => null]);
         });
+        $progress('Running fill rules', $rows, 0.9);
+        ($this->rules)();
         $progress('Done', $rows, 1.0);
 
         return $figures;

@@ -8,6 +8,8 @@ use App\Catalog\Item;
 use App\Definitions\Definition;
 use App\Feeds\Reading;
 use App\Feeds\ReadingState;
+use App\Fill\EditRules;
+use App\Fill\RuleForm;
 use App\Lineups\EditLineup;
 use App\Lineups\Filter;
 use App\Lineups\Lineup;
@@ -31,7 +33,7 @@ function allRoutes(): array
 
 function address_of(string $uri): string
 {
-    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{user}' => '1', '{slug}' => 'x', '{sku}' => 'x'];
+    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{user}' => '1', '{slug}' => 'x', '{sku}' => 'x'];
 
     return '/'.strtr($uri, $map);
 }
@@ -39,6 +41,7 @@ function address_of(string $uri): string
 beforeEach(function (): void {
     $this->read("sku,brand,Color\nA,Ninefold,Red\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice"}}}');
     app(EditLineup::class)->add(Lineup::ofTheShop(), 'color');
+    app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red']));
     Reading::query()->create(['feed_id' => 1, 'file_name' => 'a.csv', 'path' => '/nowhere', 'bytes' => 1, 'state' => ReadingState::Received]);
 });
 

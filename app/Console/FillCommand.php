@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Fill\FillFigures;
+use App\Fill\FillRule;
+use App\History\Change;
+use App\Refused;
+use Symfony\Component\Console\Exception\InvalidOptionException;
+
+/** What the two commands about fill rules share. */
+abstract class FillCommand extends Command
+{
+    /** @return array<string, mixed> */
+    protected function json(string $option): array
+    {
+        $json = json_decode((string) $this->option($option), true);
+
+        return is_array($json) ? $json : throw new InvalidOptionException("--{$option} takes a JSON object.");
+    }
+
+    protected function rule(): FillRule
+    {
+        return FillRule::query()->with('definition')->find((int) $this->argument('rule')) ?? throw Refused::unknown('fill rule', (string) $this->argument('rule'));
+    }
+
+    /** @param  array<int, FillFigures>  $figures  by rule */
+    protected function figures(array $figures, ?Change $change): int
+    {
+        $rules = [];
+        $lines = $figures === [] ? ['There are no fill rules.'] : [];
+        $known = FillRule::query()->whereKey(array_keys($figures))->with('definition')->get()->keyBy('id');
+        foreach ($figures as $id => $one) {
+            $rules[] = ['rule' => $id, 'attribute' => $known[$id]->definition->slug ?? null] + $one->toArray();
+            $lines[] = ($id === 0 ? 'The rule' : "Rule {$id} ({$known[$id]?->definition->label})").': '.number_format($one->comes).' filled, '.number_format($one->goes).' withdrawn, '.number_format($one->differ).' have another value and keep it';
+        }
+
+        return $this->answer(['rules' => $rules, 'change' => $change?->id], $lines);
+    }
+}

@@ -1,0 +1,82 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Fill;
+
+use App\Catalog\CategoryTree;
+use App\Definitions\Definition;
+use App\History\Change;
+use App\Refused;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+use Lokum\Vocabulary\Kind;
+
+final class RulesController
+{
+    public function index(Request $request, ProposeRules $propose, RunRules $run): View
+    {
+        $rules = FillRule::query()->with('definition')->orderBy('position')->get();
+        $open = $rules->firstWhere('id', $request->integer('rule'));
+        $form = $open !== null || $request->has('source') || $request->has('definition') || $request->boolean('new');
+        $input = $request->has('source') ? $request->all() : ($open === null ? $request->all() : RuleText::of($open));
+
+        return view('rules.index', ['rules' => $rules, 'open' => $open, 'form' => $form, 'input' => $input, 'proposals' => $propose(),
+            'definitions' => Definition::query()->accepted()->orderBy('label')->get(), 'categories' => CategoryTree::load()->flat(),
+            'numbers' => Definition::query()->accepted()->where('kind', Kind::Number)->orderBy('label')->get()] + $this->dryRun($form ? $input : null, $open, $run));
+    }
+
+    public function store(Request $request, EditRules $edit): RedirectResponse
+    {
+        $change = $edit->add(RuleForm::from($request->all()));
+
+        return redirect()->route('rules', ['rule' => FillRule::query()->max('id')])->with('done', $change->summary)->with('undo', $change->id);
+    }
+
+    public function update(Request $request, FillRule $rule, EditRules $edit): RedirectResponse
+    {
+        return $this->back($edit->save($rule, RuleForm::from($request->all()), $request->integer('version')), $rule);
+    }
+
+    public function pause(Request $request, FillRule $rule, EditRules $edit): RedirectResponse
+    {
+        return $this->back($edit->pause($rule, $request->boolean('paused')), $rule);
+    }
+
+    public function destroy(FillRule $rule, EditRules $edit): RedirectResponse
+    {
+        return $this->back($edit->remove($rule), null);
+    }
+
+    public function order(Request $request, EditRules $edit): RedirectResponse
+    {
+        return $this->back($edit->order(array_values(array_map(intval(...), (array) $request->input('ids', [])))), null);
+    }
+
+    public function run(RunRules $run): RedirectResponse
+    {
+        return $this->back($run()[0], null);
+    }
+
+    private function back(?Change $change, ?FillRule $rule): RedirectResponse
+    {
+        return redirect()->route('rules', $rule === null ? [] : ['rule' => $rule->id])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+    }
+
+    /**
+     * @param  array<string, mixed>|null  $input
+     * @return array{figures: FillFigures|null, problem: string|null}
+     */
+    private function dryRun(?array $input, ?FillRule $open, RunRules $run): array
+    {
+        if ($input === null || ($input['source'] ?? '') === '' || ($input['definition'] ?? '') === '') {
+            return ['figures' => null, 'problem' => null];
+        }
+        try {
+            return ['figures' => $run->check(EditRules::draft(RuleForm::from($input), $open)), 'problem' => null];
+        } catch (Refused $why) {
+            return ['figures' => null, 'problem' => $why->getMessage()];
+        }
+    }
+}
