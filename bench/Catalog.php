@@ -50,6 +50,21 @@ final readonly class Catalog
     }
 
     /**
+     * The same with more columns of numbers, so that there are thirty definitions.
+     *
+     * @return Generator<int, list<string>> the headings first
+     */
+    public function wideRows(): Generator
+    {
+        foreach ($this->flatRows() as $n => $row) {
+            for ($i = 1; $i <= 20; $i++) {
+                $row[] = $n === 0 ? "Measure {$i}" : (string) (($n * $i) % 97);
+            }
+            yield $row;
+        }
+    }
+
+    /**
      * Rows of a feed with about three variants each; half the attributes on products, half on variants.
      *
      * @return Generator<int, list<string>> the headings first

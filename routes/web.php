@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Access\PeopleController;
 use App\Access\SignInController;
+use App\Catalog\GridController;
 use App\Catalog\ProductsController;
 use App\Definitions\DefinitionsController;
 use App\Feeds\FeedsController;
@@ -29,6 +30,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
     Route::get('/products', [ProductsController::class, 'index'])->name('products');
+    Route::get('/products/suggest', [GridController::class, 'suggest'])->name('products.suggest');
     Route::get('/products/{item}', [ProductsController::class, 'show'])->name('products.show');
     Route::get('/definitions', [DefinitionsController::class, 'index'])->name('definitions');
     Route::get('/rules', [RulesController::class, 'index'])->name('rules');
@@ -45,6 +47,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
 
 Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/products/give', [ProductsController::class, 'give'])->name('products.give');
+    Route::put('/products/cells', [GridController::class, 'cells'])->name('products.cells');
     Route::put('/products/{item}', [ProductsController::class, 'update'])->name('products.update');
     Route::post('/definitions', [DefinitionsController::class, 'store'])->name('definitions.store');
     Route::post('/definitions/several', [DefinitionsController::class, 'several'])->name('definitions.several');

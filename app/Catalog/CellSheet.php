@@ -106,6 +106,19 @@ final readonly class CellSheet
         return $this->definition->multiple ? 0 : DB::delete('DELETE FROM temp.targets WHERE item_id IN (SELECT item_id FROM temp.due GROUP BY item_id HAVING COUNT(*) > 1)');
     }
 
+    /** What the targets hold and is not due goes; what is due and they do not hold comes, by hand. */
+    public function moveByHand(): void
+    {
+        DB::insert('INSERT INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h LEFT JOIN temp.due d ON d.item_id = h.item_id AND d.token = h.token WHERE d.item_id IS NULL', [$this->definition->id]);
+        DB::insert('INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, -1 FROM temp.due d LEFT JOIN (SELECT DISTINCT item_id, token FROM temp.held) h ON h.item_id = d.item_id AND h.token = d.token WHERE h.item_id IS NULL', [$this->definition->id]);
+    }
+
+    /** @return int items whose cells go or come */
+    public function changing(): int
+    {
+        return (int) DB::scalar('SELECT COUNT(*) FROM (SELECT item_id FROM temp.going UNION SELECT item_id FROM temp.coming)');
+    }
+
     /** @return list<array{item: string, before: string, after: string}> of the items whose cells go or come */
     public function samples(): array
     {

@@ -117,10 +117,8 @@ final readonly class PlanCells
     /** @param  array<string, string>  $unread */
     private function figures(int $skipped, array $unread): CellFigures
     {
-        $definition = $this->change->definition->id;
-        DB::insert('INSERT INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h LEFT JOIN temp.due d ON d.item_id = h.item_id AND d.token = h.token WHERE d.item_id IS NULL', [$definition]);
-        DB::insert('INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, -1 FROM temp.due d LEFT JOIN (SELECT DISTINCT item_id, token FROM temp.held) h ON h.item_id = d.item_id AND h.token = d.token WHERE h.item_id IS NULL', [$definition]);
-        $change = (int) DB::scalar('SELECT COUNT(*) FROM (SELECT item_id FROM temp.going UNION SELECT item_id FROM temp.coming)');
+        $this->sheet->moveByHand();
+        $change = $this->sheet->changing();
 
         return new CellFigures($this->items, $change, $this->items - $change - $skipped,
             (int) DB::scalar('SELECT COUNT(DISTINCT item_id) FROM temp.going'), (int) DB::scalar('SELECT COUNT(DISTINCT item_id) FROM temp.going WHERE origin = -1'),

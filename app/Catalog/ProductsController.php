@@ -87,7 +87,7 @@ final class ProductsController
         $wanted = (array) $request->input('columns', []);
         $missing = array_map(fn (mixed $line): string => is_string($line) && str_starts_with($line, 'missing:') ? substr($line, 8) : '', (array) $request->input('where', []));
         if ($wanted !== []) {
-            return $definitions->whereIn('slug', $wanted)->values();
+            return $definitions->whereIn('slug', $wanted)->sortBy(fn (Definition $definition): int|false => array_search($definition->slug, $wanted, true))->values();
         }
 
         return $definitions->where('slug', '!=', Definition::BRAND)->sortByDesc(fn (Definition $definition): int => (in_array($definition->slug, $missing, true) ? PHP_INT_MAX : 0) ?: ($covered[$definition->id] ?? 0))->take(self::COLUMNS)->values();

@@ -2,6 +2,7 @@ import htmx from 'htmx.org';
 import Alpine from '@alpinejs/csp';
 import { keys } from './keys.js';
 import { ordering } from './ordering.js';
+import { grid } from './grid.js';
 import { selection } from './selection.js';
 import { scale } from './scale.js';
 
@@ -13,6 +14,7 @@ htmx.config.scrollBehavior = 'auto';
 Alpine.data('ordering', ordering);
 Alpine.data('selection', selection);
 Alpine.data('scale', scale);
+Alpine.data('grid', grid);
 Alpine.data('toast', () => ({
     shown: true,
     init() { setTimeout(() => { this.shown = false; }, 12000); },

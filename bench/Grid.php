@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+use App\Access\Role;
+use App\Access\User;
+use App\Definitions\Definition;
+use App\Feeds\ReadFeed;
+use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Auth;
+use Lokum\Feed\ColumnMap;
+
+/** Pages of the products grid with thirty columns, at the full size beside the same pages at a hundredth of it. */
+final readonly class Grid implements Benchmark
+{
+    private const PAGES = ['open' => '', 'category' => 'where[]=category:branch-3&', 'value' => 'where[]=color:color-5&', 'price' => 'where[]=price:..20&'];
+
+    public function __construct(private ReadFeed $read, private Kernel $kernel)
+    {
+    }
+
+    public function run(int $products, callable $say): array
+    {
+        config(['session.driver' => 'array']);
+        Auth::login(User::query()->create(['name' => 'Bench', 'email' => 'bench@example.test', 'password' => 'a-long-password', 'role' => Role::Manager]));
+        $figures = ['products' => $products, 'columns' => 30];
+        foreach (['small' => max(100, intdiv($products, 100)), 'full' => $products] as $size => $count) {
+            $say('reading '.number_format($count).' products');
+            $path = tempnam(sys_get_temp_dir(), 'lokum-bench').'.csv';
+            Catalog::write((new Catalog($count))->wideRows(), $path);
+            ($this->read)(fopen($path, 'rb') ?: throw new \RuntimeException('The feed is gone.'), 'Bench', new ColumnMap, false, fn () => null);
+            unlink($path);
+            Definition::query()->update(['state' => 'accepted']);
+            $columns = Definition::query()->where('slug', '!=', Definition::BRAND)->limit(30)->pluck('slug')->map(fn (string $slug): string => 'columns[]='.$slug)->join('&');
+            foreach (self::PAGES as $name => $where) {
+                $figures["{$name}_{$size}_ms"] = $this->median('/products?'.$where.$columns);
+            }
+        }
+        $figures['times_small'] = round($figures['open_full_ms'] / $figures['open_small_ms'], 1);
+
+        return $figures;
+    }
+
+    private function median(string $address): float
+    {
+        $times = [];
+        for ($i = 0; $i < 7; $i++) {
+            $start = hrtime(true);
+            $response = $this->kernel->handle(Request::create($address));
+            $times[] = (hrtime(true) - $start) / 1e6;
+            $response->getStatusCode() === 200 ?: throw new \RuntimeException("{$address} answers {$response->getStatusCode()}.");
+        }
+        sort($times);
+
+        return round($times[3], 1);
+    }
+}

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Person;
+use Tests\Support\Site;
+
+/* Giving products their values without the chore: typing and pasting in the grid, bulk changes, fill rules, and the way back. */
+
+function workshop(): Site
+{
+    static $site = null;
+
+    return $site ??= Site::start(built: true);
+}
+
+const OILS = '/products?where[]=category:oil&sort=sku&columns[]=finish&columns[]=occasion&columns[]=transparent&columns[]=volume';
+
+function cell(int $row, string $definition): string
+{
+    return ".sheet tbody tr:nth-child({$row}) td[data-definition='{$definition}']";
+}
+
+function paste(Person $me, string $text): Person
+{
+    $me->script('const d = new DataTransfer(); d.setData("text/plain", arguments[0]); document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: d, bubbles: true, cancelable: true}))', $text);
+
+    return $me;
+}
+
+test('cells are walked, typed into, filled down, cleared and taken back with keys alone', function (): void {
+    $me = (new Person(workshop()))->signIn()->open(OILS)->see('200 of');
+    $was = $me->text(cell(2, 'finish'));
+    $me->focus(cell(1, 'finish'))->keys('sat')->see('Satin', '.cell-offers')->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ENTER)->see('Set Finish Satin on CO-001', '.toast')->see('Satin', cell(1, 'finish'))
+        ->holds('document.activeElement.matches(arguments[0])', cell(2, 'finish'));
+    // A new value is a choice of its own; what it looks like is shown first.
+    $me->keys('Sattin')->see('did you mean', '.cell-offers')->see('New value “Sattin”', '.cell-offers')->keys(WebDriverKeys::ENTER)->see('Finish has no value "Sattin"', '.toast')->keys(WebDriverKeys::ESCAPE)->see($was, cell(2, 'finish'));
+    $me->keys('Eggshell')->see('New value “Eggshell”', '.cell-offers')->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ENTER)->see('Eggshell', cell(2, 'finish'));
+    // A block downwards, filled from its first row.
+    $me->focus(cell(2, 'finish'))->chord(WebDriverKeys::SHIFT, WebDriverKeys::ARROW_DOWN)->chord(WebDriverKeys::SHIFT, WebDriverKeys::ARROW_DOWN)->holds('document.querySelectorAll(".chosen").length === 3')->chord(WebDriverKeys::CONTROL, 'd')->see('Typed 2 cells of Finish')->see('Eggshell', cell(4, 'finish'));
+    $me->press('Take back', '.toast')->see('Took back')->notSee('Eggshell', cell(4, 'finish'));
+    $me->focus(cell(1, 'transparent'))->keys('y')->see('Yes', cell(1, 'transparent'))->focus(cell(1, 'transparent'))->keys('n')->see('Set Transparent No on CO-001', '.toast')->focus(cell(1, 'transparent'))->keys(WebDriverKeys::DELETE)->see('Cleared Transparent on CO-001', '.toast');
+    // Several values, and a measure in another unit.
+    $me->focus(cell(1, 'occasion'))->keys(WebDriverKeys::ENTER)->find('.cell-input')->clear();
+    $me->keys('Studio|gif')->see('Gift', '.cell-offers')->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ENTER)->see('Set Occasion Studio, Gift on CO-001', '.toast');
+    $me->focus(cell(1, 'volume'))->keys('2 fl oz', WebDriverKeys::ENTER)->see('Set Volume 2 fl oz on CO-001', '.toast')->see('59.147 ml', cell(1, 'volume'));
+    $me->focus(cell(1, 'volume'))->keys('2 lb', WebDriverKeys::ENTER)->see('cannot be turned into ml', '.toast')->holds('document.querySelector(".cell-input").value === "2 lb"')->keys(WebDriverKeys::ESCAPE);
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});
+
+test('a block is pasted whole: looked over first, with what cannot be placed named', function (): void {
+    $me = (new Person(workshop()))->signIn()->open(OILS)->see('200 of');
+    $me->focus(cell(5, 'finish'));
+    paste($me, "Gloss\tGift\tyes\t50 ml\nMatte\tGift|Studio\tperhaps\t5 cl\n")->see('Put 7 cells in?', '#panel')->see('says neither yes nor no', '#panel')->keys('s')->see('Not placed', '.toast')->see('gloss', cell(5, 'finish'))->see('50 ml', cell(6, 'volume'));
+    $me->open('/history')->see('Typed 7 cells of Finish, Occasion, Transparent, Volume')->press('Typed 7 cells')->press('Take back', '#panel')->see('Took back');
+    $me->open(OILS)->focus(cell(5, 'finish'))->chord(WebDriverKeys::SHIFT, WebDriverKeys::ARROW_RIGHT);
+    $copied = $me->script('const d = new DataTransfer(); document.activeElement.dispatchEvent(new ClipboardEvent("copy", {clipboardData: d, bubbles: true, cancelable: true})); return d.getData("text/plain")');
+    expect(explode("\t", $copied))->toHaveCount(2)->and($me->complaints())->toBe([]);
+    $me->leave();
+});
+
+test('two people on one grid do not overwrite each other', function (): void {
+    $first = (new Person(workshop()))->signIn()->open(OILS)->see('200 of');
+    $second = (new Person(workshop()))->signIn(1)->open(OILS)->see('200 of');
+    $first->focus(cell(8, 'finish'))->keys('Satin', WebDriverKeys::TAB)->see('on CO-', '.toast');
+    $second->focus(cell(8, 'finish'))->keys('Gloss', WebDriverKeys::TAB)->see('somebody else has changed it to "Satin"', '.toast')->holds('document.querySelector(".cell-input").value === "Gloss"')->keys(WebDriverKeys::ESCAPE)->see('Satin', cell(8, 'finish'));
+    expect($second->complaints())->toBe([]);
+    $first->leave();
+    $second->leave();
+});
+
+test('all that match are changed at once, with consequences, and taken back', function (): void {
+    $me = (new Person(workshop()))->signIn()->open('/products?where[]=category:paint&where[]=missing:finish')->see('233 of');
+    $me->keys('a')->see('All that match: 233 products', '#panel')->choose('#give-what', 'finish')->find('#give-value');
+    $me->type('#give-value', 'Satin')->see('Change 233', '#panel')->see('Lose another value 0', '#panel')->press('Set: 233', '#panel')->see('Set Finish Satin on 233 products or variants')->see('No product is left');
+    $me->press('Take back', '.toast')->see('Took back')->see('233 of');
+    $me->open('/products?where[]=category:oil&all=1&give=volume')->choose('#give-mode', 'percent')->find('#give-amount');
+    $me->type('#give-amount', '10')->see('Lose another value', '#panel')->see('40.7 ml', '#panel')->press('Raise by per cent', '#panel .deed')->see('Raise by per cent: Volume')->keys('u')->see('Took back');
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});
+
+test('rules of every kind are looked at, saved, changed and taken back', function (): void {
+    $me = (new Person(workshop()))->signIn()->open('/rules')->see('Occasion: 74 products')->press('Look at the rule')->see('Are filled 74', '#panel')->see('studio', '#panel mark')->press('Save and fill 74', '#panel')->see('New fill rule for Occasion: 74 filled')->see('runs', 'tbody');
+    $me->open('/rules?new=1')->choose('#definition', 'finish')->see('From', '#panel')->choose('#source', 'fixed')->find('#value');
+    $me->type('#value', 'Satin')->see('Are filled', '#panel')->choose('#scope', 'category:gouache')->see('Have another value', '#panel')->press('Save and fill', '#panel')->see('New fill rule for Finish');
+    $me->open('/rules?definition=features&source=number&field=volume')->type('#bands', '..50: travel size')->see('Values that are made: travel size', '#panel')->press('Save and fill', '#panel')->see('New fill rule for Features');
+    $me->open('/rules?definition=finish&source=definition&from=lightfastness')->type('#table', 'II: Matte')->see('Are filled', '#panel')->open('/rules?definition=features&source=category&branch=paper')->see('Values that are made', '#panel');
+    $me->open('/rules')->see('3 rules')->press('Finish', 'tbody')->press('Pause', '#panel')->see('Paused the fill rule for Finish')->press('Resume', '#panel')->see('Resumed')->press('Take the rule back', '#panel')->see('Removed the fill rule for Finish')->see('2 rules');
+    $me->keys('u')->see('Took back')->see('3 rules');
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});
