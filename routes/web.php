@@ -7,6 +7,7 @@ use App\Access\SignInController;
 use App\Catalog\GridController;
 use App\Catalog\ProductsController;
 use App\Definitions\DefinitionsController;
+use App\Definitions\ExpectedController;
 use App\Feeds\FeedsController;
 use App\Fill\RulesController;
 use App\History\HistoryController;
@@ -33,6 +34,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/products/suggest', [GridController::class, 'suggest'])->name('products.suggest');
     Route::get('/products/{item}', [ProductsController::class, 'show'])->name('products.show');
     Route::get('/definitions', [DefinitionsController::class, 'index'])->name('definitions');
+    Route::get('/expected', [ExpectedController::class, 'show'])->name('expected');
     Route::get('/rules', [RulesController::class, 'index'])->name('rules');
     Route::get('/values', [ValuesController::class, 'index'])->name('values');
     Route::get('/values/{definition:slug}', [ValuesController::class, 'show'])->name('values.show');
@@ -52,6 +54,7 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/definitions', [DefinitionsController::class, 'store'])->name('definitions.store');
     Route::post('/definitions/several', [DefinitionsController::class, 'several'])->name('definitions.several');
     Route::put('/definitions/{definition}', [DefinitionsController::class, 'update'])->name('definitions.update');
+    Route::post('/expected', [ExpectedController::class, 'store'])->name('expected.store');
     Route::post('/rules', [RulesController::class, 'store'])->name('rules.store');
     Route::post('/rules/order', [RulesController::class, 'order'])->name('rules.order');
     Route::post('/rules/run', [RulesController::class, 'run'])->name('rules.run');

@@ -24,16 +24,6 @@ final readonly class Cell
         $this->look = Look::fromJson($look);
     }
 
-    public function isByHand(): bool
-    {
-        return $this->origin === -1;
-    }
-
-    public function isByRule(): bool
-    {
-        return $this->origin > 0;
-    }
-
     public function shown(?string $unit = null): string
     {
         return match (true) {

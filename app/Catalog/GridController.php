@@ -52,7 +52,7 @@ final class GridController
         foreach (collect($cells)->map(fn (TypedCell $cell): Definition => $cell->definition)->unique('id') as $definition) {
             foreach ($items as $item) {
                 if ($definition->level === Level::Variant || $item->parent_id === null) {
-                    $shown[] = ['item' => $item->id, 'definition' => $definition->slug, 'html' => view('products.grid-cell', ['cell' => $tokens->of($item, $definition)])->render()];
+                    $shown[] = ['item' => $item->id, 'definition' => $definition->slug, 'html' => CellMarkup::cell($tokens->of($item, $definition))];
                 }
             }
         }

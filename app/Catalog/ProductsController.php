@@ -6,6 +6,8 @@ namespace App\Catalog;
 
 use App\Definitions\Coverage;
 use App\Definitions\Definition;
+use App\Definitions\Expected;
+use App\Definitions\State;
 use App\Feeds\Feed;
 use App\Refused;
 use Illuminate\Http\RedirectResponse;
@@ -39,7 +41,7 @@ final class ProductsController
         return view('products.index', [
             'narrowing' => $narrowing, 'products' => $products, 'found' => $found, 'many' => $found > self::COUNT_TO, 'total' => $total, 'sort' => $sort,
             'variants' => $variants, 'cells' => CellTable::of([...$products->pluck('id')->all(), ...$variants->flatten(1)->pluck('id')->all()]),
-            'columns' => $this->columns($request, $definitions, $coverage->products()), 'covered' => $coverage->products(), 'definitions' => $definitions,
+            'columns' => $this->columns($request, $narrowing, $definitions, $coverage->products()), 'covered' => $coverage->products(), 'definitions' => $definitions,
             'categories' => CategoryTree::load()->flat(), 'brands' => Definition::query()->where('slug', Definition::BRAND)->first()?->values()->orderBy('label')->get() ?? collect(),
             'feeds' => Feed::query()->orderBy('name')->pluck('name'),
             'sizes' => self::SIZES, 'picked' => $picked, 'bulk' => BulkForm::from($request, $picked, $narrowing, $found, $change),
@@ -51,7 +53,10 @@ final class ProductsController
         abort_if($item->parent_id !== null, 404);
         $item->load('category', 'variants');
 
-        return view('products.show', ['item' => $item, 'definitions' => Definition::query()->accepted()->orderBy('label')->get(),
+        $expected = Expected::load()->in($item->category_id);
+        $definitions = Definition::query()->accepted()->orderBy('label')->get()->sortBy(fn (Definition $definition): int => in_array($definition->id, $expected, true) ? 0 : 1)->values();
+
+        return view('products.show', ['item' => $item, 'definitions' => $definitions, 'expected' => $expected, 'undefined' => Definition::query()->where('state', '!=', State::Accepted)->whereNull('merged_into')->orderBy('label')->get(),
             'cells' => CellTable::of([$item->id, ...$item->variants->pluck('id')->all()])]);
     }
 
@@ -82,12 +87,19 @@ final class ProductsController
      * @param  array<int, int>  $covered
      * @return Collection<int, Definition>
      */
-    private function columns(Request $request, Collection $definitions, array $covered): Collection
+    private function columns(Request $request, Narrowing $narrowing, Collection $definitions, array $covered): Collection
     {
         $wanted = (array) $request->input('columns', []);
         $missing = array_map(fn (mixed $line): string => is_string($line) && str_starts_with($line, 'missing:') ? substr($line, 8) : '', (array) $request->input('where', []));
         if ($wanted !== []) {
             return $definitions->whereIn('slug', $wanted)->sortBy(fn (Definition $definition): int|false => array_search($definition->slug, $wanted, true))->values();
+        }
+
+        $category = $narrowing->named('category');
+        $expected = $category === null ? [] : Expected::load()->in(Category::query()->where('slug', $category->value)->value('id'));
+        $wanted = $definitions->filter(fn (Definition $definition): bool => in_array($definition->id, $expected, true) || in_array($definition->slug, $missing, true));
+        if ($wanted->isNotEmpty() && $expected !== []) {
+            return $wanted->sortByDesc(fn (Definition $definition): int => in_array($definition->slug, $missing, true) ? 1 : 0)->values();
         }
 
         return $definitions->where('slug', '!=', Definition::BRAND)->sortByDesc(fn (Definition $definition): int => (in_array($definition->slug, $missing, true) ? PHP_INT_MAX : 0) ?: ($covered[$definition->id] ?? 0))->take(self::COLUMNS)->values();

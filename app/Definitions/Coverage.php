@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
+use App\Catalog\CategoryTree;
 use App\Catalog\Counted;
 use App\History\Remembered;
 use Illuminate\Support\Facades\DB;
 
-/** How many products carry each definition. Worked out once for each state of the catalog. */
+/** How many products carry each definition, in all and category by category. Worked out once for each state of the catalog. */
 final readonly class Coverage
 {
     public function __construct(private Remembered $remembered)
@@ -18,20 +19,55 @@ final readonly class Coverage
     /** @return array<int, int> distinct products by definition id */
     public function products(): array
     {
+        return array_map(array_sum(...), $this->byCategory());
+    }
+
+    /** All products of the catalog. */
+    public function total(): int
+    {
+        return array_sum($this->totals());
+    }
+
+    /** @return array<int, int> products by the category they stand in; 0: in none */
+    public function totals(): array
+    {
+        return $this->remembered->of('products', fn (): array => DB::table('items')->whereNull('parent_id')->groupBy('category_id')->selectRaw('COALESCE(category_id, 0) AS category, COUNT(*) AS n')->pluck('n', 'category')->map(intval(...))->all());
+    }
+
+    /** @return array<int, array<int, int>> distinct products by definition and the category they stand in */
+    public function byCategory(): array
+    {
         return $this->remembered->of('coverage', function (): array {
             $counts = [];
             foreach (Definition::query()->get(['id', 'level']) as $definition) {
-                $counts[$definition->id] = (int) DB::table('assignments as a')->join('spellings as s', 's.id', '=', 'a.spelling_id')->join('items as i', 'i.id', '=', 'a.item_id')
-                    ->where('s.definition_id', $definition->id)->whereRaw(Counted::on($definition->level))->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->value('n');
+                $counts[$definition->id] = DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(Counted::PRODUCT)))
+                    ->where('s.definition_id', $definition->id)->whereRaw(Counted::on($definition->level))->groupBy('category')->selectRaw('COALESCE(p.category_id, 0) AS category, COUNT(DISTINCT p.id) AS n')->pluck('n', 'category')->map(intval(...))->all();
             }
 
             return $counts;
         });
     }
 
-    /** All products of the catalog. */
-    public function total(): int
+    /**
+     * Of the products that should carry a definition: how many there are, and how many do.
+     *
+     * @return array<int, array{expected: int, carried: int}> by definition
+     */
+    public function ofExpected(Expected $expected, ?int $within = null): array
     {
-        return $this->remembered->of('products', fn (): int => DB::table('items')->whereNull('parent_id')->count());
+        $carried = $this->byCategory();
+        $below = $within === null ? null : array_flip(CategoryTree::load()->withDescendants($within));
+        $figures = [];
+        foreach ($this->totals() as $category => $products) {
+            if ($below !== null && ! isset($below[$category])) {
+                continue;
+            }
+            foreach ($expected->in($category === 0 ? null : $category) as $definition) {
+                $figures[$definition]['expected'] = ($figures[$definition]['expected'] ?? 0) + $products;
+                $figures[$definition]['carried'] = ($figures[$definition]['carried'] ?? 0) + ($carried[$definition][$category] ?? 0);
+            }
+        }
+
+        return $figures;
     }
 }

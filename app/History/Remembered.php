@@ -14,7 +14,7 @@ final readonly class Remembered
     private const KEPT = 86400;
 
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
-    private const SHAPE = 2;
+    private const SHAPE = 3;
 
     public function __construct(private Ledger $ledger)
     {

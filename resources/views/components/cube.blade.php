@@ -1,4 +1,2 @@
 @props(['label', 'look' => null, 'boxed' => false, 'stays' => false])
-@php($colors = $look?->colors ?? [])
-<span {{ $attributes->class(['cube', 'boxed' => $boxed, 'stays' => $stays]) }}><svg viewBox="0 0 16 16" aria-hidden="true">@if ($colors === [])<rect width="16" height="16" rx="4" fill="none" stroke="currentColor" stroke-opacity=".35"/><text x="8" y="11" text-anchor="middle" class="letters">{{ mb_strtoupper(mb_substr($label, 0, 2)) }}</text>@else
-@foreach ($colors as $i => $color)<rect x="{{ 16 / count($colors) * $i }}" width="{{ 16 / count($colors) + ($i + 1 < count($colors) ? .2 : 0) }}" height="16" fill="{{ $color }}"/>@endforeach<rect x=".5" y=".5" width="15" height="15" rx="3.5" fill="none" stroke="#000" stroke-opacity=".22"/>@endif</svg><span class="name">{{ $label }}</span>{{ $slot }}</span>
+<span {{ $attributes->class(['cube', 'boxed' => $boxed, 'stays' => $stays]) }}>{!! App\Cube::picture($label, $look) !!}<span class="name">{{ $label }}</span>{{ $slot }}</span>

@@ -1,6 +1,6 @@
 @extends('layouts.page')
 @section('body')
-@php($rooms = [['today', 'sun', 'Today', 'today'], ['products', 'package', 'Products', 'products*'], ['definitions', 'ruler', 'Definitions', ['definitions*', 'rules*']], ['values', 'shapes', 'Values', 'values*'], ['line-ups', 'list-ordered', 'Line-ups', 'line-ups*'], ['shop', 'store', 'Storefront', 'shop*'], ['feeds', 'truck', 'Feeds', ['feeds*', 'readings*']], ['history', 'history', 'History', 'history*']])
+@php($rooms = [['today', 'sun', 'Today', 'today'], ['products', 'package', 'Products', 'products*'], ['definitions', 'ruler', 'Definitions', ['definitions*', 'expected*', 'rules*']], ['values', 'shapes', 'Values', 'values*'], ['line-ups', 'list-ordered', 'Line-ups', 'line-ups*'], ['shop', 'store', 'Storefront', 'shop*'], ['feeds', 'truck', 'Feeds', ['feeds*', 'readings*']], ['history', 'history', 'History', 'history*']])
 <body>
 <a class="skip" href="#work">Skip to the work</a>
 <div class="desk">

@@ -1,5 +1,6 @@
 {{-- Products down, definitions across; variants below their product when asked for. --}}
 @use('App\Format')
+@use('App\Catalog\CellMarkup')
 @use('App\Catalog\GridCell')
 <table class="grid-table sheet" @can('edit') x-data="grid" data-cells="{{ route('products.cells') }}" data-suggest="{{ route('products.suggest') }}" data-token="{{ csrf_token() }}" aria-describedby="grid-keys" @endcan>
     <thead><tr><th scope="col"><input type="checkbox" aria-label="Select all on this page" x-on:change="all"></th>
@@ -12,7 +13,7 @@
         <tr data-row>
             <td><input class="pick" type="checkbox" name="pick[]" value="{{ $product->id }}" aria-label="Select {{ $product->title }}" data-stop @checked(in_array($product->id, $picked, true))></td>
             <td class="max-w-[270px]"><a class="name block cut" href="{{ route('products.show', $product) }}">{{ $product->title }}</a><span class="small soft mono">{{ $product->sku }}</span>@if ($own->isNotEmpty()) <span class="small soft">· {{ Format::count($own->count(), 'variant') }}</span>@endif</td>
-            @foreach ($columns as $column)@include('products.grid-cell', ['cell' => GridCell::of($product, $column, $cells, $own)])@endforeach
+            @foreach ($columns as $column){!! CellMarkup::cell(GridCell::of($product, $column, $cells, $own)) !!}@endforeach
             @php($prices = $own->isEmpty() ? collect([$product->price])->filter(fn ($price) => $price !== null) : $own->pluck('price')->filter(fn ($price) => $price !== null))
             <td class="num whitespace-nowrap">@if ($prices->isNotEmpty()){{ Format::money($prices->min(), $product->currency) }}@if ($prices->max() > $prices->min())&nbsp;+@endif @endif</td>
             <td class="num">{{ $own->isEmpty() ? $product->stock : $own->sum('stock') }}</td>
@@ -20,7 +21,7 @@
         @if (request('variants'))@foreach ($own as $variant)
         <tr class="variant-row">
             <td></td><td class="pl-6"><span class="mono">{{ $variant->sku }}</span></td>
-            @foreach ($columns as $column)@if ($column->level === Lokum\Vocabulary\Level::Variant)@include('products.grid-cell', ['cell' => GridCell::of($variant, $column, $cells)])@else<td></td>@endif @endforeach
+            @foreach ($columns as $column)@if ($column->level === Lokum\Vocabulary\Level::Variant){!! CellMarkup::cell(GridCell::of($variant, $column, $cells)) !!}@else<td></td>@endif @endforeach
             <td class="num whitespace-nowrap">{{ Format::money($variant->price, $variant->currency) }}</td><td class="num">{{ $variant->stock }}</td>
         </tr>
         @endforeach @endif

@@ -13,7 +13,7 @@
 <table class="grid-table"><thead><tr><th scope="col">Definition</th><th scope="col">Now</th><th scope="col">Set by hand</th></tr></thead><tbody>
     @foreach ($definitions->where('level', $item->variants->isEmpty() ? '!=' : '=', $item->variants->isEmpty() ? null : Level::Product) as $definition)
         @php($held = $cells[$item->id][$definition->id] ?? [])
-        <tr data-row><td class="strong">{{ $definition->label }}</td><td @class(['missing' => $held === []])>@if ($held === [])<span class="soft">missing</span>@else<x-cells :cells="$held" :definition="$definition" :most="9"/>@endif</td><td>{{ $editor($item, $definition, $held) }}</td></tr>
+        <tr data-row><td @class(['strong' => in_array($definition->id, $expected, true)])>{{ $definition->label }}</td><td @class(['missing' => $held === [] && in_array($definition->id, $expected, true)])>@if ($held === [])<span class="soft">{{ in_array($definition->id, $expected, true) ? 'missing' : '' }}</span>@else<x-cells :cells="$held" :definition="$definition" :most="9"/>@endif</td><td>{{ $editor($item, $definition, $held) }}</td></tr>
     @endforeach
 </tbody></table></section>
 @if ($item->variants->isNotEmpty())
@@ -31,7 +31,10 @@
 @section('panel')
 <h2>What is set by hand stays</h2><p class="soft">A feed that is read later leaves these cells alone. Empty the field and set it to clear a value.</p>
 @php($missing = $definitions->filter(fn ($definition) => ($cells[$item->id][$definition->id] ?? []) === [] && $item->variants->every(fn ($variant) => ($cells[$variant->id][$definition->id] ?? []) === [])))
-<dl class="figures"><div><dt>Definitions in use</dt><dd>{{ count($definitions) }}</dd></div><div><dt>Missing here</dt><dd>{{ count($missing) }}</dd></div></dl>
-@if ($missing->isNotEmpty())<p class="soft">{{ $missing->pluck('label')->join(', ', ' and ') }}</p>@endif
+@php($gaps = $missing->filter(fn ($definition) => in_array($definition->id, $expected, true)))
+<dl class="figures"><div><dt>Definitions in use</dt><dd>{{ count($definitions) }}</dd></div><div><dt>Expected in its category</dt><dd>{{ count($expected) }}</dd></div><div><dt>Of these, missing</dt><dd>{{ count($gaps) }}</dd></div></dl>
+@if ($gaps->isNotEmpty())<p class="note">Missing: {{ $gaps->pluck('label')->join(', ', ' and ') }}</p>@endif
+@php($carried = $undefined->filter(fn ($definition) => ($cells[$item->id][$definition->id] ?? []) !== [] || $item->variants->contains(fn ($variant) => ($cells[$variant->id][$definition->id] ?? []) !== [])))
+@if ($carried->isNotEmpty())<h3>Carried, and not in use</h3><ul class="grid gap-1">@foreach ($carried as $definition)@php($held = collect([$item, ...$item->variants])->flatMap(fn ($owner) => $cells[$owner->id][$definition->id] ?? []))<li><a href="{{ route('definitions', ['open' => $definition->slug]) }}">{{ $definition->label }}</a> <span class="soft">{{ mb_strimwidth($held->map(fn ($cell) => $cell->shown($definition->unit))->unique()->implode(', '), 0, 80, '…') }}</span></li>@endforeach</ul>@endif
 @if ($errors->isNotEmpty())@foreach ($errors->all() as $message)<p class="note harm" role="alert">{{ $message }}</p>@endforeach @endif
 @endsection

@@ -1,0 +1,42 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App;
+
+use Lokum\Vocabulary\Look;
+
+/** The small picture of a value: its colors, or its first letters. Drawn once for each look on a page. */
+final class Cube
+{
+    private const SIZE = 16;
+
+    /** @var array<string, string> */
+    private static array $drawn = [];
+
+    /** SVG, safe to be put into a page as it is. */
+    public static function picture(string $label, ?Look $look): string
+    {
+        $colors = $look->colors ?? [];
+        $letters = $colors === [] ? mb_strtoupper(mb_substr($label, 0, 2)) : '';
+
+        return self::$drawn[implode($colors).$letters] ??= '<svg viewBox="0 0 16 16" aria-hidden="true">'.($colors === [] ? self::letters($letters) : self::colors($colors)).'</svg>';
+    }
+
+    private static function letters(string $letters): string
+    {
+        return '<rect width="16" height="16" rx="4" fill="none" stroke="currentColor" stroke-opacity=".35"/><text x="8" y="11" text-anchor="middle" class="letters">'.e($letters).'</text>';
+    }
+
+    /** @param  list<string>  $colors */
+    private static function colors(array $colors): string
+    {
+        $width = self::SIZE / count($colors);
+        $stripes = '';
+        foreach ($colors as $i => $color) {
+            $stripes .= sprintf('<rect x="%s" width="%s" height="16" fill="%s"/>', round($width * $i, 3), round($width + ($i + 1 < count($colors) ? 0.2 : 0), 3), e($color));
+        }
+
+        return $stripes.'<rect x=".5" y=".5" width="15" height="15" rx="3.5" fill="none" stroke="#000" stroke-opacity=".22"/>';
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Definitions;
+
+use App\Catalog\Category;
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use Illuminate\Support\Facades\DB;
+
+/** Says which definitions a category's products should carry: expected, dropped again, or left to the category above. */
+final readonly class SayExpected
+{
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /** @param  list<int>  $definitions */
+    public function __invoke(?Category $category, array $definitions, ?bool $expected): ?Change
+    {
+        return $this->ledger->record('Definitions', function (Journal $journal) use ($category, $definitions, $expected): string {
+            foreach ($definitions as $definition) {
+                $row = DB::table('expectations')->where('category_id', $category?->id)->where('definition_id', $definition)->first();
+                match (true) {
+                    $row === null && $expected !== null => $journal->insert('expectations', ['category_id' => $category?->id, 'definition_id' => $definition, 'expected' => (int) $expected]),
+                    $row !== null && $expected === null => $journal->delete('expectations', $row->id),
+                    $row !== null => $journal->update('expectations', $row->id, ['expected' => (int) $expected]),
+                    default => null,
+                };
+            }
+            $labels = Definition::query()->whereKey($definitions)->orderBy('label')->pluck('label')->join(', ', ' and ');
+            $where = $category === null ? 'everywhere' : "in {$category->name}";
+
+            return match ($expected) {
+                true => "{$labels} expected {$where}",
+                false => "{$labels} not expected {$where}",
+                null => "{$labels} {$where} as above",
+            };
+        });
+    }
+}
