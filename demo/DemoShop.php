@@ -5,15 +5,18 @@ declare(strict_types=1);
 namespace Demo;
 
 use App\Access\DemoAccount;
+use App\Catalog\Category;
 use App\Catalog\Item;
 use App\Definitions\Definition;
 use App\Definitions\SaveDefinition;
+use App\Definitions\SayExpected;
 use App\Definitions\State;
 use App\Feeds\Feed;
 use App\Feeds\FeedFile;
 use App\Feeds\FeedName;
 use App\Feeds\ReadFeed;
 use App\Feeds\Reading;
+use App\Feeds\ReadingFigures;
 use App\Feeds\ReadingState;
 use App\Lineups\EditLineup;
 use App\Lineups\Filter;
@@ -41,9 +44,12 @@ final readonly class DemoShop
 
     private const MERGES = ['finish' => ['Matte' => ['Matt']], 'pigment-series' => ['Series 1' => ['Serie 1'], 'Series 2' => ['Serie 2'], 'Series 3' => ['Serie 3'], 'Series 4' => ['Serie 4']], 'surface' => ['Cold pressed' => ['cold-pressed'], 'Hot pressed' => ['Hot-pressed']]];
 
+    /** What products of a branch should carry. */
+    private const EXPECTED = ['paint' => ['color', 'volume', 'lightfastness', 'pigment-series', 'finish'], 'brushes' => ['hair', 'shape', 'brush-size', 'handle'], 'paper' => ['weight', 'surface', 'fibre', 'sheet-size'], 'canvas' => ['weight', 'sheet-size'], 'drawing' => ['color']];
+
     private const FILTERS = ['color', Filter::PRICE, 'brand', 'volume', 'lightfastness', 'pigment-series', 'finish', 'weight', 'surface', 'sheet-size', 'hair', 'shape', 'brush-size', 'occasion', Filter::STOCK];
 
-    public function __construct(private ReadFeed $read, private SaveDefinition $save, private MergeValues $merge, private EditLineup $edit, private Publish $publish)
+    public function __construct(private ReadFeed $read, private SaveDefinition $save, private MergeValues $merge, private EditLineup $edit, private SayExpected $expect, private Publish $publish)
     {
     }
 
@@ -68,6 +74,9 @@ final readonly class DemoShop
                 ($this->merge)($definition, $this->merge->plan($definition, FindValue::named($definition, (string) $keep)->id, $ids));
             }
         }
+        foreach (self::EXPECTED as $branch => $slugs) {
+            ($this->expect)(Category::query()->where('slug', $branch)->firstOrFail(), Definition::query()->whereIn('slug', $slugs)->pluck('id')->all(), true);
+        }
         foreach (self::FILTERS as $source) {
             $this->edit->add(Lineup::ofTheShop(), $source);
         }
@@ -78,7 +87,7 @@ final readonly class DemoShop
         }
     }
 
-    private function read(string $file, ColumnMap $map): \App\Feeds\ReadingFigures
+    private function read(string $file, ColumnMap $map): ReadingFigures
     {
         $path = __DIR__.'/feeds/'.$file;
         $feed = Feed::query()->firstOrCreate(['name' => FeedName::from($file)]);
