@@ -4,10 +4,19 @@ declare(strict_types=1);
 
 use App\Catalog\Category;
 use App\Definitions\Coverage;
+use App\Definitions\CreateDefinition;
 use App\Definitions\Definition;
+use App\Definitions\DefinitionForm;
 use App\Definitions\Expected;
+use App\Definitions\LikeNames;
+use App\Definitions\MergeDefinitions;
 use App\Definitions\SayExpected;
+use App\Fill\EditRules;
+use App\Fill\RuleForm;
 use App\History\TakeBack;
+use App\Lineups\EditLineup;
+use App\Lineups\Lineup;
+use Illuminate\Support\Facades\DB;
 
 /* Definitions that fit the catalog: what is expected where, merging two of them, retiring and deleting. */
 
@@ -37,4 +46,44 @@ test('what is expected is taken over downwards, dropped lower down, and taken ba
     expect($in('gouache'))->toBe(['color', 'finish', 'volume']);
     $this->actingAs($this->person())->get('/expected?category=paint')->assertOk()->assertSee('Most products here carry Colour');
     $this->get('/products?where[]=category:oil')->assertSee('data-column="volume"', false)->assertDontSee('data-column="colour"', false);
+});
+
+/** @return list<mixed> everything that a merge of definitions may touch */
+function everything(): array
+{
+    return [DB::table('assignments')->orderBy('item_id')->orderBy('definition_id')->orderBy('spelling_id')->get()->all(), DB::table('spellings')->orderBy('id')->get()->all(), DB::table('attribute_values')->orderBy('id')->get(['id', 'definition_id', 'label', 'slug', 'look'])->all(),
+        DB::table('headings')->orderBy('id')->get()->all(), DB::table('filters')->orderBy('id')->get(['id', 'definition_id', 'title'])->all(), DB::table('fill_rules')->orderBy('id')->get(['id', 'definition_id'])->all(), DB::table('expectations')->orderBy('id')->get()->all(), DB::table('definitions')->orderBy('id')->get(['id', 'slug', 'state', 'kind', 'level'])->all()];
+}
+
+test('definitions with names alike are pointed out', function (): void {
+    app(CreateDefinition::class)(DefinitionForm::from(['label' => 'Finishes', 'kind' => 'choice']));
+    app(CreateDefinition::class)(DefinitionForm::from(['label' => 'Vol ume', 'kind' => 'number']));
+    $groups = array_map(fn (array $group): array => array_map(fn (Definition $one): string => $one->label, $group), LikeNames::among(Definition::query()->get()->toBase()));
+    expect($groups)->toBe([['Color', 'Colour'], ['Finish', 'Finishes'], ['Volume', 'Vol ume']]);
+});
+
+test('two definitions become one: values by their letters, conflicts told, deliveries land, and it goes back exactly', function (): void {
+    $edit = app(EditLineup::class);
+    $edit->add(Lineup::ofTheShop(), 'colour');
+    app(EditRules::class)->add(RuleForm::from(['definition' => 'colour', 'source' => 'fixed', 'value' => 'Red', 'scope' => ['sku:P']]));
+    app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [definition_of('colour')->id], true);
+    $before = everything();
+    $merge = app(MergeDefinitions::class);
+    $figures = $merge->check(definition_of('color'), definition_of('colour'))->toArray();
+    expect($figures)->toMatchArray(['values' => ['joined' => 2, 'moved' => 2], 'headings' => ['Colour'], 'filters' => ['Colour'], 'rules' => 1])->and(everything())->toEqual($before);
+    $done = $merge(definition_of('color'), definition_of('colour'));
+    $held = DB::table('assignments as a')->join('items as i', 'i.id', '=', 'a.item_id')->join('spellings as s', 's.id', '=', 'a.spelling_id')->join('attribute_values as v', 'v.id', '=', 's.value_id')
+        ->where('a.definition_id', definition_of('color')->id)->orderBy('i.sku')->pluck('v.label', 'i.sku')->all();
+    expect($held)->toBe(['P-1' => 'Red', 'P-2' => 'Blue', 'Q' => 'Green', 'R' => 'Sap green'])->and(DB::table('assignments')->where('definition_id', definition_of('colour')->id)->exists())->toBeFalse()
+        ->and(Lineup::ofTheShop()->filters()->pluck('definition_id')->all())->toBe([definition_of('color')->id]);
+    app(TakeBack::class)($done);
+    expect(everything())->toEqual($before);
+    $merge(definition_of('color'), definition_of('colour'));
+    $this->read("sku,Colour\nS,blue\n");
+    expect(DB::table('assignments')->where('definition_id', definition_of('color')->id)->count())->toBe(5);
+});
+
+test('a product that has both keeps what the one that stays says', function (): void {
+    $this->read("sku,Tone,Shade\nX,Dark,Light\nY,Dark,dark\nZ,,Light\n", '{"columns": {"Tone": {"kind": "choice", "level": "product"}, "Shade": {"kind": "choice", "level": "variant"}}}', feed: 'Tones');
+    expect(app(MergeDefinitions::class)->check(definition_of('tone'), definition_of('shade'))->toArray())->toMatchArray(['items' => 3, 'come' => 1, 'same' => 1, 'conflicts' => 1, 'samples' => [['item' => 'X', 'stays' => 'Dark', 'goes' => 'Light']]]);
 });

@@ -1,0 +1,183 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Definitions;
+
+use App\Catalog\CellSheet;
+use App\Catalog\Chosen;
+use App\Catalog\Narrowing;
+use App\Fill\FillRule;
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Lineups\Filter;
+use App\Refused;
+use App\Vocabulary\SpellingReading;
+use Illuminate\Support\Facades\DB;
+use Lokum\Text\Label;
+use Lokum\Text\Slug;
+use Lokum\Vocabulary\Kind;
+
+/**
+ * Makes two definitions one. Headings lead to the one that stays; values are joined by their letters, others come along with
+ * their looks and spellings; cells move with their origins. Where a product has both and they differ, the one that stays wins.
+ */
+final readonly class MergeDefinitions
+{
+    private const SAMPLES = 8;
+
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /** What it would do. Nothing is written. */
+    public function check(Definition $keep, Definition $goes): MergeFigures
+    {
+        $this->allow($keep, $goes);
+        DB::beginTransaction();
+        try {
+            $journal = new Journal(0);
+
+            return $this->write($journal, $keep, $goes, false);
+        } finally {
+            DB::rollBack();
+        }
+    }
+
+    public function __invoke(Definition $keep, Definition $goes): Change
+    {
+        $this->allow($keep, $goes);
+
+        return $this->ledger->record('Definitions', function (Journal $journal) use ($keep, $goes): string {
+            $figures = $this->write($journal, $keep, $goes, true);
+
+            return "Merged {$goes->label} ({$goes->slug}) into {$keep->label}: ".number_format($figures->come).' cells came, '.number_format($figures->conflicts).' conflicts kept what '.$keep->label.' said';
+        }) ?? throw new Refused('Nothing was written.');
+    }
+
+    private function allow(Definition $keep, Definition $goes): void
+    {
+        if ($keep->id === $goes->id) {
+            throw new Refused('A definition cannot be merged into itself.', 'goes');
+        }
+        if ($goes->slug === Definition::BRAND) {
+            throw new Refused('Brand is known to every feed, so it is the one that stays.', 'goes');
+        }
+    }
+
+    private function write(Journal $journal, Definition $keep, Definition $goes, bool $forGood): MergeFigures
+    {
+        $sheet = new CellSheet(Chosen::all(Narrowing::where([])), $keep);
+        [$mapping, $joined, $moved] = $this->spellings($journal, $keep, $goes);
+        foreach ($mapping as $from => [$to, $token]) {
+            DB::insert('INSERT INTO temp.mapping VALUES (?, ?, ?)', [$from, $to, $token]);
+        }
+        $sheet->dueByMapping($goes);
+        DB::delete('DELETE FROM temp.targets WHERE item_id NOT IN (SELECT item_id FROM temp.due)');
+        $sheet->keepTargetsOnly();
+        $figures = $this->figures($sheet, $keep, $goes, $joined, $moved);
+        if ($forGood) {
+            $this->cells($journal, $keep, $goes);
+            $this->references($journal, $keep, $goes);
+            $journal->update('definitions', $goes->id, ['state' => State::Aside->value, 'merged_into' => $keep->id]);
+        }
+
+        return $figures;
+    }
+
+    /** @return array{0: array<int, array{0: int, 1: int}>, 1: int, 2: int} spelling and token by the spelling that goes; values joined, values moved */
+    private function spellings(Journal $journal, Definition $keep, Definition $goes): array
+    {
+        $there = DB::table('spellings')->where('definition_id', $keep->id)->get(['id', 'text', 'key', 'value_id']);
+        $byText = $there->keyBy('text');
+        $byKey = $there->whereNotNull('value_id')->pluck('value_id', 'key')->all();
+        $values = [];
+        $mapping = [];
+        $joined = 0;
+        $flags = $keep->kind === Kind::Flag ? $keep->values()->pluck('id', 'slug')->all() : [];
+        $mine = DB::table('spellings')->where('definition_id', $goes->id)->orderBy('id')->get();
+        if ($keep->kind === Kind::Choice) {
+            // A value is known when any of its spellings is.
+            foreach ($mine->whereNotNull('value_id') as $spelling) {
+                if (isset($byKey[$spelling->key])) {
+                    $joined += isset($values[$spelling->value_id]) ? 0 : 1;
+                    $values[$spelling->value_id] ??= $byKey[$spelling->key];
+                }
+            }
+        }
+        $moved = 0;
+        foreach ($mine as $spelling) {
+            $known = $byText->get($spelling->text);
+            $reading = SpellingReading::of($keep->kind, $keep->unit, $spelling->text);
+            $value = match ($keep->kind) {
+                Kind::Choice => $known->value_id ?? $values[$spelling->value_id ?? 0] ?? $byKey[$spelling->key] ?? null,
+                Kind::Flag => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'],
+                default => null,
+            };
+            if ($keep->kind === Kind::Choice && $value === null) {
+                $value = $this->value($journal, $keep, $spelling);
+                $spelling->value_id === null ?: $values[$spelling->value_id] = $value;
+                $byKey[$spelling->key] = $value;
+                $moved++;
+            }
+            $id = $known->id ?? $journal->insert('spellings', ['definition_id' => $keep->id, 'text' => $spelling->text, 'key' => $spelling->key, 'value_id' => $value, 'number' => $reading->number, 'problem' => $reading->problem]);
+            $mapping[$spelling->id] = [$id, $value ?? -$id];
+        }
+
+        return [$mapping, $joined, $moved];
+    }
+
+    private function value(Journal $journal, Definition $keep, \stdClass $spelling): int
+    {
+        $old = $spelling->value_id === null ? null : DB::table('attribute_values')->where('id', $spelling->value_id)->first();
+        $label = $old->label ?? Label::of($spelling->text);
+        $taken = fn (string $slug): bool => DB::table('attribute_values')->where('definition_id', $keep->id)->where('slug', $slug)->exists();
+
+        return $journal->insert('attribute_values', ['definition_id' => $keep->id, 'label' => $label, 'slug' => Slug::unique($label, $taken), 'look' => $old->look ?? null, 'held' => $old->held ?? 0]);
+    }
+
+    private function figures(CellSheet $sheet, Definition $keep, Definition $goes, int $joined, int $moved): MergeFigures
+    {
+        $different = 'SELECT h.item_id FROM temp.held h WHERE NOT EXISTS (SELECT 1 FROM temp.due d WHERE d.item_id = h.item_id AND d.token = h.token) AND h.item_id NOT IN (SELECT d.item_id FROM temp.due d JOIN temp.held x ON x.item_id = d.item_id AND x.token = d.token)';
+        $count = fn (string $sql): int => (int) DB::scalar("SELECT COUNT(*) FROM ({$sql})");
+        $conflicts = $keep->multiple ? 0 : $count("SELECT DISTINCT item_id FROM ({$different})");
+        $same = $count('SELECT DISTINCT d.item_id FROM temp.due d JOIN temp.held h ON h.item_id = d.item_id AND h.token = d.token');
+        $items = $count('SELECT DISTINCT item_id FROM temp.due');
+        $shown = '(SELECT GROUP_CONCAT(COALESCE(v.label, TRIM(s.text)), \', \') FROM temp.%s x JOIN spellings s ON s.id = x.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id WHERE x.item_id = i.id)';
+        $samples = $conflicts === 0 ? [] : array_map(fn (\stdClass $row): array => ['item' => $row->sku, 'stays' => (string) $row->stays, 'goes' => (string) $row->goes],
+            DB::select('SELECT i.sku, '.sprintf($shown, 'held').' AS stays, '.sprintf($shown, 'due')." AS goes FROM (SELECT DISTINCT item_id FROM ({$different}) LIMIT ".self::SAMPLES.') c JOIN items i ON i.id = c.item_id'));
+
+        return new MergeFigures($items, $items - $same - $conflicts, $same, $conflicts, $samples, $joined, $moved, DB::table('headings')->where('definition_id', $goes->id)->pluck('text')->all(),
+            Filter::query()->where('definition_id', $goes->id)->pluck('title')->all(), FillRule::query()->where('definition_id', $goes->id)->count());
+    }
+
+    private function cells(Journal $journal, Definition $keep, Definition $goes): void
+    {
+        $moves = $journal->cells();
+        $moves->clear();
+        DB::insert('INSERT INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE definition_id = ?', [$goes->id]);
+        // Where several come to a definition that takes one, the first stands.
+        DB::insert('INSERT INTO temp.coming SELECT d.item_id, ?, '.($keep->multiple ? 'd.spelling_id' : 'MIN(d.spelling_id)').', COALESCE((SELECT MIN(a.origin) FROM assignments a JOIN temp.mapping m ON m.from_id = a.spelling_id WHERE a.item_id = d.item_id AND m.token = d.token), 0)
+            FROM temp.due d WHERE '.($keep->multiple ? 'NOT EXISTS (SELECT 1 FROM temp.held h WHERE h.item_id = d.item_id AND h.token = d.token)' : 'd.item_id NOT IN (SELECT item_id FROM temp.held) GROUP BY d.item_id'), [$keep->id]);
+        $journal->take();
+        $journal->put();
+    }
+
+    private function references(Journal $journal, Definition $keep, Definition $goes): void
+    {
+        foreach (DB::table('headings')->where('definition_id', $goes->id)->pluck('id') as $id) {
+            $journal->update('headings', (int) $id, ['definition_id' => $keep->id]);
+        }
+        foreach (Filter::query()->where('definition_id', $goes->id)->get() as $filter) {
+            Filter::query()->where('definition_id', $keep->id)->where('lineup_id', $filter->lineup_id)->exists() ? $journal->delete('filters', $filter->id) : $journal->update('filters', $filter->id, ['definition_id' => $keep->id]);
+        }
+        foreach (FillRule::query()->where('definition_id', $goes->id)->pluck('id') as $id) {
+            $journal->update('fill_rules', $id, ['definition_id' => $keep->id]);
+        }
+        foreach (Expectation::query()->where('definition_id', $goes->id)->get() as $row) {
+            $journal->delete('expectations', $row->id);
+            Expectation::query()->where('definition_id', $keep->id)->where('category_id', $row->category_id)->exists() || $journal->insert('expectations', ['category_id' => $row->category_id, 'definition_id' => $keep->id, 'expected' => (int) $row->expected]);
+        }
+    }
+}
