@@ -32,6 +32,8 @@ final readonly class ChangeCells
      */
     public function __invoke(Chosen $chosen, CellChange $change, array $versions = []): ?Change
     {
+        $change->definition->allowChange();
+
         return $this->ledger->record('Products', function (Journal $journal) use ($chosen, $change, $versions): string {
             foreach (DB::table('items')->whereIn('id', array_keys($versions))->get(['id', 'sku', 'version']) as $item) {
                 if ($item->version !== $versions[$item->id]) {

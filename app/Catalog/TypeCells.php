@@ -92,6 +92,7 @@ final readonly class TypeCells
             return 'somebody else has changed it to '.($now->text() === '' ? 'nothing' : '"'.mb_strimwidth($now->text(), 0, 40, '…').'"');
         }
         try {
+            $cell->definition->allowChange();
             $texts = $cell->texts();
         } catch (Refused $why) {
             return lcfirst(rtrim($why->getMessage(), '.'));

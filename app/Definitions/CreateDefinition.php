@@ -27,7 +27,7 @@ final readonly class CreateDefinition
         }
         $id = 0;
         $this->ledger->record('Definitions', function (Journal $journal) use ($form, &$id): string {
-            $id = $journal->insert('definitions', ['policy' => $form->policy->value, 'help' => $form->help] + NewDefinition::row($form->column(), State::Accepted, null));
+            $id = $journal->insert('definitions', $form->about() + NewDefinition::row($form->column(), State::Accepted, null));
             foreach (NewDefinition::flags(Definition::query()->findOrFail($id)) as $value) {
                 $journal->insert('attribute_values', $value);
             }

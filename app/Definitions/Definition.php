@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
+use App\Access\Role;
+use App\Access\User;
+use App\Refused;
 use App\Vocabulary\Value;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\Auth;
 use Lokum\Feed\Column;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
@@ -30,6 +34,10 @@ use Lokum\Vocabulary\TermOrder;
  * @property TermOrder $term_order
  * @property string|null $help
  * @property string|null $reason
+ * @property string|null $team_help
+ * @property string|null $section
+ * @property Role $edited_by
+ * @property int|null $merged_into
  * @property int $version
  */
 final class Definition extends Model
@@ -43,6 +51,19 @@ final class Definition extends Model
     public function values(): HasMany
     {
         return $this->hasMany(Value::class)->whereNull('merged_into');
+    }
+
+    /**
+     * Whether whoever is signed in may change it and its data; the command line may.
+     *
+     * @throws Refused
+     */
+    public function allowChange(): void
+    {
+        $user = Auth::user();
+        if ($user instanceof User && $this->edited_by === Role::Manager && $user->role !== Role::Manager) {
+            throw new Refused("Only managers change {$this->label}.");
+        }
     }
 
     /** @param  Builder<self>  $query */
@@ -80,7 +101,7 @@ final class Definition extends Model
     {
         return [
             'kind' => Kind::class, 'level' => Level::class, 'multiple' => 'boolean', 'state' => State::class,
-            'policy' => Policy::class, 'term_order' => TermOrder::class,
+            'policy' => Policy::class, 'edited_by' => Role::class, 'term_order' => TermOrder::class,
         ];
     }
 }

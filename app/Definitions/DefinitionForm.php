@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
+use App\Access\Role;
 use App\Refused;
 use Lokum\Feed\Column;
 use Lokum\Quantity\Unit;
@@ -30,6 +31,9 @@ final readonly class DefinitionForm
         public Policy $policy,
         public ?string $help,
         public ?string $slug = null,
+        public ?string $teamHelp = null,
+        public ?string $section = null,
+        public Role $editedBy = Role::Editor,
     ) {
     }
 
@@ -55,7 +59,13 @@ final readonly class DefinitionForm
 
         return new self($label, $kind, $level, (bool) ($input['multiple'] ?? false) && $kind === Kind::Choice, $separator === '' ? '|' : $separator,
             $unit === '' ? null : (Unit::find($unit)->symbol ?? $unit), Policy::tryFrom($text('policy')) ?? Policy::Follow, $text('help') ?: null,
-            $text('slug') === '' ? null : Slug::of($text('slug')));
+            $text('slug') === '' ? null : Slug::of($text('slug')), $text('team_help') ?: null, mb_strimwidth($text('section'), 0, 100) ?: null, $text('edited_by') === Role::Manager->value ? Role::Manager : Role::Editor);
+    }
+
+    /** @return array<string, mixed> what a definition says of itself, beside its column */
+    public function about(): array
+    {
+        return ['policy' => $this->policy->value, 'help' => $this->help, 'team_help' => $this->teamHelp, 'section' => $this->section, 'edited_by' => $this->editedBy->value];
     }
 
     public function column(): Column

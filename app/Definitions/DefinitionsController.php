@@ -14,7 +14,7 @@ use Lokum\Vocabulary\Kind;
 
 final class DefinitionsController
 {
-    public function index(Request $request, Coverage $coverage, ReadAgain $readAgain): View
+    public function index(Request $request, Coverage $coverage, ReadAgain $readAgain, MergeDefinitions $merge, EndDefinition $end, CoverageStrip $strip): View
     {
         $words = $request->string('q')->toString();
         $definitions = Definition::query()->withCount('values')->orderBy('label')
@@ -26,8 +26,9 @@ final class DefinitionsController
             'groups' => ['Proposed' => $definitions->where('state', State::Proposed), 'In use' => $definitions->where('state', State::Accepted), 'Left aside' => $definitions->where('state', State::Aside)],
             'products' => $coverage->products(), 'total' => $coverage->total(), 'samples' => $this->samples($definitions->pluck('id')->all()),
             'filters' => Filter::query()->whereNotNull('definition_id')->pluck('title', 'definition_id'),
-            'open' => $open, 'editing' => $editing, 'change' => $this->change($request, $editing, $readAgain),
-        ]);
+            'open' => $open, 'editing' => $editing, 'change' => $this->change($request, $editing, $readAgain), 'strips' => $strip->all(), 'alike' => LikeNames::among($definitions->toBase()),
+            'sections' => $definitions->pluck('section')->filter()->unique()->sort()->values(), 'differing' => $editing === null ? 0 : $readAgain->differing($editing),
+        ] + $this->leaving($request, $editing, $merge, $end));
     }
 
     public function store(Request $request, CreateDefinition $create): RedirectResponse
@@ -55,6 +56,39 @@ final class DefinitionsController
         $change = $save->several($ids, $request->input('state') === State::Aside->value ? State::Aside : State::Accepted);
 
         return redirect()->route('definitions')->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+    }
+
+    public function merge(Request $request, Definition $definition, MergeDefinitions $merge): RedirectResponse
+    {
+        $keep = Definition::query()->where('slug', $request->string('into')->toString())->first() ?? throw new Refused('Choose the definition that stays.', 'into');
+        $change = $merge($keep, $definition);
+
+        return redirect()->route('definitions', ['open' => $keep->slug])->with('done', $change->summary)->with('undo', $change->id);
+    }
+
+    /** Retires it, or deletes it with its data. */
+    public function end(Request $request, Definition $definition, EndDefinition $end): RedirectResponse
+    {
+        $change = $request->input('how') === 'delete' ? $end->delete($definition) : $end->retire($definition);
+
+        return redirect()->route('definitions')->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+    }
+
+    /** @return array{into: Definition|null, merging: MergeFigures|null, mergeProblem: string|null, ending: array<string, mixed>|null} what merging or ending the open definition would do, where that is asked */
+    private function leaving(Request $request, ?Definition $editing, MergeDefinitions $merge, EndDefinition $end): array
+    {
+        $into = $editing === null ? null : Definition::query()->where('slug', $request->string('into')->toString())->first();
+        $figures = null;
+        $problem = null;
+        try {
+            if ($editing !== null && $into !== null) {
+                $figures = $merge->check($into, $editing);
+            }
+        } catch (Refused $why) {
+            $problem = $why->getMessage();
+        }
+
+        return ['into' => $into, 'merging' => $figures, 'mergeProblem' => $problem, 'ending' => $editing !== null && $request->boolean('end') ? $end->consequences($editing) : null];
     }
 
     /**

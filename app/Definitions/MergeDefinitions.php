@@ -58,6 +58,8 @@ final readonly class MergeDefinitions
 
     private function allow(Definition $keep, Definition $goes): void
     {
+        $keep->allowChange();
+        $goes->allowChange();
         if ($keep->id === $goes->id) {
             throw new Refused('A definition cannot be merged into itself.', 'goes');
         }

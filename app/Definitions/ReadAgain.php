@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
+use App\Catalog\CellSheet;
 use App\History\Journal;
 use App\Vocabulary\Dress;
 use App\Vocabulary\SpellingReading;
@@ -12,6 +13,7 @@ use Lokum\Text\Label;
 use Lokum\Text\Slug;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
 
 /** Reads a definition's spellings anew after its kind, unit or separator changed. The texts themselves stay as they came. */
 final class ReadAgain
@@ -58,6 +60,40 @@ final class ReadAgain
         }
         $journal->take();
         $journal->put();
+    }
+
+    /**
+     * Brings cells to the level that the definition has now: a product's to its variants, or what its variants agree on to the
+     * product. Where variants differ, their cells stay with them and count again when the level goes back.
+     */
+    public function level(Journal $journal, Definition $definition): void
+    {
+        $journal->cells()->clear();
+        if ($definition->level === Level::Variant) {
+            DB::insert('INSERT INTO temp.coming SELECT v.id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN items v ON v.parent_id = a.item_id
+                WHERE a.definition_id = ? AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = v.id AND h.definition_id = a.definition_id)', [$definition->id]);
+            DB::insert('INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN items i ON i.id = a.item_id WHERE a.definition_id = ? AND i.variant_count > 0', [$definition->id]);
+        } else {
+            $agree = self::agreeing($definition);
+            DB::insert("INSERT OR IGNORE INTO temp.coming SELECT v.parent_id, a.definition_id, MIN(a.spelling_id), MIN(a.origin) FROM assignments a JOIN items v ON v.id = a.item_id JOIN spellings s ON s.id = a.spelling_id
+                WHERE a.definition_id = ? AND v.parent_id IN ({$agree}) AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = v.parent_id AND h.definition_id = a.definition_id) GROUP BY v.parent_id, ".CellSheet::TOKEN, [$definition->id, $definition->id]);
+            DB::insert("INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN items v ON v.id = a.item_id WHERE a.definition_id = ? AND v.parent_id IN ({$agree})", [$definition->id, $definition->id]);
+        }
+        $journal->take();
+        $journal->put();
+    }
+
+    /** @return int products whose variants carry different values, so that they would stay with the variants */
+    public function differing(Definition $definition): int
+    {
+        return $definition->multiple ? 0 : (int) DB::scalar('SELECT COUNT(DISTINCT v.parent_id) FROM assignments a JOIN items v ON v.id = a.item_id WHERE a.definition_id = ? AND v.parent_id IS NOT NULL AND v.parent_id NOT IN ('.self::agreeing($definition).')', [$definition->id, $definition->id]);
+    }
+
+    /** Products whose variants say one thing; every product where several values may stand. Binds the definition. */
+    private static function agreeing(Definition $definition): string
+    {
+        return 'SELECT v.parent_id FROM assignments a JOIN items v ON v.id = a.item_id JOIN spellings s ON s.id = a.spelling_id WHERE a.definition_id = ? AND v.parent_id IS NOT NULL GROUP BY v.parent_id'
+            .($definition->multiple ? '' : ' HAVING COUNT(DISTINCT '.CellSheet::TOKEN.') = 1');
     }
 
     /**

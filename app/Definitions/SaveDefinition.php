@@ -24,20 +24,25 @@ final readonly class SaveDefinition
     public function __invoke(Definition $definition, DefinitionForm $form, State $state, int $version): ?Change
     {
         return $this->ledger->record('Definitions', function (Journal $journal) use ($definition, $form, $state, $version): string {
-            $before = $definition->refresh()->replicate();
+            $definition->refresh()->allowChange();
+            $before = $definition->replicate();
             if ($definition->version !== $version) {
                 throw Refused::changedMeanwhile($definition->label);
             }
             $journal->update('definitions', $definition->id, [
                 'label' => $form->label, 'kind' => $form->kind->value, 'level' => $form->level->value, 'multiple' => (int) $form->multiple,
-                'separator' => $form->separator, 'unit' => $form->unit, 'policy' => $form->policy->value, 'help' => $form->help, 'state' => $state->value,
-            ]);
+                'separator' => $form->separator, 'unit' => $form->unit, 'state' => $state->value,
+            ] + $form->about());
             $definition->refresh();
             if ($before->kind !== $definition->kind || $before->unit !== $definition->unit) {
                 $this->readAgain->spellings($journal, $definition);
             }
             if ($definition->multiple && (! $before->multiple || $before->separator !== $definition->separator)) {
                 $this->readAgain->split($journal, $definition);
+            }
+
+            if ($before->level !== $definition->level) {
+                $this->readAgain->level($journal, $definition);
             }
 
             return match (true) {

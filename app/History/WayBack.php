@@ -81,11 +81,16 @@ final readonly class WayBack
     private static function inTheWay(Change $change): array
     {
         $obstacles = [];
-        foreach ($change->rows()->orderBy('id')->lazy(1000) as $row) {
-            $now = self::current($row);
-            if (self::standsAsLeft($row, $now)) {
+        $seen = [];
+        foreach ($change->rows()->orderByDesc('id')->lazy(1000) as $row) {
+            // Of a row that it touched several times, the last state is what it left.
+            $key = "{$row->table_name}:{$row->row_key}";
+            if (isset($seen[$key]) || self::standsAsLeft($row, self::current($row))) {
+                $seen[$key] = true;
+
                 continue;
             }
+            $seen[$key] = true;
             $later = self::laterChange($row);
             $obstacles[$later->id ?? 0] = $later === null
                 ? 'Newer data has changed the '.(self::NOUNS[$row->table_name][0] ?? $row->table_name).' it would set back.'

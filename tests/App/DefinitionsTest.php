@@ -2,20 +2,32 @@
 
 declare(strict_types=1);
 
+use App\Access\Role;
 use App\Catalog\Category;
+use App\Catalog\CellChange;
+use App\Catalog\ChangeCells;
+use App\Catalog\Chosen;
+use App\Catalog\Narrowing;
 use App\Definitions\Coverage;
 use App\Definitions\CreateDefinition;
 use App\Definitions\Definition;
 use App\Definitions\DefinitionForm;
+use App\Definitions\EndDefinition;
 use App\Definitions\Expected;
 use App\Definitions\LikeNames;
 use App\Definitions\MergeDefinitions;
+use App\Definitions\ReadAgain;
+use App\Definitions\SaveDefinition;
 use App\Definitions\SayExpected;
+use App\Definitions\State;
 use App\Fill\EditRules;
 use App\Fill\RuleForm;
 use App\History\TakeBack;
 use App\Lineups\EditLineup;
 use App\Lineups\Lineup;
+use App\Refused;
+use App\Vocabulary\FindValue;
+use App\Vocabulary\MergeValues;
 use Illuminate\Support\Facades\DB;
 
 /* Definitions that fit the catalog: what is expected where, merging two of them, retiring and deleting. */
@@ -86,4 +98,51 @@ test('two definitions become one: values by their letters, conflicts told, deliv
 test('a product that has both keeps what the one that stays says', function (): void {
     $this->read("sku,Tone,Shade\nX,Dark,Light\nY,Dark,dark\nZ,,Light\n", '{"columns": {"Tone": {"kind": "choice", "level": "product"}, "Shade": {"kind": "choice", "level": "variant"}}}', feed: 'Tones');
     expect(app(MergeDefinitions::class)->check(definition_of('tone'), definition_of('shade'))->toArray())->toMatchArray(['items' => 3, 'come' => 1, 'same' => 1, 'conflicts' => 1, 'samples' => [['item' => 'X', 'stays' => 'Dark', 'goes' => 'Light']]]);
+});
+
+test('retiring keeps the data, deleting takes it along, and both go back exactly', function (): void {
+    app(EditLineup::class)->add(Lineup::ofTheShop(), 'color');
+    app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red', 'scope' => ['sku:Q']]));
+    app(SayExpected::class)(null, [definition_of('color')->id], true);
+    $merge = app(MergeValues::class);
+    $merge(definition_of('color'), $merge->plan(definition_of('color'), FindValue::named(definition_of('color'), 'Red')->id, [FindValue::named(definition_of('color'), 'Blue')->id]));
+    $before = everything();
+    $end = app(EndDefinition::class);
+    expect($end->consequences(definition_of('color')))->toMatchArray(['products' => 2, 'values' => 1, 'filters' => ['Color'], 'rules' => 1, 'categories' => 1, 'headings' => ['Color']]);
+    $retired = $end->retire(definition_of('color'));
+    expect(DB::table('filters')->count())->toBe(0)->and(DB::table('assignments')->where('definition_id', definition_of('color')->id)->count())->toBe(3);
+    app(TakeBack::class)($retired);
+    expect(everything())->toEqual($before);
+    $deleted = $end->delete(definition_of('color'));
+    expect(Definition::query()->where('slug', 'color')->exists())->toBeFalse()->and(DB::table('assignments')->count())->toBe(7);
+    app(TakeBack::class)($deleted);
+    expect(everything())->toEqual($before)->and(fn () => $end->delete(Definition::query()->firstOrNew(['slug' => 'brand'])))->toThrow(Refused::class, 'cannot be deleted');
+});
+
+test('cells follow their definition to the other level as far as variants agree, and back', function (): void {
+    $this->read("sku,parent_sku,Grain,Coat\nG,,Fine,\nG-1,G,,Thin\nG-2,G,,Thin\nH,,,\nH-1,H,,Thin\nH-2,H,,Thick\n", '{"columns": {"Grain": {"kind": "choice", "level": "product"}, "Coat": {"kind": "choice", "level": "variant"}}}', feed: 'Grains');
+    $held = fn (string $slug): array => DB::table('assignments as a')->join('items as i', 'i.id', '=', 'a.item_id')->where('a.definition_id', definition_of($slug)->id)->orderBy('i.sku')->pluck('i.sku')->all();
+    $save = fn (string $slug, string $level) => app(SaveDefinition::class)(definition_of($slug), DefinitionForm::from(['label' => ucfirst($slug), 'kind' => 'choice', 'level' => $level]), State::Accepted, definition_of($slug)->version);
+    $before = everything();
+    $down = $save('grain', 'variant');
+    expect($held('grain'))->toBe(['G-1', 'G-2']);
+    expect(app(ReadAgain::class)->differing(definition_of('coat')))->toBe(1);
+    $up = $save('coat', 'product');
+    expect($held('coat'))->toBe(['G', 'H-1', 'H-2'])->and(app(Coverage::class)->products()[definition_of('coat')->id])->toBe(1);
+    $save('coat', 'variant');
+    expect($held('coat'))->toBe(['G-1', 'G-2', 'H-1', 'H-2']);
+    app(TakeBack::class)(app(TakeBack::class)->newest());
+    app(TakeBack::class)($up);
+    app(TakeBack::class)($down);
+    expect(everything())->toEqual($before);
+});
+
+test('what only managers change is refused to an editor', function (): void {
+    app(SaveDefinition::class)(definition_of('finish'), DefinitionForm::from(['label' => 'Finish', 'kind' => 'choice', 'level' => 'product', 'edited_by' => 'manager', 'section' => 'Look', 'team_help' => 'Ask the lab.']), State::Accepted, definition_of('finish')->version);
+    expect(definition_of('finish'))->section->toBe('Look')->team_help->toBe('Ask the lab.');
+    $this->actingAs($this->person(Role::Editor));
+    $change = fn () => app(ChangeCells::class)(Chosen::all(Narrowing::where([])), CellChange::set(definition_of('finish'), ['Matt']));
+    expect($change)->toThrow(Refused::class, 'Only managers change Finish')->and(fn () => app(EndDefinition::class)->retire(definition_of('finish')))->toThrow(Refused::class, 'Only managers');
+    $this->actingAs($this->person());
+    expect($change())->not->toBeNull();
 });
