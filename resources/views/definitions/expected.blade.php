@@ -30,8 +30,8 @@
         @php($is = in_array($definition->id, $inherited, true)) @php($says = $expected->says($open ? $open->id : null, $definition->id)) @php($share = (int) floor(100 * ($shares[$definition->id] ?? 0)))
         <li class="flex items-center gap-2"><span @class(['grow cut', 'strong' => $is, 'soft' => ! $is])>{{ $definition->label }} <span class="small soft">{{ $share }} %</span></span>
             @can('edit')<form method="post" action="{{ route('expected.store') }}" class="flex gap-1">@csrf<input type="hidden" name="category" value="{{ $open?->slug }}"><input type="hidden" name="definitions[]" value="{{ $definition->id }}">
-                @if ($is)<button class="button bare small" name="expected" value="no" aria-label="{{ $definition->label }} is not expected">drop</button>@else<button class="button bare small" name="expected" value="yes" aria-label="Expect {{ $definition->label }}">expect</button>@endif
-                @if ($says !== null)<button class="button bare small" name="expected" value="above" title="Say nothing here" aria-label="{{ $definition->label }}: as above">as above</button>@endif</form>@endcan</li>
+                @if ($is)<button class="button bare small" name="expected" value="no" aria-label="drop {{ $definition->label }}">drop</button>@else<button class="button bare small" name="expected" value="yes" aria-label="expect {{ $definition->label }}">expect</button>@endif
+                @if ($says !== null)<button class="button bare small" name="expected" value="above" title="Say nothing here" aria-label="as above: {{ $definition->label }}">as above</button>@endif</form>@endcan</li>
     @endforeach</ul>
 @endif
 @endsection
