@@ -49,6 +49,8 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
 
 Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/products/give', [ProductsController::class, 'give'])->name('products.give');
+    Route::post('/products/views', [GridController::class, 'saveView'])->name('products.views');
+    Route::delete('/products/views/{view}', [GridController::class, 'removeView'])->name('products.views.remove');
     Route::put('/products/cells', [GridController::class, 'cells'])->name('products.cells');
     Route::put('/products/{item}', [ProductsController::class, 'update'])->name('products.update');
     Route::post('/definitions', [DefinitionsController::class, 'store'])->name('definitions.store');

@@ -7,6 +7,7 @@ namespace App\Catalog;
 use App\Definitions\Definition;
 use App\Vocabulary\SuggestValues;
 use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Lokum\Vocabulary\Level;
 
@@ -26,6 +27,20 @@ final class GridController
 
         return response()->json(['done' => $change?->summary, 'undo' => $change === null ? null : route('history.take-back', $change),
             'refused' => $figures->refused, 'cells' => $this->shown($cells)]);
+    }
+
+    public function saveView(Request $request, EditViews $edit): RedirectResponse
+    {
+        $change = $edit->save($request->string('name')->toString(), $request->all());
+
+        return redirect()->route('products', $request->only(EditViews::KEPT))->with('done', $change->summary ?? 'It was saved so already.')->with('undo', $change?->id);
+    }
+
+    public function removeView(SavedView $view, EditViews $edit): RedirectResponse
+    {
+        $change = $edit->remove($view);
+
+        return redirect()->route('products')->with('done', $change->summary ?? '')->with('undo', $change?->id);
     }
 
     /** Values that fit what is being typed; those that only look alike are marked. */

@@ -43,7 +43,7 @@ final class ProductsController
             'variants' => $variants, 'cells' => CellTable::of([...$products->pluck('id')->all(), ...$variants->flatten(1)->pluck('id')->all()]),
             'columns' => $this->columns($request, $narrowing, $definitions, $coverage->products()), 'covered' => $coverage->products(), 'definitions' => $definitions,
             'categories' => CategoryTree::load()->flat(), 'brands' => Definition::query()->where('slug', Definition::BRAND)->first()?->values()->orderBy('label')->get() ?? collect(),
-            'feeds' => Feed::query()->orderBy('name')->pluck('name'),
+            'views' => SavedView::query()->orderBy('name')->get(), 'proposedViews' => EditViews::proposed(), 'feeds' => Feed::query()->orderBy('name')->pluck('name'),
             'sizes' => self::SIZES, 'picked' => $picked, 'bulk' => BulkForm::from($request, $picked, $narrowing, $found, $change),
         ]);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Access\Role;
 use App\Access\User;
+use App\Catalog\EditViews;
 use App\Catalog\Item;
 use App\Definitions\Definition;
 use App\Feeds\Reading;
@@ -33,7 +34,7 @@ function allRoutes(): array
 
 function address_of(string $uri): string
 {
-    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{user}' => '1', '{slug}' => 'x', '{sku}' => 'x'];
+    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{view}' => '1', '{user}' => '1', '{slug}' => 'x', '{sku}' => 'x'];
 
     return '/'.strtr($uri, $map);
 }
@@ -41,6 +42,7 @@ function address_of(string $uri): string
 beforeEach(function (): void {
     $this->read("sku,brand,Color\nA,Ninefold,Red\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice"}}}');
     app(EditLineup::class)->add(Lineup::ofTheShop(), 'color');
+    app(EditViews::class)->save('All', []);
     app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red']));
     Reading::query()->create(['feed_id' => 1, 'file_name' => 'a.csv', 'path' => '/nowhere', 'bytes' => 1, 'state' => ReadingState::Received]);
 });

@@ -82,6 +82,14 @@ test('all that match are changed at once, with consequences, and taken back', fu
     $me->leave();
 });
 
+test('a view of the grid is saved by name, opened again and removed', function (): void {
+    $me = (new Person(workshop()))->signIn()->open('/products')->press('views', '.work')->see('From what categories expect')->press('Paint', '.card')->see('in Paint and below')->holds('document.querySelectorAll("th[data-column]").length === 5');
+    $me->press('views', '.work')->type('#view-name', 'Paint to finish')->press('Save view', '.card')->see('Saved the view Paint to finish')->open('/products')->press('views', '.work')->press('Paint to finish', '.card')->see('in Paint and below');
+    $me->press('views', '.work')->click('[aria-label="Remove the view Paint to finish"]')->see('Removed the view')->keys('u')->see('Took back');
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});
+
 test('rules of every kind are looked at, saved, changed and taken back', function (): void {
     $me = (new Person(workshop()))->signIn()->open('/rules')->see('Occasion: 74 products')->press('Look at the rule')->see('Are filled 74', '#panel')->see('studio', '#panel mark')->press('Save and fill 74', '#panel')->see('New fill rule for Occasion: 74 filled')->see('runs', 'tbody');
     $me->open('/rules?new=1')->choose('#definition', 'finish')->see('From', '#panel')->choose('#source', 'fixed')->find('#value');

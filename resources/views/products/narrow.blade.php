@@ -16,6 +16,13 @@
             <div class="field"><label for="origin">Where its value comes from</label><select class="select" id="origin" name="where[]"><option value="">anywhere</option>@foreach ($definitions as $definition)@foreach (['hand' => 'set by hand', 'rule' => 'from a fill rule', 'feed' => 'from a feed'] as $origin => $says)<option value="origin:{{ $definition->slug }}={{ $origin }}">{{ $definition->label }}: {{ $says }}</option>@endforeach @endforeach</select></div>
             <button class="button main">Narrow</button>
         </form></details>
+    <details class="relative"><summary class="chip list-none" data-key="v" title="Views (V)">views</summary>
+        <div class="card absolute z-10 w-[300px] mt-1 max-h-[420px] overflow-auto">
+            @foreach ($views as $view)<div class="flex items-center gap-2"><a class="grow cut strong" href="{{ route('products', $view->query) }}">{{ $view->name }}</a>@can('edit')<form method="post" action="{{ route('products.views.remove', $view) }}">@csrf @method('delete')<button class="button bare small" aria-label="Remove the view {{ $view->name }}">×</button></form>@endcan</div>@endforeach
+            @if ($proposedViews !== [])<p class="label">From what categories expect</p>@foreach ($proposedViews as $view)<a class="cut" href="{{ route('products', $view['query']) }}">{{ $view['name'] }} <span class="soft">{{ count($view['query']['columns']) }} columns</span></a>@endforeach @endif
+            @can('edit')<form method="post" action="{{ route('products.views') }}" class="grid gap-2">@csrf @foreach ($query as $name => $values)@foreach ((array) $values as $value)<input type="hidden" name="{{ $name }}{{ is_array($values) ? '[]' : '' }}" value="{{ $value }}">@endforeach @endforeach @if (! request('columns'))@foreach ($columns as $column)<input type="hidden" name="columns[]" value="{{ $column->slug }}">@endforeach @endif
+                <div class="field"><label for="view-name">Save what is shown as</label><input class="input" id="view-name" name="name" maxlength="100" required></div><button class="button">Save view</button></form>@endcan
+        </div></details>
     <details class="relative"><summary class="chip list-none" data-key="c" title="Columns (C)">columns</summary>
         <form class="card absolute z-10 w-[300px] mt-1" method="get" action="{{ route('products') }}">
             @foreach ($narrowing->lines() as $line)<input type="hidden" name="where[]" value="{{ $line }}">@endforeach
