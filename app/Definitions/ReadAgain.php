@@ -28,7 +28,7 @@ final class ReadAgain
             $flags = $definition->values()->pluck('id', 'slug')->all();
         }
         foreach (DB::table('spellings')->where('definition_id', $definition->id)->orderBy('id')->get() as $spelling) {
-            $reading = SpellingReading::of($definition->kind, $definition->unit, $spelling->text);
+            $reading = SpellingReading::of($definition->kind, $definition->unit, $spelling->read_as ?? $spelling->text);
             $journal->update('spellings', $spelling->id, [
                 'value_id' => match ($definition->kind) {
                     Kind::Choice => $spelling->value_id ?? $this->value($journal, $definition, $spelling->text),

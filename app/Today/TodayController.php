@@ -7,6 +7,7 @@ namespace App\Today;
 use App\Catalog\Item;
 use App\Definitions\Coverage;
 use App\Definitions\Definition;
+use App\Definitions\Expected;
 use App\Definitions\State;
 use App\Feeds\FeedFile;
 use App\Feeds\Reading;
@@ -37,10 +38,26 @@ final class TodayController
             'held' => Value::query()->where('held', true)->whereNull('merged_into')->with('definition')->orderByDesc('id')->limit(20)->get(),
             'running' => Reading::query()->whereIn('state', [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked])->with('feed')->latest('id')->get(),
             'unread' => $this->unread(),
+            'gaps' => $this->gaps($coverage),
             'filters' => $filters->count(),
             'silent' => $filters->isEmpty() || $products === 0 ? [] : array_filter($pages->of($filters)[0] ?? []),
             'latest' => Change::query()->with('user')->latest('id')->limit(6)->get(),
         ]);
+    }
+
+    /** @return list<array{slug: string, label: string, missing: int}> expected definitions that most products miss */
+    private function gaps(Coverage $coverage): array
+    {
+        $definitions = Definition::query()->accepted()->get()->keyBy('id');
+        $gaps = [];
+        foreach ($coverage->ofExpected(Expected::load()) as $id => ['expected' => $expected, 'carried' => $carried]) {
+            if ($carried < $expected && $definitions->has($id)) {
+                $gaps[] = ['slug' => $definitions[$id]->slug, 'label' => $definitions[$id]->label, 'missing' => $expected - $carried];
+            }
+        }
+        usort($gaps, fn (array $a, array $b): int => $b['missing'] <=> $a['missing']);
+
+        return $gaps;
     }
 
     /** @return list<\stdClass> fields whose texts cannot be read, worst first */

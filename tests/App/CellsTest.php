@@ -10,6 +10,7 @@ use App\Definitions\Definition;
 use App\History\Change;
 use App\History\TakeBack;
 use App\Refused;
+use App\Vocabulary\RepairSpellings;
 use Illuminate\Support\Facades\DB;
 
 /* Changes of many cells at once: what they would do, what they do, and the way back. */
@@ -95,3 +96,19 @@ test('lists are narrowed by everything a product has', function (string $line, a
 test('narrowings that make no sense are refused by name', function (string $line, string $reason): void {
     expect(fn () => Narrowing::where([$line]))->toThrow(Refused::class, $reason);
 })->with([['category:nowhere', 'no category "nowhere"'], ['color:plaid', 'no value of Color "plaid"'], ['shape:round', 'no definition "shape"'], ['price:cheap', 'is not a number'], ['changed:yesterday', 'not a date'], ['origin:color=aunt', 'is no origin']]);
+
+test('what a field cannot read is said once, for all products and later deliveries, and taken back', function (): void {
+    $csv = "sku,Volume\nH,half pan\nK,half pan\n";
+    $this->read($csv, feed: 'Second');
+    [$unread] = RepairSpellings::unread(def('volume'));
+    expect($unread)->text->toBe('half pan')->items->toBe(2);
+    $repair = app(RepairSpellings::class);
+    expect(fn () => $repair(def('volume'), [$unread->id => 'tiny']))->toThrow(Refused::class, 'is not a number');
+    $done = $repair(def('volume'), [$unread->id => '0.15 cl']);
+    expect(DB::table('spellings')->where('id', $unread->id)->value('number'))->toBe(1.5)->and(RepairSpellings::unread(def('volume')))->toBe([]);
+    $this->read(str_replace('K,', 'L,', $csv), feed: 'Second');
+    expect(Narrowing::where(['volume:1.5'])->query()->count())->toBe(3);
+    $this->actingAs($this->person())->get('/values/volume/unread')->assertOk()->assertSee('Every text can be read');
+    app(TakeBack::class)($done);
+    $this->get('/values/volume/unread')->assertSee('half pan');
+});
