@@ -13,7 +13,7 @@ final class Setup
     public static function ensure(): void
     {
         $data = (string) config('lokum.data');
-        foreach ([$data, $data.'/feeds', $data.'/inbox', $data.'/editions'] as $directory) {
+        foreach ([$data, $data.'/feeds', $data.'/inbox', $data.'/editions', $data.'/pictures'] as $directory) {
             if (! is_dir($directory) && ! @mkdir($directory, 0770, true) && ! is_dir($directory)) {
                 throw new Refused("The directory \"{$directory}\" cannot be made.");
             }

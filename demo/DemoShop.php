@@ -49,7 +49,7 @@ final readonly class DemoShop
 
     private const FILTERS = ['color', Filter::PRICE, 'brand', 'volume', 'lightfastness', 'pigment-series', 'finish', 'weight', 'surface', 'sheet-size', 'hair', 'shape', 'brush-size', 'occasion', Filter::STOCK];
 
-    public function __construct(private ReadFeed $read, private SaveDefinition $save, private MergeValues $merge, private EditLineup $edit, private SayExpected $expect, private Publish $publish)
+    public function __construct(private ReadFeed $read, private SaveDefinition $save, private MergeValues $merge, private EditLineup $edit, private SayExpected $expect, private BrandPages $brands, private Publish $publish)
     {
     }
 
@@ -77,6 +77,7 @@ final readonly class DemoShop
         foreach (self::EXPECTED as $branch => $slugs) {
             ($this->expect)(Category::query()->where('slug', $branch)->firstOrFail(), Definition::query()->whereIn('slug', $slugs)->pluck('id')->all(), true);
         }
+        $this->brands->write();
         foreach (self::FILTERS as $source) {
             $this->edit->add(Lineup::ofTheShop(), $source);
         }

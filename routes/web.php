@@ -13,6 +13,7 @@ use App\Fill\RulesController;
 use App\History\HistoryController;
 use App\Lineups\LineupsController;
 use App\Publishing\PublishingController;
+use App\Storefront\DirectoryController;
 use App\Storefront\ShopController;
 use App\Today\TodayController;
 use App\Vocabulary\UnreadController;
@@ -26,6 +27,9 @@ Route::middleware('guest')->group(function (): void {
 
 Route::get('/shop', [ShopController::class, 'home'])->name('shop');
 Route::get('/shop/c/{slug}', [ShopController::class, 'category'])->name('shop.category');
+Route::get('/shop/a/{attribute}', [DirectoryController::class, 'index'])->name('shop.directory');
+Route::get('/shop/a/{attribute}/{slug}', [DirectoryController::class, 'show'])->name('shop.value');
+Route::get('/pictures/{name}', [DirectoryController::class, 'picture'])->where('name', '[a-f0-9]{32}\.webp')->name('shop.picture');
 Route::get('/shop/p/{sku}', [ShopController::class, 'product'])->where('sku', '.*')->name('shop.product');
 
 Route::middleware(['auth', 'can:look'])->group(function (): void {

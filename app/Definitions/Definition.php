@@ -38,6 +38,7 @@ use Lokum\Vocabulary\TermOrder;
  * @property string|null $section
  * @property Role $edited_by
  * @property int|null $merged_into
+ * @property bool $has_pages whether its values have pages of their own in the shop
  * @property int $version
  */
 final class Definition extends Model
@@ -100,7 +101,7 @@ final class Definition extends Model
     protected function casts(): array
     {
         return [
-            'kind' => Kind::class, 'level' => Level::class, 'multiple' => 'boolean', 'state' => State::class,
+            'kind' => Kind::class, 'level' => Level::class, 'multiple' => 'boolean', 'has_pages' => 'boolean', 'state' => State::class,
             'policy' => Policy::class, 'edited_by' => Role::class, 'term_order' => TermOrder::class,
         ];
     }

@@ -34,6 +34,7 @@ final readonly class DefinitionForm
         public ?string $teamHelp = null,
         public ?string $section = null,
         public Role $editedBy = Role::Editor,
+        public bool $hasPages = false,
     ) {
     }
 
@@ -59,13 +60,13 @@ final readonly class DefinitionForm
 
         return new self($label, $kind, $level, (bool) ($input['multiple'] ?? false) && $kind === Kind::Choice, $separator === '' ? '|' : $separator,
             $unit === '' ? null : (Unit::find($unit)->symbol ?? $unit), Policy::tryFrom($text('policy')) ?? Policy::Follow, $text('help') ?: null,
-            $text('slug') === '' ? null : Slug::of($text('slug')), $text('team_help') ?: null, mb_strimwidth($text('section'), 0, 100) ?: null, $text('edited_by') === Role::Manager->value ? Role::Manager : Role::Editor);
+            $text('slug') === '' ? null : Slug::of($text('slug')), $text('team_help') ?: null, mb_strimwidth($text('section'), 0, 100) ?: null, $text('edited_by') === Role::Manager->value ? Role::Manager : Role::Editor, (bool) ($input['has_pages'] ?? false) && $kind === Kind::Choice);
     }
 
     /** @return array<string, mixed> what a definition says of itself, beside its column */
     public function about(): array
     {
-        return ['policy' => $this->policy->value, 'help' => $this->help, 'team_help' => $this->teamHelp, 'section' => $this->section, 'edited_by' => $this->editedBy->value];
+        return ['policy' => $this->policy->value, 'help' => $this->help, 'team_help' => $this->teamHelp, 'section' => $this->section, 'edited_by' => $this->editedBy->value, 'has_pages' => (int) $this->hasPages];
     }
 
     public function column(): Column

@@ -59,6 +59,13 @@ final class BuildEdition
                 Kind::Text, Kind::Date => null,
             };
         }
+        $directories = $definitions->filter(fn (Definition $definition): bool => $definition->has_pages && $definition->kind === Kind::Choice);
+        $this->writer->insert('meta', ['directories', (string) json_encode($directories->pluck('id')->values()->all())]);
+        foreach ($directories as $definition) {
+            foreach ($definition->values()->where(fn ($either) => $either->whereNotNull('description')->orWhereNotNull('picture'))->get() as $value) {
+                $this->writer->insert('pages', [$value->id, $definition->id, $value->description, $value->picture]);
+            }
+        }
         $this->fields();
         $this->filters();
         $progress('Writing products', 0.5);

@@ -26,7 +26,7 @@ final readonly class DraftSummary
         $terms = [];
         foreach (Definition::query()->accepted()->whereIn('kind', [Kind::Choice, Kind::Flag])->get() as $definition) {
             foreach ($this->terms->of($definition) as $term) {
-                $terms[$term['id']] = new TermLine($term['id'], $definition->slug, $term['label'], $term['slug'], (string) $term['look'], $term['products']);
+                $terms[$term['id']] = new TermLine($term['id'], $definition->slug, $term['label'], $term['slug'], $term['look'].$term['page'], $term['products']);
             }
         }
         $filters = Lineup::ofTheShop()->filters()->with('definition')->get()->toBase();

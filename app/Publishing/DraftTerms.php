@@ -19,16 +19,17 @@ final readonly class DraftTerms
 
     /**
      * @param  array<int, int>|null  $products  distinct products by value id, where they were counted already
-     * @return list<array{id: int, label: string, slug: string, look: string|null, products: int}> in their order
+     * @return list<array{id: int, label: string, slug: string, look: string|null, products: int, page: string}>  page: what tells its page from another in their order
      */
     public function of(Definition $definition, ?array $products = null): array
     {
         $products ??= $this->counts->byValue($definition);
         $rows = [];
         $terms = [];
-        foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into')->where('held', false)->get(['id', 'label', 'slug', 'look', 'position']) as $value) {
+        foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into')->where('held', false)->get(['id', 'label', 'slug', 'look', 'position', 'description', 'picture']) as $value) {
             if (isset($products[$value->id])) {
-                $rows[$value->id] = ['id' => $value->id, 'label' => $value->label, 'slug' => $value->slug, 'look' => $value->look, 'products' => $products[$value->id]];
+                $rows[$value->id] = ['id' => $value->id, 'label' => $value->label, 'slug' => $value->slug, 'look' => $value->look, 'products' => $products[$value->id],
+                    'page' => $definition->has_pages ? md5($value->description.$value->picture) : ''];
                 $terms[] = new Term($value->id, $value->label, $value->position, $products[$value->id]);
             }
         }

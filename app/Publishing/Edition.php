@@ -56,4 +56,15 @@ final class Edition extends Model
     {
         return $this->belongsTo(User::class);
     }
+
+    /** @return list<EditionAttribute> attributes with a directory in the shop */
+    public static function directories(): array
+    {
+        if (self::current() === null) {
+            return [];
+        }
+        $edition = self::openCurrent();
+
+        return array_values(array_filter($edition->attributes(), fn (EditionAttribute $attribute): bool => in_array($attribute->id, $edition->directories(), true)));
+    }
 }

@@ -89,6 +89,26 @@ final class EditionFile implements TermSource
         return $terms;
     }
 
+    /** @return list<int> attributes whose values have pages of their own */
+    public function directories(): array
+    {
+        /** @var list<int> $ids an edition from before there were any has none */
+        $ids = json_decode($this->meta('directories') ?: '[]', true);
+
+        return $ids;
+    }
+
+    /** @return array<int, array{description: string|null, picture: string|null}> by term */
+    public function pages(EditionAttribute $attribute): array
+    {
+        $pages = [];
+        foreach ($this->rows('SELECT term_id, description, picture FROM pages WHERE attribute_id = ?', [$attribute->id]) as $row) {
+            $pages[(int) $row['term_id']] = ['description' => $row['description'] === null ? null : (string) $row['description'], 'picture' => $row['picture'] === null ? null : (string) $row['picture']];
+        }
+
+        return $pages;
+    }
+
     /** The term that an ended address leads to. */
     public function redirect(EditionAttribute $attribute, string $slug): ?string
     {

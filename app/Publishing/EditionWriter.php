@@ -20,6 +20,7 @@ final class EditionWriter
         CREATE TABLE filters (position INTEGER PRIMARY KEY, settings TEXT NOT NULL);
         CREATE TABLE redirects (attribute_id INTEGER NOT NULL, slug TEXT NOT NULL, leads_to INTEGER NOT NULL, PRIMARY KEY (attribute_id, slug)) WITHOUT ROWID;
         CREATE TABLE products (number INTEGER PRIMARY KEY, sku TEXT NOT NULL UNIQUE, name TEXT NOT NULL, category_id INTEGER, price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, body TEXT NOT NULL);
+        CREATE TABLE pages (term_id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, description TEXT, picture TEXT);
         CREATE TABLE orders (name TEXT PRIMARY KEY, numbers BLOB NOT NULL) WITHOUT ROWID;';
 
     private PDO $pdo;

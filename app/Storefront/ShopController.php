@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace App\Storefront;
 
 use App\Publishing\Edition;
+use App\Publishing\EditionAttribute;
 use App\Publishing\EditionCategory;
+use App\Publishing\EditionFile;
+use App\Publishing\EditionProduct;
 use App\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -38,7 +41,23 @@ final class ShopController
             array_unshift($trail, $at);
         }
 
-        return view('shop.product', ['product' => $product, 'trail' => $trail, 'currency' => $edition->meta('currency')]);
+        return view('shop.product', ['product' => $product, 'pages' => $this->pages($edition, $product), 'trail' => $trail, 'currency' => $edition->meta('currency')]);
+    }
+
+    /** @return array<string, array{slug: string, directory: string, picture: string|null}> pages of values that the product carries, by label and text */
+    private function pages(EditionFile $edition, EditionProduct $product): array
+    {
+        $pages = [];
+        foreach (array_filter($edition->attributes(), fn (EditionAttribute $attribute): bool => in_array($attribute->id, $edition->directories(), true)) as $attribute) {
+            $about = $edition->pages($attribute);
+            foreach ($edition->terms($attribute) as $id => $term) {
+                if (in_array($term->label, $product->properties[$attribute->label] ?? [], true)) {
+                    $pages["{$attribute->label}:{$term->label}"] = ['slug' => $term->slug, 'directory' => $attribute->slug, 'picture' => $about[$id]['picture'] ?? null];
+                }
+            }
+        }
+
+        return $pages;
     }
 
     private function listing(Request $request, ?string $slug): View|Response|RedirectResponse

@@ -20,10 +20,11 @@ final readonly class SaveValue
 
     /**
      * @param  int  $version  that the person started from
+     * @param  ValuePage|null  $page  what its page says; null: as it is
      *
      * @throws Refused when another value has these letters, or someone else saved it meanwhile
      */
-    public function __invoke(Value $value, string $label, Look $look, bool $held, int $version): ?Change
+    public function __invoke(Value $value, string $label, Look $look, bool $held, int $version, ?ValuePage $page = null): ?Change
     {
         $label = Label::of($label);
         if ($label === '' || mb_strlen($label) > 500) {
@@ -34,12 +35,12 @@ final readonly class SaveValue
             throw new Refused("\"{$label}\" is what {$other->label} is called or spelled. Merge the two instead.", 'label');
         }
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($value, $label, $look, $held, $version): string {
+        return $this->ledger->record('Values', function (Journal $journal) use ($value, $label, $look, $held, $version, $page): string {
             if ($value->refresh()->version !== $version) {
                 throw Refused::changedMeanwhile($value->label);
             }
             $before = $value->label;
-            $journal->update('attribute_values', $value->id, ['label' => $label, 'look' => $look->toJson(), 'held' => (int) $held]);
+            $journal->update('attribute_values', $value->id, ['label' => $label, 'look' => $look->toJson(), 'held' => (int) $held] + ($page === null ? [] : ['description' => $page->description, 'picture' => $page->picture]));
             if ($label !== $before) {
                 CreateValue::ownSpelling($journal, $value->definition, $value->id, $label);
 

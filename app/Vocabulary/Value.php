@@ -22,6 +22,8 @@ use Lokum\Vocabulary\Look;
  * @property string|null $look
  * @property bool $held
  * @property int|null $merged_into
+ * @property string|null $description of its page in the shop
+ * @property string|null $picture name of a kept picture
  * @property int $version
  * @property-read Definition $definition
  */

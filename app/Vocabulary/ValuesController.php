@@ -60,7 +60,7 @@ final class ValuesController
         } catch (InvalidArgumentException $why) {
             throw new Refused($why->getMessage(), 'colors');
         }
-        $change = $save($value, $request->string('label')->toString(), $look, $request->boolean('held'), $request->integer('version'));
+        $change = $save($value, $request->string('label')->toString(), $look, $request->boolean('held'), $request->integer('version'), $definition->has_pages ? ValuePage::from($request, $value) : null);
 
         return redirect()->route('values.show', [$definition, 'value' => $value->id])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
     }

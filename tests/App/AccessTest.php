@@ -17,7 +17,7 @@ use App\Lineups\Lineup;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Route;
 
-const OPEN_ROUTES = ['GET sign-in', 'POST sign-in', 'GET shop', 'GET shop/c/{slug}', 'GET shop/p/{sku}'];
+const OPEN_ROUTES = ['GET sign-in', 'POST sign-in', 'GET shop', 'GET shop/c/{slug}', 'GET shop/p/{sku}', 'GET shop/a/{attribute}', 'GET shop/a/{attribute}/{slug}', 'GET pictures/{name}'];
 
 /** @return list<array{0: string, 1: string}> method and address of every route */
 function allRoutes(): array
@@ -34,7 +34,7 @@ function allRoutes(): array
 
 function address_of(string $uri): string
 {
-    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{view}' => '1', '{user}' => '1', '{slug}' => 'x', '{sku}' => 'x'];
+    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{view}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp', '{sku}' => 'x'];
 
     return '/'.strtr($uri, $map);
 }

@@ -16,6 +16,7 @@
         <div id="found" class="grid gap-3">
             @if ($kind === Kind::Number)<div class="field"><label for="unit">Unit</label><input class="input" id="unit" name="unit" list="units" value="{{ old('unit', $editing?->unit) }}" placeholder="none"><datalist id="units">@foreach (Lokum\Quantity\Unit::symbols() as $symbol)<option value="{{ $symbol }}">@endforeach</datalist><x-error for="unit"/></div>@endif
             @if ($kind === Kind::Choice)<label class="check"><input type="checkbox" name="multiple" value="1" @checked(old('multiple', $editing?->multiple))><span>Several values on one product</span></label>
+            <label class="check"><input type="checkbox" name="has_pages" value="1" @checked(old('has_pages', $editing?->has_pages))><span>Each value has a page in the shop</span></label>
             <div class="field"><label for="separator">Several in one cell are parted by</label><input class="input small" id="separator" name="separator" maxlength="5" value="{{ old('separator', $editing->separator ?? '|') }}"></div>
             <div class="field"><label for="policy">A new spelling from a feed</label><select class="select" id="policy" name="policy">@foreach (Policy::cases() as $policy)<option value="{{ $policy->value }}" @selected(old('policy', $editing?->policy->value) === $policy->value)>{{ $policy->label() }}</option>@endforeach</select></div>@endif
             @if ($change && $change['kind'] !== $editing->kind)

@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storefront;
+
+use App\Publishing\Edition;
+use App\Publishing\EditionAttribute;
+use App\Publishing\EditionFile;
+use App\Publishing\EditionTerm;
+use App\Vocabulary\Pictures;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\View\View;
+use Normalizer;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+
+/** Pages of values that have one, such as brands: a directory from A to Z, and each with its picture, description and products. */
+final class DirectoryController
+{
+    public function index(string $attribute): View|Response
+    {
+        if (Edition::current() === null) {
+            return response()->view('shop.closed');
+        }
+        $edition = Edition::openCurrent();
+        $found = $this->attribute($edition, $attribute);
+        $pages = $edition->pages($found);
+        $letters = [];
+        foreach ($edition->terms($found) as $id => $term) {
+            $letters[$this->letter($term)][] = ['term' => $term, 'page' => $pages[$id] ?? null];
+        }
+        uksort($letters, fn (string $a, string $b): int => [$a === '#', $a] <=> [$b === '#', $b]);
+
+        return view('shop.directory', ['attribute' => $found, 'letters' => $letters]);
+    }
+
+    public function show(Request $request, string $attribute, string $slug): View|Response|RedirectResponse
+    {
+        if (Edition::current() === null) {
+            return response()->view('shop.closed');
+        }
+        $edition = Edition::openCurrent();
+        $found = $this->attribute($edition, $attribute);
+        $terms = array_filter($edition->terms($found), fn (EditionTerm $term): bool => $term->slug === $slug);
+        if ($terms === []) {
+            $leads = $edition->redirect($found, $slug) ?? abort(404);
+
+            return redirect()->route('shop.value', [$attribute, $leads], 301);
+        }
+        $term = reset($terms);
+        $address = ListingAddress::read(Request::create($request->path(), 'GET', [$found->slug => $term->slug, 'page' => $request->integer('page', 1)]), $edition, null);
+
+        return view('shop.value', ['attribute' => $found, 'term' => $term, 'about' => $edition->pages($found)[$term->id] ?? null, 'page' => new ListingPage($edition, null, $address), 'address' => $address]);
+    }
+
+    public function picture(string $name): BinaryFileResponse
+    {
+        $path = Pictures::path($name);
+        abort_unless(is_file($path), 404);
+
+        return response()->file($path, ['Content-Type' => 'image/webp', 'Cache-Control' => 'public, max-age=31536000, immutable']);
+    }
+
+    private function attribute(EditionFile $edition, string $slug): EditionAttribute
+    {
+        $attribute = $edition->attribute($slug);
+
+        return $attribute !== null && in_array($attribute->id, $edition->directories(), true) ? $attribute : abort(404);
+    }
+
+    private function letter(EditionTerm $term): string
+    {
+        $first = mb_strtoupper(mb_substr((string) Normalizer::normalize($term->label, Normalizer::FORM_KD), 0, 1));
+
+        return preg_match('/\p{L}/u', $first) === 1 ? $first : '#';
+    }
+}
