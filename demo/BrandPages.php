@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Demo;
 
 use App\Definitions\Definition;
-use App\Vocabulary\Pictures;
+use App\Pictures;
 use App\Vocabulary\SaveValue;
 use App\Vocabulary\ValuePage;
 

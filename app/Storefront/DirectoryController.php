@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
+use App\Pictures;
 use App\Publishing\Edition;
 use App\Publishing\EditionAttribute;
 use App\Publishing\EditionFile;
 use App\Publishing\EditionTerm;
-use App\Vocabulary\Pictures;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -50,9 +50,10 @@ final class DirectoryController
             return redirect()->route('shop.value', [$attribute, $leads], 301);
         }
         $term = reset($terms);
-        $address = ListingAddress::read(Request::create($request->path(), 'GET', [$found->slug => $term->slug, 'page' => $request->integer('page', 1)]), $edition, null);
+        $filters = array_map(fn (array $filter): string => (string) $filter['key'], $edition->filters());
 
-        return view('shop.value', ['attribute' => $found, 'term' => $term, 'about' => $edition->pages($found)[$term->id] ?? null, 'page' => new ListingPage($edition, null, $address), 'address' => $address]);
+        return view('shop.value', ['attribute' => $found, 'term' => $term, 'about' => $edition->pages($found)[$term->id] ?? null, 'page' => new ValueListing($edition, $found->slug, $term->slug, $request->integer('page', 1)),
+            'filtered' => in_array($found->slug, $filters, true)]);
     }
 
     public function picture(string $name): BinaryFileResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
+use App\Pictures;
 use App\Refused;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Pictures;
 use App\Publishing\CurrentDrift;
 use App\Refused;
 use App\Vocabulary\FindValue;
 use App\Vocabulary\MergeValues;
-use App\Vocabulary\Pictures;
 use App\Vocabulary\Value;
 use Illuminate\Http\UploadedFile;
 

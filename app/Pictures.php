@@ -2,9 +2,8 @@
 
 declare(strict_types=1);
 
-namespace App\Vocabulary;
+namespace App;
 
-use App\Refused;
 use GdImage;
 
 /**
