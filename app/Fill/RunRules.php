@@ -29,6 +29,9 @@ final readonly class RunRules
      */
     public function __invoke(?FillRule $only = null): array
     {
+        if ($only === null && ! FillRule::query()->where('paused', false)->exists()) {
+            return [null, []];
+        }
         $figures = [];
         $change = $this->ledger->record('Fill rules', function (Journal $journal) use ($only, &$figures): string {
             $rules = $only === null ? FillRule::query()->where('paused', false)->orderBy('position')->with('definition')->get() : [$only];
