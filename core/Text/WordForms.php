@@ -15,22 +15,44 @@ final class WordForms
         return implode('', array_map(fn (string $word): string => self::singular(self::american($word)), $words));
     }
 
-    /** A word in its US spelling, where it has two. */
+    /** Endings and stems that the UK and the US spell differently: expression => what the US writes. */
+    private const AMERICAN = [
+        '/colour/' => 'color', '/(?<=.)(?:gre)y/' => 'gray', '/^grey/' => 'gray', '/flavour|savour/' => 'flavor', '/favour/' => 'favor', '/behaviour/' => 'behavior', '/neighbour/' => 'neighbor', '/aluminium/' => 'aluminum', '/jewell/' => 'jewel', '/jewelery/' => 'jewelry',
+        '/^(.{2,}[bcdfghklmnprstvy])our(s|ed|ing|ful|less|able|ably|ite|ites|ise|ize|ized|ised|er|ers|al|ally|y|ies|ist|ists|istic|ism)?$/' => '$1or$2', '/gramme/' => 'gram', '/^aeroplane/' => 'airplane', '/^cheque/' => 'check', '/callip/' => 'calip', '/^chilli/' => 'chili', '/^cos(y|ie|in|il)/' => 'coz$1', '/^(ag|bing|whing|cring)eing$/' => '$1ing',
+        '/^(.*[a-z])([bt])re(?:(s)?|d)$/' => '$1$2er$3', '/^(mea|o)gre(s)?$/' => '$1ger$2', '/^ochre(s)?$/' => 'ocher$1', '/^manoeuv/' => 'maneuv',
+        '/fibre/' => 'fiber', '/centre/' => 'center', '/litre/' => 'liter', '/theatre/' => 'theater',
+        '/^(.{3,})is(e|ed|es|er|ers|ing|ingly|able|ation|ations|ational|ement)$/' => '$1iz$2', '/lys(e|ed|es|er|ers|ing)$/' => 'lyz$1',
+        '/^(.{3,})ogu(?:e(s)?|(ed|ing))$/' => '$1og$2$3', '/^(def|off|pret|lic)ence(s|d)?$/' => '$1ense$2', '/^practis/' => 'practic',
+        '/^(.*[aeiouy].*[aeiouy])ll(ed|ing|er|ers|or|ors|ous|ously|est|y|ment|ments)$/' => '$1l$2', '/^(.*[aeiouy].*[aeiouy])pp(ed|ing|er|ers)$/' => '$1p$2', '/^(.*[aeiouy].*[aeiouy])tt(ed|ing)$/' => '$1t$2',
+        '/^(.{2,})(i|u)l(ment|ments|ful|fully|fulness)$/' => '$1$2ll$3', '/^(enr|inst|dist|fulf|appa|enthra)(o|i|a)?l(s)?$/' => '$1$2ll$3', '/ae(?=[mnrsdtog])/' => 'e', '/oe(?=[mdst])/' => 'e',
+    ];
+
+    /** Words that only look as if they followed those rules. */
+    private const NOT_BRITISH = ['hour', 'four', 'pour', 'tour', 'sour', 'flour', 'scour', 'contour', 'velour', 'detour', 'devour', 'glamour', 'troubadour', 'precise', 'concise', 'exercise', 'merchandise', 'surprise', 'promise', 'premise', 'franchise', 'disguise', 'turquoise',
+        'tortoise', 'porpoise', 'paradise', 'expertise', 'treatise', 'advise', 'advised', 'revise', 'revised', 'devise', 'devised', 'supervise', 'televise', 'improvise', 'compromise', 'enterprise', 'otherwise', 'likewise', 'clockwise', 'raised', 'raise', 'praise', 'cruise', 'bruise', 'noise', 'poise', 'rise', 'wise', 'vise'];
+
+    /** A word in one spelling for the UK and the US. It serves as a key, and need not be a word itself. */
     public static function american(string $word): string
     {
-        /** @var array<string, string>|null $known */
-        static $known = null;
-        $known ??= require __DIR__.'/spelling-variants.php';
-        foreach (['' => '', 's' => 's', 'ed' => 'ed', 'ing' => 'ing'] as $ending => $instead) {
-            $stem = $ending !== '' && str_ends_with($word, $ending) ? substr($word, 0, -strlen($ending)) : ($ending === '' ? $word : '');
-            if (isset($known[$stem])) {
-                return $known[$stem].$instead;
+        /** @var array<string, string> $known */
+        static $known = [];
+        /** @var array<string, string>|null $told */
+        static $told = null;
+        $told ??= require __DIR__.'/spelling-variants.php';
+        if (isset($known[$word])) {
+            return $known[$word];
+        }
+        foreach (['', 's', 'es', 'ed', 'd', 'ing'] as $ending) {
+            $stem = $ending === '' ? $word : (str_ends_with($word, $ending) ? substr($word, 0, -strlen($ending)) : null);
+            if ($stem !== null && isset($told[$stem])) {
+                return $known[$word] = $told[$stem].$ending;
             }
         }
+        if (strlen($word) < 5 || in_array($word, self::NOT_BRITISH, true) || in_array(rtrim($word, 's'), self::NOT_BRITISH, true)) {
+            return $known[$word] = $word;
+        }
 
-        // organise, varnished and surprise: only words that are long enough to carry the ending.
-        return preg_match('/^(.{4,})is(e|ed|es|er|ing|ation)$/', $word, $part) === 1 && ! in_array($word, ['precise', 'concise', 'exercise', 'merchandise', 'surprise', 'promise', 'premise', 'franchise', 'varnished', 'disguise', 'turquoise', 'tortoise', 'porpoise'], true)
-            ? $part[1].'iz'.$part[2] : $word;
+        return $known[$word] = (string) preg_replace(array_keys(self::AMERICAN), array_values(self::AMERICAN), $word);
     }
 
     /** An English noun in the singular; what is none stays. */

@@ -55,7 +55,7 @@ test('the nine steps, with the mouse', function (): void {
     $me->press('Look over the definitions')->see('Proposed')->see('Colour')->see('Finish');
     $me->press('Colour', '.work')->see('Burnt Sienna', '.work')->type('#label', 'Color')->press('Accept', '#panel')->see('Accepted Color');
     $me->press('Volume', '.work')->see('Volume', '#panel h2')->press('Accept', '#panel')->see('Accepted Volume');
-    $me->press('Accept the ticked ones')->see('Accepted')->press('Vegan', '.work')->see('In use', '#panel')->press('Leave aside', '#panel')->see('Left Vegan aside');
+    $me->press('Accept the ticked ones')->see('Accepted')->press('Vegan', '.work')->see('In use', '#panel')->press('Merge, retire or delete', '#panel')->see('What it holds together', '#panel')->press('Retire', '#panel')->see('Retired Vegan');
     $me->press('New definition', '.work')->see('New definition', '#panel h2')->type('#label', 'Weight')->choose('#kind', 'number')->find('#unit');
     $me->type('#unit', 'g')->press('Define', '#panel')->see('Defined Weight')->see('Number, g');
     $me->open('/definitions?open=new')->type('#label', 'color')->press('Define', '#panel')->see('There is a definition Color already');
