@@ -12,14 +12,15 @@ use Bench\Facets;
 use Bench\FeedReading;
 use Bench\Filling;
 use Bench\Grid;
+use Bench\LookAlikeValues;
 use Bench\Publishing;
 use Illuminate\Support\Facades\DB;
 
 final class BenchCommand extends Command
 {
-    private const BENCHMARKS = ['facets' => Facets::class, 'feed' => FeedReading::class, 'publish' => Publishing::class, 'bulk' => BulkChange::class, 'fill' => Filling::class, 'grid' => Grid::class];
+    private const BENCHMARKS = ['facets' => Facets::class, 'feed' => FeedReading::class, 'publish' => Publishing::class, 'bulk' => BulkChange::class, 'fill' => Filling::class, 'grid' => Grid::class, 'lookalikes' => LookAlikeValues::class];
 
-    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill or grid} {--products=100000 : size of the catalog} {--json : answer with one JSON document}';
+    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid or lookalikes} {--products=100000 : size of the catalog} {--json : answer with one JSON document}';
 
     protected $description = 'Measures speed and memory beside a baseline in the same run';
 

@@ -14,6 +14,9 @@ final class Lexicon
     /** @var array<string, true>|null */
     private ?array $words = null;
 
+    /** @var array<string, true> */
+    private array $brought = [];
+
     /** @var array<string, list<int>> groups of opposed words, by word */
     private array $opposed = [];
 
@@ -37,7 +40,14 @@ final class Lexicon
 
     public static function shipped(): self
     {
-        return self::$shipped ??= new self(require __DIR__.'/data/abbreviations.php', require __DIR__.'/data/opposed.php', require __DIR__.'/data/plurals.php');
+        /** @var array<string, string> $abbreviations */
+        $abbreviations = require __DIR__.'/data/abbreviations.php';
+        /** @var list<list<string>> $opposed */
+        $opposed = require __DIR__.'/data/opposed.php';
+        /** @var list<string> $plurals */
+        $plurals = require __DIR__.'/data/plurals.php';
+
+        return self::$shipped ??= new self($abbreviations, $opposed, $plurals);
     }
 
     /** The words that an abbreviation stands for; other words as they are. */
@@ -46,17 +56,40 @@ final class Lexicon
         return $this->abbreviations[$word] ?? $word;
     }
 
-    public function singular(string $word): string
+    /**
+     * @param  bool  $alone  whether it is the whole value: then a plural that has a meaning of its own keeps it (bones, details)
+     */
+    public function singular(string $word, bool $alone = false): string
     {
-        return isset($this->otherPlurals[$word]) ? $word : WordForms::singular($word);
+        $singular = WordForms::singular($word);
+        if ($singular === $word || isset($this->otherPlurals[$word])) {
+            return $word;
+        }
+        // Arras is no plural; stainles is stainless with a letter left out.
+        $isNone = $this->isLemma($word) ? $alone || ! $this->isLemma($singular) : str_ends_with($word, 's') && $this->isLemma($word.'s');
+
+        return $isNone ? $word : $singular;
     }
 
-    /** Whether it is an ordinary English word. */
+    /** Whether it is an ordinary English word, or the form that one was brought to. */
     public function isWord(string $word): bool
+    {
+        return $this->isLemma($word) || isset($this->brought[$word]) || $this->isLemma(WordForms::singular($word));
+    }
+
+    /** Remembers the form that an ordinary word was brought to. */
+    public function bring(string $word, string $form): void
+    {
+        if ($word !== $form && $this->isWord($word)) {
+            $this->brought[$form] = true;
+        }
+    }
+
+    private function isLemma(string $word): bool
     {
         $this->words ??= array_fill_keys(file(__DIR__.'/data/words.txt', FILE_IGNORE_NEW_LINES) ?: [], true);
 
-        return isset($this->words[$word]) || isset($this->words[WordForms::singular($word)]);
+        return isset($this->words[$word]);
     }
 
     public function areOpposed(string $one, string $other): bool

@@ -20,7 +20,7 @@ final class ComposedUnit
         $unit = null;
         $parts = preg_split('/\s*([\/·*⋅]|(?<=[a-z\]])\.(?=[a-z\[]))\s*/iu', $text, self::PARTS, PREG_SPLIT_DELIM_CAPTURE) ?: [];
         for ($i = 0; $i < count($parts); $i += 2) {
-            $part = self::power($parts[$i]);
+            $part = self::power($parts[$i]) ?? (mb_strlen($parts[$i]) > 1 ? self::power(mb_strtolower($parts[$i])) : null);
             if ($part === null) {
                 return null;
             }

@@ -7,6 +7,11 @@ namespace Lokum\Text;
 /** How far two words are apart, letter by letter. Words are given as bytes of one-byte letters, as strict keys of Latin words are, or as UTF-8. */
 final class Distance
 {
+    /** Letters at the beginning that count more, where the words are alike at all. */
+    private const PREFIX = 4;
+
+    private const BOOSTED = 0.7;
+
     /**
      * Edits from one word to the other: insertions, deletions, replacements, and transpositions of neighbors, no letter edited
      * twice (optimal string alignment; Damerau 1964, Levenshtein 1966).
@@ -45,9 +50,12 @@ final class Distance
         $jaro = self::jaro($one, $other);
         $a = mb_str_split($one);
         $b = mb_str_split($other);
-        for ($same = 0; $same < min(4, count($a), count($b)) && $a[$same] === $b[$same]; $same++);
+        $same = 0;
+        while ($same < self::PREFIX && isset($a[$same], $b[$same]) && $a[$same] === $b[$same]) {
+            $same++;
+        }
 
-        return $jaro + $same * 0.1 * (1 - $jaro);
+        return $jaro < self::BOOSTED ? $jaro : $jaro + $same * 0.1 * (1 - $jaro);
     }
 
     /** @return float from 0 to 1 (Jaro 1989) */

@@ -18,7 +18,7 @@ final class WordForms
     /** Endings and stems that the UK and the US spell differently: expression => what the US writes. */
     private const AMERICAN = [
         '/colour/' => 'color', '/(?<=.)(?:gre)y/' => 'gray', '/^grey/' => 'gray', '/flavour|savour/' => 'flavor', '/favour/' => 'favor', '/behaviour/' => 'behavior', '/neighbour/' => 'neighbor', '/aluminium/' => 'aluminum', '/jewell/' => 'jewel', '/jewelery/' => 'jewelry',
-        '/^(.{2,}[bcdfghklmnprstvy])our(s|ed|ing|ful|less|able|ably|ite|ites|ise|ize|ized|ised|er|ers|al|ally|y|ies|ist|ists|istic|ism)?$/' => '$1or$2', '/gramme/' => 'gram', '/^aeroplane/' => 'airplane', '/^cheque/' => 'check', '/callip/' => 'calip', '/^chilli/' => 'chili', '/^cos(y|ie|in|il)/' => 'coz$1', '/^(ag|bing|whing|cring)eing$/' => '$1ing',
+        '/^(.{2,}[bcdfghklmnprstvy])our(s|ed|ing|ful|less|able|ably|ite|ites|ise|ize|ized|ised|er|ers|al|ally|y|ies|ist|ists|istic|ism)?$/' => '$1or$2', '/gramme/' => 'gram', '/^aeroplane/' => 'airplane', '/^cheque/' => 'check', '/callip/' => 'calip', '/^chilli/' => 'chili', '/^cos(y|ie|in|il)/' => 'coz$1', '/(ag|bing|whing|cring)eing$/' => '$1ing',
         '/^(.*[a-z])([bt])re(?:(s)?|d)$/' => '$1$2er$3', '/^(mea|o)gre(s)?$/' => '$1ger$2', '/^ochre(s)?$/' => 'ocher$1', '/^manoeuv/' => 'maneuv',
         '/fibre/' => 'fiber', '/centre/' => 'center', '/litre/' => 'liter', '/theatre/' => 'theater',
         '/^(.{3,})is(e|ed|es|er|ers|ing|ingly|able|ation|ations|ational|ement)$/' => '$1iz$2', '/lys(e|ed|es|er|ers|ing)$/' => 'lyz$1',
@@ -36,9 +36,10 @@ final class WordForms
     {
         /** @var array<string, string> $known */
         static $known = [];
-        /** @var array<string, string>|null $told */
-        static $told = null;
-        $told ??= require __DIR__.'/spelling-variants.php';
+        /** @var array<string, string>|null $shipped */
+        static $shipped = null;
+        /** @var array<string, string> $told */
+        $told = $shipped ??= require __DIR__.'/spelling-variants.php';
         if (isset($known[$word])) {
             return $known[$word];
         }

@@ -11,5 +11,5 @@ return [
     'fibre' => 'fiber', 'metre' => 'meter', 'litre' => 'liter', 'centre' => 'center', 'theatre' => 'theater', 'calibre' => 'caliber', 'spectre' => 'specter', 'lustre' => 'luster', 'sabre' => 'saber', 'ochre' => 'ocher', 'sombre' => 'somber',
     'grey' => 'gray', 'aluminium' => 'aluminum', 'catalogue' => 'catalog', 'dialogue' => 'dialog', 'analogue' => 'analog', 'jewellery' => 'jewelry', 'tyre' => 'tire', 'mould' => 'mold', 'moulded' => 'molded', 'plough' => 'plow', 'draught' => 'draft',
     'licence' => 'license', 'defence' => 'defense', 'offence' => 'offense', 'programme' => 'program', 'cheque' => 'check', 'kerb' => 'curb', 'pyjamas' => 'pajamas', 'sulphur' => 'sulfur', 'storey' => 'story', 'whisky' => 'whiskey', 'yoghurt' => 'yogurt',
-    'moustache' => 'mustache', 'sceptical' => 'skeptical', 'artefact' => 'artifact', 'doughnut' => 'donut', 'gramme' => 'gram', 'axe' => 'ax', 'cosy' => 'cozy', 'glycerine' => 'glycerin', 'gauge' => 'gage', 'vice' => 'vise', 'woollen' => 'woolen', 'travelling' => 'traveling',
+    'fuschia' => 'fuchsia', 'moustache' => 'mustache', 'sceptical' => 'skeptical', 'artefact' => 'artifact', 'doughnut' => 'donut', 'gramme' => 'gram', 'axe' => 'ax', 'cosy' => 'cozy', 'glycerine' => 'glycerin', 'gauge' => 'gage', 'vice' => 'vise', 'woollen' => 'woolen', 'travelling' => 'traveling',
 ];

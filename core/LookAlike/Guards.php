@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\LookAlike;
+
+use Lokum\Text\Distance;
+
+/** What forbids that two values are proposed to be the same, however close their letters are (C2). */
+final readonly class Guards
+{
+    /** Words below this length are the same or not. */
+    private const SHORTEST = 4;
+
+    /** From this length on two letters may differ. */
+    private const LONG = 9;
+
+    private const PREFIXES = ['un', 'non', 'in', 'im', 'dis', 'de', 'anti', 'semi', 'super', 'sub', 'pre', 're', 'multi', 'bi', 'tri', 'mono', 'mini', 'micro', 'macro', 'hyper', 'hypo', 'inter', 'intra', 'over', 'under', 'a', 'e', 'ex'];
+
+    public function __construct(private Lexicon $lexicon)
+    {
+    }
+
+    /** Whether the numbers, codes, measures and negations of two values allow that they are the same. */
+    public function allow(Signature $one, Signature $other): bool
+    {
+        return $one->exact === $other->exact && $one->negated === $other->negated;
+    }
+
+    /** Whether a word may be a misspelling of another. */
+    public function near(string $one, string $other): bool
+    {
+        [$short, $long] = strlen($one) <= strlen($other) ? [$one, $other] : [$other, $one];
+        if (strlen($short) < self::SHORTEST || $one[0] !== $other[0] && ! $this->swapped($one, $other) || $this->lexicon->areOpposed($one, $other)) {
+            return false;
+        }
+        $allowed = strlen($short) >= self::LONG ? 2 : 1;
+        $edits = Distance::edits($one, $other);
+        if ($edits === 2 && $allowed === 1 && strlen($short) >= 7 && $this->sorted($one) === $this->sorted($other)) {
+            $allowed = 2;
+        }
+        if ($edits === 0 || $edits > $allowed || ($edits === 2 && Distance::jaroWinkler($one, $other) < 0.92)) {
+            return false;
+        }
+        foreach (self::PREFIXES as $prefix) {
+            if ($long === $prefix.$short) {
+                return false;
+            }
+        }
+        $words = [$this->lexicon->isWord($one), $this->lexicon->isWord($other)];
+
+        // Two ordinary words mean what they say; two that are none are names, and short names differ by a letter.
+        return $words !== [true, true] && ($words !== [false, false] || strlen($short) >= 6 && $this->isSlip($one, $other));
+    }
+
+    private function sorted(string $word): string
+    {
+        $letters = str_split($word);
+        sort($letters);
+
+        return implode('', $letters);
+    }
+
+    private function swapped(string $one, string $other): bool
+    {
+        return strlen($one) === strlen($other) && $one[0] === ($other[1] ?? '') && $other[0] === ($one[1] ?? '') && substr($one, 2) === substr($other, 2);
+    }
+
+    /** A doubled letter, a letter left out or two swapped: what happens to fingers, and seldom makes another name. */
+    private function isSlip(string $one, string $other): bool
+    {
+        $single = fn (string $word): string => (string) preg_replace('/(.)\1+/', '$1', $word);
+
+        return $single($one) === $single($other) || $this->sorted($one) === $this->sorted($other) || abs(strlen($one) - strlen($other)) === 1;
+    }
+}

@@ -1,0 +1,292 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\LookAlike;
+
+/**
+ * Finds the values of an attribute that are the same thing (C2). Values meet by keys: of their words, of these written as one,
+ * of their rounded measures, and with one word replaced by a near one. So twice the values take little more than twice the time.
+ */
+final class LookAlikes
+{
+    /** @var list<Candidate> */
+    private array $candidates;
+
+    /** @var list<Signature> */
+    private array $signatures;
+
+    /** @var array<string, true> pairs that are kept apart, smaller place first */
+    private array $apart = [];
+
+    public function __construct(private readonly Lexicon $lexicon)
+    {
+    }
+
+    /**
+     * @param  list<Candidate>  $candidates
+     * @param  list<array{0: string, 1: string}>  $apart  texts that somebody has decided are different
+     * @return list<Group> of two members or more, those with most products first
+     */
+    public function among(array $candidates, array $apart = []): array
+    {
+        $this->candidates = $candidates;
+        $signer = new Signer($this->lexicon);
+        $this->signatures = array_map(fn (Candidate $candidate): Signature => $signer->of($candidate->text), $candidates);
+        $this->keepApart($apart);
+        $classes = $this->same(array_keys($candidates));
+        $classes = $this->joinedBy($classes, fn (Signature $signature): string => $signature->words === [] ? '' : $signature->joined(), fn (Signature $one, Signature $other): bool => $one->exact === $other->exact);
+        $classes = $this->joinedBy($classes, fn (Signature $signature): string => $signature->units === [] ? '' : $signature->roughKey(), fn (Signature $one, Signature $other): bool => $one->negated === $other->negated && array_intersect($one->units, $other->units) === []);
+        $groups = [];
+        foreach ($this->withNear($classes) as $members) {
+            if (count($members) > 1) {
+                $groups[] = $this->group($members);
+            }
+        }
+        $products = fn (Group $group): int => array_sum(array_map(fn (int $i): int => $this->candidates[$i]->products, $group->members));
+        usort($groups, fn (Group $a, Group $b): int => $products($b) <=> $products($a));
+
+        return $groups;
+    }
+
+    /** @param  list<array{0: string, 1: string}>  $pairs */
+    private function keepApart(array $pairs): void
+    {
+        $this->apart = [];
+        $places = [];
+        foreach ($pairs === [] ? [] : $this->candidates as $i => $candidate) {
+            $places[$candidate->text][] = $i;
+        }
+        foreach ($pairs as [$one, $other]) {
+            foreach ($places[$one] ?? [] as $a) {
+                foreach ($places[$other] ?? [] as $b) {
+                    $this->apart[min($a, $b).':'.max($a, $b)] = true;
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<int>  $all
+     * @return list<non-empty-list<int>> values that say the same in the same words
+     */
+    private function same(array $all): array
+    {
+        $classes = [];
+        foreach ($all as $i) {
+            $signature = $this->signatures[$i];
+            $classes[$signature->words === [] && $signature->exact === [] ? 'letters '.$signature->letters : $signature->key()][] = $i;
+        }
+        $parted = [];
+        foreach ($classes as $members) {
+            array_push($parted, ...$this->parted($members));
+        }
+
+        return $parted;
+    }
+
+    /**
+     * Classes in which nobody is kept apart from the one that stays.
+     *
+     * @param  non-empty-list<int>  $members
+     * @return list<non-empty-list<int>>
+     */
+    private function parted(array $members): array
+    {
+        if ($this->apart === []) {
+            return [$members];
+        }
+        $classes = [];
+        foreach ($this->ranked($members) as $i) {
+            foreach ($classes as $n => $class) {
+                if (array_filter($class, fn (int $other): bool => $this->areApart($i, $other)) === []) {
+                    $classes[$n] = [...$class, $i];
+
+                    continue 2;
+                }
+            }
+            $classes[] = [$i];
+        }
+
+        return array_values($classes);
+    }
+
+    /**
+     * @param  list<non-empty-list<int>>  $classes
+     * @param  callable(Signature): string  $key  empty: meets nobody
+     * @param  callable(Signature, Signature): bool  $allowed
+     * @return list<non-empty-list<int>>
+     */
+    private function joinedBy(array $classes, callable $key, callable $allowed): array
+    {
+        $meeting = [];
+        foreach ($classes as $n => $class) {
+            $keys = array_unique(array_map(fn (int $i): string => $key($this->signatures[$i]), $class));
+            foreach ($keys as $one) {
+                $one === '' ?: $meeting[$one][] = $n;
+            }
+        }
+        foreach ($meeting as $numbers) {
+            $center = null;
+            foreach ($numbers as $n) {
+                $center = $center === null || ! isset($classes[$center]) || $this->weight($classes[$n] ?? []) > $this->weight($classes[$center]) ? $n : $center;
+            }
+            foreach ($numbers as $n) {
+                if ($n !== $center && isset($classes[$n], $classes[$center]) && $allowed($this->signatures[$classes[$center][0]], $this->signatures[$classes[$n][0]]) && $this->mayJoin($classes[$center], $classes[$n])) {
+                    array_push($classes[$center], ...$classes[$n]);
+                    unset($classes[$n]);
+                }
+            }
+        }
+
+        return array_values($classes);
+    }
+
+    /**
+     * Values with one word that is nearly another's come to the greater class; nobody comes by way of a third.
+     *
+     * @param  list<non-empty-list<int>>  $classes
+     * @return list<non-empty-list<int>>
+     */
+    private function withNear(array $classes): array
+    {
+        $byKey = [];
+        $words = [];
+        foreach ($classes as $n => $class) {
+            foreach ($class as $i) {
+                $byKey[$this->signatures[$i]->key()] ??= $n;
+                $words += array_fill_keys(array_filter($this->signatures[$i]->words, fn (string $word): bool => strlen($word) >= 4), true);
+            }
+        }
+        $near = (new NearWords(new Guards($this->lexicon)))->among(array_map(strval(...), array_keys($words)));
+        $order = array_keys($classes);
+        usort($order, fn (int $a, int $b): int => $this->weight($classes[$b]) <=> $this->weight($classes[$a]) ?: $a <=> $b);
+        $done = [];
+        $result = [];
+        foreach ($near === [] ? [] : $order as $n) {
+            if (isset($done[$n])) {
+                continue;
+            }
+            $done[$n] = true;
+            foreach ($this->neighbors($classes[$n], $near, $byKey) as $other) {
+                if (! isset($done[$other]) && $this->mayJoin($classes[$n], $classes[$other])) {
+                    $done[$other] = true;
+                    array_push($classes[$n], ...$classes[$other]);
+                    unset($classes[$other]);
+                }
+            }
+        }
+
+        return array_values($classes);
+    }
+
+    /**
+     * @param  non-empty-list<int>  $class
+     * @param  array<string, list<string>>  $near
+     * @param  array<string, int>  $byKey
+     * @return list<int> classes whose key is this one's with one word replaced
+     */
+    private function neighbors(array $class, array $near, array $byKey): array
+    {
+        $found = [];
+        $signatures = [];
+        foreach ($class as $i) {
+            $signatures[$this->signatures[$i]->key()] = $this->signatures[$i];
+        }
+        foreach ($signatures as $signature) {
+            foreach ($signature->words as $place => $word) {
+                foreach ($near[$word] ?? [] as $other) {
+                    $words = $signature->words;
+                    $words[$place] = $other;
+                    $key = (new Signature('', array_values($words), [], $signature->exact, [], [], $signature->ordered, 0))->key();
+                    if (isset($byKey[$key])) {
+                        $found[] = $byKey[$key];
+                    }
+                }
+            }
+        }
+
+        return array_values(array_unique($found));
+    }
+
+    /**
+     * @param  non-empty-list<int>  $one
+     * @param  non-empty-list<int>  $other
+     */
+    private function mayJoin(array $one, array $other): bool
+    {
+        foreach ($this->apart === [] ? [] : $one as $a) {
+            foreach ($other as $b) {
+                if ($this->areApart($a, $b)) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    private function areApart(int $one, int $other): bool
+    {
+        return isset($this->apart[min($one, $other).':'.max($one, $other)]);
+    }
+
+    /** @param  list<int>  $members */
+    private function weight(array $members): int
+    {
+        return array_sum(array_map(fn (int $i): int => $this->candidates[$i]->products, $members));
+    }
+
+    /** @param  non-empty-list<int>  $members */
+    private function group(array $members): Group
+    {
+        $members = $this->ranked($members);
+        $keep = $this->signatures[$members[0]];
+        $kinds = [];
+        $evidence = [];
+        $confidence = 1.0;
+        foreach (array_slice($members, 1) as $i) {
+            $kind = $this->evidence($keep, $this->signatures[$i]);
+            $kinds[$kind->value] = $kind;
+            $confidence = min($confidence, $kind->confidence());
+            $evidence[$kind->inWords($this->candidates[$members[0]]->text, $this->candidates[$i]->text)] = true;
+        }
+
+        return new Group($members, array_map(strval(...), array_keys($evidence)), array_values($kinds), $confidence);
+    }
+
+    private function evidence(Signature $one, Signature $other): Evidence
+    {
+        return match (true) {
+            $one->letters === $other->letters => Evidence::Letters,
+            $one->key() === $other->key() && $one->units !== [] => Evidence::Measure,
+            $one->plainKey() === $other->plainKey() => Evidence::Words,
+            $one->key() === $other->key() => Evidence::Variant,
+            $one->joined() === $other->joined() => Evidence::Words,
+            $one->roughKey() === $other->roughKey() => Evidence::Measure,
+            default => Evidence::Spelling,
+        };
+    }
+
+    /**
+     * Most products first, then the best-formed label, then the oldest.
+     *
+     * @param  non-empty-list<int>  $members
+     * @return non-empty-list<int>
+     */
+    private function ranked(array $members): array
+    {
+        usort($members, fn (int $a, int $b): int => $this->candidates[$b]->products <=> $this->candidates[$a]->products
+            ?: $this->formed($this->candidates[$b]->text) <=> $this->formed($this->candidates[$a]->text) ?: $a <=> $b);
+
+        return $members;
+    }
+
+    private function formed(string $text): int
+    {
+        $words = preg_split('/[^\pL]+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+
+        return ($text === trim($text) && preg_match('/\s{2,}|[\x{00A0}_]/u', $text) === 0 ? 4 : 0) + (mb_strtoupper($text) !== $text || mb_strlen($text) < 4 ? 2 : 0)
+            + (preg_match('/^\p{Lu}|^\P{L}/u', $text) === 1 ? 1 : 0) + (array_filter($words, fn (string $word): bool => $this->lexicon->expanded($word) !== $word) === [] ? 2 : 0);
+    }
+}

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\LookAlike;
+
+/** What a text says, apart from how it is written. */
+final readonly class Signature
+{
+    /**
+     * @param  string  $letters  strict key
+     * @param  list<string>  $words  normalized: one spelling, abbreviations written out, singular; in the order of the text
+     * @param  list<string>  $plain  the words before variants were set equal, singular
+     * @param  list<string>  $exact  numbers, codes and measures: what must be the same on both sides
+     * @param  list<string>  $rough  the same with measures rounded to three digits, where they may be roundings of each other
+     * @param  list<string>  $units  of the measures as written
+     * @param  bool  $ordered  whether the order of its words carries meaning
+     * @param  int  $negated  how often it says not, without, free and the like
+     */
+    public function __construct(
+        public string $letters,
+        public array $words,
+        public array $plain,
+        public array $exact,
+        public array $rough,
+        public array $units,
+        public bool $ordered,
+        public int $negated,
+    ) {
+    }
+
+    /** Equal for texts of the same words, numbers and measures. */
+    public function key(): string
+    {
+        return self::join($this->words, $this->ordered).'|'.self::join($this->exact, false);
+    }
+
+    /** The same with rounded measures. */
+    public function roughKey(): string
+    {
+        return self::join($this->words, $this->ordered).'|'.self::join($this->rough, false);
+    }
+
+    public function plainKey(): string
+    {
+        return self::join($this->plain, $this->ordered).'|'.self::join($this->exact, false);
+    }
+
+    /** All words written as one. */
+    public function joined(): string
+    {
+        return implode('', $this->words).'|'.self::join($this->exact, false);
+    }
+
+    /** @param  list<string>  $parts */
+    private static function join(array $parts, bool $ordered): string
+    {
+        $ordered || sort($parts, SORT_STRING);
+
+        return implode(' ', $parts);
+    }
+}

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+use Lokum\LookAlike\Candidate;
+use Lokum\LookAlike\Group;
+use Lokum\LookAlike\Lexicon;
+use Lokum\LookAlike\LookAlikes;
+
+/**
+ * @param  list<string|array{0: string, 1: int}>  $values
+ * @param  list<array{0: string, 1: string}>  $apart
+ * @return list<list<string>> members of each group, the one that stays first
+ */
+function alike(array $values, array $apart = []): array
+{
+    $candidates = array_map(fn (string|array $value): Candidate => is_array($value) ? new Candidate(...$value) : new Candidate($value), $values);
+
+    return array_map(fn (Group $group): array => array_map(fn (int $i): string => $candidates[$i]->text, $group->members), (new LookAlikes(Lexicon::shipped()))->among($candidates, $apart));
+}
+
+/**
+ * @param  list<list<string>>  $groups
+ * @return list<string>
+ */
+function pairsOf(array $groups): array
+{
+    $pairs = [];
+    foreach ($groups as $members) {
+        sort($members);
+        foreach ($members as $i => $one) {
+            foreach (array_slice($members, $i + 1) as $other) {
+                $pairs[] = "{$one} ~ {$other}";
+            }
+        }
+    }
+
+    return $pairs;
+}
+
+test('labelled sets of six trades are found whole, and nothing that is to be kept apart is joined', function (string $file): void {
+    /** @var array{values: list<array{0: string, 1: int}>, groups: list<list<string>>, apart: list<array{0: string, 1: string}>} $set */
+    $set = json_decode((string) file_get_contents($file), true);
+    $found = pairsOf(alike($set['values']));
+    $wanted = pairsOf($set['groups']);
+    $right = count(array_intersect($found, $wanted));
+    expect(array_values(array_intersect($found, pairsOf($set['apart']))))->toBe([])->and($right / count($found))->toBeGreaterThanOrEqual(0.97)->and($right / count($wanted))->toBeGreaterThanOrEqual(0.9);
+})->with(glob(__DIR__.'/LookAlike/*.json') ?: []);
+
+test('guards forbid what is close in letters only', function (string $one, string $other): void {
+    expect(alike([$one, $other]))->toBe([]);
+})->with([['300 gsm', '310 gsm'], ['AX-100', 'AX-101'], ['AX-100', 'AX 100'], ['With lid', 'Without lid'], ['Toxic', 'Non-toxic'], ['Coated', 'Uncoated'], ['Light blue', 'Dark blue'], ['Red', 'Rod'], ['Matter', 'Master'], ['Small', 'Large'], ['XL', 'XXL'], ['Glass', 'Glasses'], ['20 x 30 cm', '30 x 20 cm'],
+    ['Blue on white', 'White on blue'], ['80% cotton 20% linen', '20% cotton 80% linen'], ['Gold', 'Rose gold'], ['Warm grey', 'Warm greyish'], ['Pack of 10', 'Pack of 12'], ['12 V', '12 W'], ['Barlow', 'Marlow']]);
+
+test('what is the same is found however it is written', function (string $one, string $other): void {
+    expect(alike([$one, $other]))->toHaveCount(1);
+})->with([['Blue, cobalt', 'cobalt BLUE'], ['Off-white', 'offwhite'], ['Brushes', 'brush'], ['Lt. Grey', 'light gray'], ['w/o lid', 'Without lid'], ['300 gsm', '300 g/m²'], ['12"', '30.48 cm'], ['8 oz', '227 g'], ['Cotton 80%, Linen 20%', '20% linen / 80% cotton'], ['Extra large', 'XL'], ['DIN A4', 'a4'], ['Turqoise', 'Turquoise'],
+    ['Salt & vinegar', 'salt and vinegar'], ['M8 x 40mm', 'M8 × 40 mm'], ['Polypropilene', 'Polypropylene'], ['Aluminium', 'aluminum']]);
+
+test('the one that stays has most products, then the best label, and a kept-apart pair is never joined again', function (): void {
+    expect(alike([['MATTE ', 3], ['Matt', 9], ['matte', 3]]))->toBe([['Matt', 'matte', 'MATTE ']])
+        ->and(alike([['MATTE ', 3], ['Matte', 3]]))->toBe([['Matte', 'MATTE ']])
+        ->and(alike(['Matte', 'Matt', 'matte'], [['Matte', 'Matt']]))->toBe([['Matte', 'matte']]);
+});
+
+test('nobody comes into a group by way of a third', function (): void {
+    $groups = alike([['Turquoise', 50], ['Turquoisee', 3], ['Turquoiseee', 1]]);
+    expect($groups)->toHaveCount(1)->and($groups[0])->toContain('Turquoise', 'Turquoisee');
+});
+
+test('every proposal says why', function (string $one, string $other, string $why): void {
+    [$group] = (new LookAlikes(Lexicon::shipped()))->among([new Candidate($one, 2), new Candidate($other, 1)]);
+    expect($group->evidence)->toBe([$why])->and($group->confidence)->toBeGreaterThan(0.5);
+})->with([['Matte', 'MATTE ', 'same letters'], ['Cobalt blue', 'Blue, cobalt', 'same words in another order or form'], ['300 gsm', '300 g/m2', '300 gsm = 300 g/m2'], ['Light gray', 'Lt grey', 'known spelling or abbreviation'], ['Turquoise', 'Turqoise', 'nearly the same letters: Turquoise, Turqoise']]);
