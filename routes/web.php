@@ -16,6 +16,7 @@ use App\Publishing\PublishingController;
 use App\Storefront\DirectoryController;
 use App\Storefront\ShopController;
 use App\Today\TodayController;
+use App\Vocabulary\ReviewController;
 use App\Vocabulary\UnreadController;
 use App\Vocabulary\ValuesController;
 use Illuminate\Support\Facades\Route;
@@ -42,6 +43,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/expected', [ExpectedController::class, 'show'])->name('expected');
     Route::get('/rules', [RulesController::class, 'index'])->name('rules');
     Route::get('/values', [ValuesController::class, 'index'])->name('values');
+    Route::get('/values/{definition:slug}/look-alikes', [ReviewController::class, 'show'])->name('values.review');
     Route::get('/values/{definition:slug}/unread', [UnreadController::class, 'show'])->name('values.unread');
     Route::get('/values/{definition:slug}', [ValuesController::class, 'show'])->name('values.show');
     Route::get('/line-ups', [LineupsController::class, 'show'])->name('line-ups');
@@ -72,6 +74,8 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/rules/{rule}/pause', [RulesController::class, 'pause'])->name('rules.pause');
     Route::delete('/rules/{rule}', [RulesController::class, 'destroy'])->name('rules.destroy');
     Route::post('/values/{definition:slug}', [ValuesController::class, 'store'])->name('values.store');
+    Route::post('/values/{definition:slug}/look-alikes', [ReviewController::class, 'store'])->name('values.review.store');
+    Route::post('/values/{definition:slug}/look-alikes/certain', [ReviewController::class, 'batch'])->name('values.review.batch');
     Route::put('/values/{definition:slug}/unread', [UnreadController::class, 'update'])->name('values.unread.update');
     Route::post('/values/{definition:slug}/merge', [ValuesController::class, 'merge'])->name('values.merge');
     Route::post('/values/{definition:slug}/order', [ValuesController::class, 'order'])->name('values.order');

@@ -60,7 +60,7 @@ final readonly class EndDefinition
             foreach (Definition::query()->where('merged_into', $definition->id)->pluck('id') as $id) {
                 $journal->update('definitions', $id, ['merged_into' => null]);
             }
-            foreach (['spellings', 'filters', 'fill_rules', 'expectations', 'headings'] as $table) {
+            foreach (['kept_apart', 'spellings', 'filters', 'fill_rules', 'expectations', 'headings'] as $table) {
                 $this->rows($journal, $table, $definition);
             }
             foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNotNull('merged_into')->pluck('id') as $id) {

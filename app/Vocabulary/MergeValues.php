@@ -9,7 +9,9 @@ use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
 use App\Refused;
+use Closure;
 use InvalidArgumentException;
+use Lokum\Text\Label;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\KnownValue;
 use Lokum\Vocabulary\MergePlan;
@@ -40,21 +42,56 @@ final readonly class MergeValues
         }
     }
 
-    public function __invoke(Definition $definition, MergePlan $plan): Change
+    /** @param  string  $label  what the one that stays is called from now on; empty: as it is */
+    public function __invoke(Definition $definition, MergePlan $plan, string $label = ''): Change
     {
-        $labels = array_map(fn (KnownValue $value): string => $value->label, $plan->moved);
-        $change = $this->ledger->record('Values', function (Journal $journal) use ($definition, $plan, $labels): string {
-            foreach ($plan->moves() as $spelling => $value) {
-                $journal->update('spellings', $spelling, ['value_id' => $value]);
-            }
-            foreach ($plan->moved as $value) {
-                $journal->update('attribute_values', $value->id, ['merged_into' => $plan->keep->id]);
+        return $this->record($definition, function (Journal $journal) use ($definition, $plan, $label): string {
+            $this->write($journal, $plan);
+            $name = Label::of($label);
+            if ($name !== '' && $name !== $plan->keep->label) {
+                $other = FindValue::known($definition, $name);
+                if ($other !== null && $other->id !== $plan->keep->id) {
+                    throw new Refused("\"{$name}\" is what {$other->label} is called or spelled. Merge that one too.", 'label');
+                }
+                $journal->update('attribute_values', $plan->keep->id, ['label' => $name]);
+                CreateValue::ownSpelling($journal, $definition, $plan->keep->id, $name);
             }
 
-            return "Merged {$this->list($labels)} into {$plan->keep->label} ({$definition->label})";
+            return "Merged {$this->list(array_map(fn (KnownValue $value): string => $value->label, $plan->moved))} into ".($name === '' ? $plan->keep->label : $name)." ({$definition->label})";
         });
+    }
 
-        return $change ?? throw new Refused('There was nothing to merge.');
+    /**
+     * Several merges as one step.
+     *
+     * @param  non-empty-list<MergePlan>  $plans
+     */
+    public function several(Definition $definition, array $plans): Change
+    {
+        return $this->record($definition, function (Journal $journal) use ($definition, $plans): string {
+            array_map(fn (MergePlan $plan) => $this->write($journal, $plan), $plans);
+            $moved = array_sum(array_map(fn (MergePlan $plan): int => count($plan->moved), $plans));
+
+            return number_format($moved).' values merged into '.number_format(count($plans))." ({$definition->label})";
+        });
+    }
+
+    private function write(Journal $journal, MergePlan $plan): void
+    {
+        foreach ($plan->moves() as $spelling => $value) {
+            $journal->update('spellings', $spelling, ['value_id' => $value]);
+        }
+        foreach ($plan->moved as $value) {
+            $journal->update('attribute_values', $value->id, ['merged_into' => $plan->keep->id]);
+        }
+    }
+
+    /** @param  Closure(Journal): string  $act */
+    private function record(Definition $definition, Closure $act): Change
+    {
+        $definition->allowChange();
+
+        return $this->ledger->record('Values', $act) ?? throw new Refused('There was nothing to merge.');
     }
 
     /** @param  list<string>  $labels */

@@ -28,7 +28,7 @@ final class ValuesController
             'spellings' => DB::table('spellings')->whereNotNull('value_id')->groupBy('definition_id')->selectRaw('definition_id, COUNT(*) AS n')->pluck('n', 'definition_id')]);
     }
 
-    public function show(Request $request, Definition $definition, ValueTable $table, MergeValues $merge): View
+    public function show(Request $request, Definition $definition, ValueTable $table, MergeValues $merge, ProposeMerges $propose): View
     {
         abort_unless($definition->kind->isAttribute(), 404);
         $all = $table->of($definition);
@@ -39,7 +39,7 @@ final class ValuesController
         return view('values.show', [
             'definition' => $definition, 'all' => $all, 'found' => count($rows), 'rows' => array_slice($rows, ($page - 1) * self::PER_PAGE, self::PER_PAGE),
             'page' => $page, 'pages' => (int) ceil(count($rows) / self::PER_PAGE), 'picked' => $picked, 'orders' => TermOrder::cases(),
-            'open' => $this->opened($request, $all), 'merge' => $this->consequences($request, $definition, $table, $merge, $picked),
+            'lookAlikes' => $definition->kind === Kind::Choice ? count($propose->of($definition)) : 0, 'open' => $this->opened($request, $all), 'merge' => $this->consequences($request, $definition, $table, $merge, $picked),
         ]);
     }
 

@@ -1,0 +1,41 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Refused;
+use Illuminate\Support\Facades\DB;
+
+/** Decides that values are different. They are not proposed to be merged again. */
+final readonly class KeepApart
+{
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /** @param  list<int>  $ids  two or more; each pair of them is kept apart */
+    public function __invoke(Definition $definition, array $ids): ?Change
+    {
+        $definition->allowChange();
+        $labels = $definition->values()->whereKey($ids)->orderBy('id')->pluck('label', 'id')->all();
+        if (count($labels) < 2) {
+            throw new Refused('Name at least two values that are different.');
+        }
+
+        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $labels): string {
+            $ids = array_keys($labels);
+            foreach ($ids as $n => $one) {
+                foreach (array_slice($ids, $n + 1) as $other) {
+                    DB::table('kept_apart')->where('one_id', $one)->where('other_id', $other)->exists() || $journal->insert('kept_apart', ['definition_id' => $definition->id, 'one_id' => $one, 'other_id' => $other]);
+                }
+            }
+
+            return 'Kept apart: '.mb_strimwidth(implode(', ', $labels), 0, 120, '…')." ({$definition->label})";
+        });
+    }
+}

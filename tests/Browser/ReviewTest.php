@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Person;
+use Tests\Support\Site;
+
+/* Look-alikes one after the other with keys alone, the certain ones at once, and texts that cannot be read. */
+
+test('look-alikes are merged, kept apart, put off and taken back with keys alone', function (): void {
+    $me = (new Person(Site::start(built: true)))->signIn()->open('/values/color')->see('look-alikes to review')->keys('r')->see('groups to decide on')->see('The same thing?', '#panel');
+    $count = fn (): int => (int) $me->script('return document.querySelector(".lens b").innerText');
+    $before = $count();
+    $first = $me->text('tbody tr:first-child .cube');
+    $me->keys('m')->see('Merged', '.toast')->notSee($first, 'tbody tr:first-child')->keys('a')->see('Kept apart', '.toast')->keys('l')->notSee('Kept apart', '.toast');
+    expect($count())->toBe($before - 3);
+    // A member that is none of them is left out, and the one that stays is called by another name.
+    $me->open('/values/color/look-alikes')->click('tbody tr:last-child .pick')->see('Tick at least two', '#panel')->click('tbody tr:last-child .pick')->see('Products whose value changes', '#panel')->type('#label', 'A name of its own')->press('Merge', '#panel')->see('into A name of its own (Color)');
+    $me->keys('u')->see('Took back')->open('/values/color/look-alikes?batch=1')->see('Take the certain ones', '#panel');
+    $problems = $me->accessibilityProblems();
+    $me->keys('m')->see('values merged into', '.toast')->keys('u')->see('Took back');
+    $me->open('/values/volume/unread')->type('input[aria-label="half pan means"]', '1.5 ml')->keys(WebDriverKeys::ESCAPE)->keys('s')->see('read half pan as 1.5 ml', '.toast')->see('Every text can be read');
+    $me->open('/values/color/look-alikes');
+    $problems = [...$problems, ...$me->accessibilityProblems()];
+    foreach (['/shop/a/brand', '/shop/a/brand/ninefold', '/values/weight/unread', '/values/brand'] as $path) {
+        $me->open($path);
+        $problems = [...$problems, ...array_map(fn (string $problem): string => "{$path}: {$problem}", $me->accessibilityProblems())];
+    }
+    expect($problems)->toBe([])->and($me->complaints())->toBe([]);
+    $me->leave();
+});
