@@ -12,7 +12,6 @@ use App\Definitions\Definition;
 use App\Feeds\ReadFeed;
 use App\History\TakeBack;
 use Illuminate\Support\Facades\DB;
-use Lokum\Feed\ColumnMap;
 
 /** Sets a value on half of the products with its entry in History, and takes it back; beside one plain UPDATE of as many rows. */
 final readonly class BulkChange implements Benchmark
@@ -25,11 +24,8 @@ final readonly class BulkChange implements Benchmark
 
     public function run(int $products, callable $say): array
     {
-        $path = tempnam(sys_get_temp_dir(), 'lokum-bench').'.csv';
-        Catalog::write((new Catalog($products))->flatRows(), $path);
         $say('reading '.number_format($products).' products');
-        ($this->read)(fopen($path, 'rb') ?: throw new \RuntimeException('The feed is gone.'), 'Bench', new ColumnMap, false, fn () => null);
-        unlink($path);
+        Catalog::readIn($this->read, (new Catalog($products))->flatRows());
         $finish = Definition::query()->where('slug', 'finish')->firstOrFail();
         $half = Chosen::all(Narrowing::where(['price:..50.5']));
         $wanted = CellChange::set($finish, ['finish 1']);

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace Bench;
 
+use App\Feeds\ReadFeed;
 use Generator;
+use Lokum\Feed\ColumnMap;
 use Lokum\Feed\CsvWriter;
 
 /** Invented catalogs of any size: the same at every run for the same size. */
@@ -97,5 +99,18 @@ final readonly class Catalog
             fwrite($file, CsvWriter::line($row));
         }
         fclose($file);
+    }
+
+    /**
+     * Reads rows into the catalog, as a feed.
+     *
+     * @param  iterable<list<string>>  $rows
+     */
+    public static function readIn(ReadFeed $read, iterable $rows): void
+    {
+        $path = tempnam(sys_get_temp_dir(), 'lokum-bench').'.csv';
+        self::write($rows, $path);
+        $read(fopen($path, 'rb') ?: throw new \RuntimeException('The feed is gone.'), 'Bench', new ColumnMap, false, fn () => null);
+        unlink($path);
     }
 }
