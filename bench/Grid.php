@@ -26,7 +26,7 @@ final readonly class Grid implements Benchmark
         config(['session.driver' => 'array']);
         Auth::login(User::query()->create(['name' => 'Bench', 'email' => 'bench@example.test', 'password' => 'a-long-password', 'role' => Role::Manager]));
         $figures = ['products' => $products, 'columns' => 30];
-        foreach (['small' => max(100, intdiv($products, 100)), 'full' => $products] as $size => $count) {
+        foreach (['small' => max(1000, intdiv($products, 100)), 'full' => $products] as $size => $count) {
             $say('reading '.number_format($count).' products');
             Catalog::readIn($this->read, (new Catalog($count))->wideRows());
             Definition::query()->update(['state' => 'accepted']);
