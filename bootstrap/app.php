@@ -2,11 +2,13 @@
 
 declare(strict_types=1);
 
+use App\Access\ReadSessionOnly;
 use App\Access\SecurityHeaders;
 use App\Refused;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Foundation\Configuration\Middleware;
+use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -17,13 +19,14 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withMiddleware(function (Middleware $middleware): void {
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
+        $middleware->web(append: [ReadSessionOnly::class]);
         $middleware->redirectGuestsTo(fn (): string => route('sign-in'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([Refused::class]);
         // What cannot be done is told on the page it was asked from, with everything that was typed.
-        $exceptions->render(fn (Refused $why, Request $request): ?RedirectResponse => $request->isMethodSafe()
+        $exceptions->render(fn (Refused $why, Request $request): RedirectResponse|JsonResponse => $request->wantsJson() ? response()->json(['message' => $why->getMessage()], 422) : ($request->isMethodSafe()
             ? redirect()->to($request->path())->withErrors(['refused' => $why->getMessage()])
-            : back()->withInput($request->except('password'))->withErrors([$why->field ?? 'refused' => $why->getMessage()]));
+            : back()->withInput($request->except('password'))->withErrors([$why->field ?? 'refused' => $why->getMessage()])));
     })
     ->create();

@@ -77,6 +77,8 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/values/{definition:slug}/look-alikes', [ReviewController::class, 'store'])->name('values.review.store');
     Route::post('/values/{definition:slug}/look-alikes/certain', [ReviewController::class, 'batch'])->name('values.review.batch');
     Route::put('/values/{definition:slug}/unread', [UnreadController::class, 'update'])->name('values.unread.update');
+    Route::post('/values/{definition:slug}/gather', [ValuesController::class, 'gather'])->name('values.gather');
+    Route::put('/values/{definition:slug}/umbrellas/{umbrella}', [ValuesController::class, 'umbrella'])->name('values.umbrella')->withoutScopedBindings();
     Route::post('/values/{definition:slug}/merge', [ValuesController::class, 'merge'])->name('values.merge');
     Route::post('/values/{definition:slug}/order', [ValuesController::class, 'order'])->name('values.order');
     Route::put('/values/{definition:slug}/{value}', [ValuesController::class, 'update'])->name('values.update')->withoutScopedBindings();

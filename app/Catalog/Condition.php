@@ -8,6 +8,7 @@ use App\Definitions\Definition;
 use App\Feeds\Feed;
 use App\Refused;
 use App\Vocabulary\FindValue;
+use App\Vocabulary\Umbrella;
 use App\Vocabulary\Value;
 use Closure;
 use DateTimeImmutable;
@@ -136,6 +137,10 @@ final readonly class Condition
         if (! $definition->kind->isAttribute()) {
             return new self($slug, $text, $definition->label.' contains', $text, fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, "s.definition_id = ? AND s.text LIKE ? ESCAPE '\\'", Counted::on($definition->level)),
                 [$definition->id, '%'.addcslashes($text, '%_\\').'%']));
+        }
+        $umbrella = $definition->values()->where('slug', $text)->exists() ? null : Umbrella::named($definition, $text);
+        if ($umbrella !== null) {
+            return new self($slug, $umbrella->slug, $definition->label, $umbrella->label, fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, 's.value_id IN (SELECT id FROM attribute_values WHERE umbrella_id = ?)', Counted::on($definition->level)), [$umbrella->id]));
         }
         $value = $definition->values()->where('slug', $text)->first() ?? FindValue::known($definition, $text) ?? throw Refused::unknown("value of {$definition->label}", $text);
 

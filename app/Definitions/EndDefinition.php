@@ -67,6 +67,7 @@ final readonly class EndDefinition
                 $journal->update('attribute_values', (int) $id, ['merged_into' => null]);
             }
             $this->rows($journal, 'attribute_values', $definition);
+            $this->rows($journal, 'umbrellas', $definition);
             $journal->delete('definitions', $definition->id);
 
             return "Deleted {$definition->label} with its values";

@@ -10,6 +10,8 @@ use App\Definitions\Definition;
 use App\Definitions\State;
 use App\Lineups\Filter;
 use App\Lineups\Lineup;
+use App\Vocabulary\TermNumbers;
+use App\Vocabulary\Umbrella;
 use Closure;
 use Generator;
 use Illuminate\Support\Facades\DB;
@@ -19,6 +21,7 @@ use Lokum\Facet\StoredBits;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 use PDO;
+use PDOStatement;
 
 /** Writes everything that shoppers will see into an edition's file: categories, terms with their bitmaps, numbers, filters, products. */
 final class BuildEdition
@@ -92,14 +95,19 @@ final class BuildEdition
     private function attribute(Definition $definition, ?array $counted): void
     {
         $this->writer->insert('attributes', [$definition->id, $definition->slug, $definition->label, $definition->kind->value, $definition->level->value, $definition->help]);
-        $carrying = DB::connection()->getPdo()->prepare('SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id
-            WHERE s.value_id = ? AND '.Counted::on($definition->level));
+        $carrying = fn (string $values): PDOStatement => DB::connection()->getPdo()->prepare("SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id
+            WHERE s.value_id {$values} AND ".Counted::on($definition->level));
+        $ofValue = $carrying('= ?');
+        $ofUmbrella = $carrying('IN (SELECT id FROM attribute_values WHERE umbrella_id = ? AND held = 0)');
         foreach ($this->draft->of($definition, $counted) as $position => $term) {
-            $carrying->execute([$term['id']]);
-            $this->term($term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $term['products'], $definition->level, $carrying->fetchAll(PDO::FETCH_COLUMN));
+            $items = $term['id'] > Umbrella::TERM ? $ofUmbrella : $ofValue;
+            $items->execute([$term['id'] > Umbrella::TERM ? $term['id'] - Umbrella::TERM : $term['id']]);
+            $this->term($term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $term['products'], $definition->level, $items->fetchAll(PDO::FETCH_COLUMN));
         }
-        foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNotNull('merged_into')->pluck('merged_into', 'slug') as $slug => $into) {
-            $this->writer->insert('redirects', [$definition->id, (string) $slug, $this->stayed((int) $into)]);
+        $terms = TermNumbers::of($definition);
+        foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->where(fn ($either) => $either->whereNotNull('merged_into')->orWhereNotNull('umbrella_id'))->get(['id', 'slug', 'merged_into']) as $value) {
+            $stayed = $value->merged_into === null ? $value->id : $this->stayed($value->merged_into);
+            $this->writer->insert('redirects', [$definition->id, $value->slug, $terms[$stayed] ?? $stayed]);
         }
     }
 

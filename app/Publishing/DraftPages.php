@@ -8,6 +8,7 @@ use App\Catalog\CategoryTree;
 use App\Catalog\Counted;
 use App\History\Remembered;
 use App\Lineups\Filter;
+use App\Vocabulary\TermNumbers;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\Absence;
@@ -83,7 +84,7 @@ final class DraftPages
                 .' WHERE i.variant_count = 0 AND i.stock IS NOT NULL GROUP BY 1, 2');
         }
 
-        return DB::select('SELECT p.category_id, s.value_id AS term, COUNT(DISTINCT p.id) AS n FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
+        return DB::select('SELECT p.category_id, '.TermNumbers::SQL.' AS term, COUNT(DISTINCT p.id) AS n FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
             JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT.'
             WHERE s.definition_id = ? AND '.Counted::on($filter->definition->level).' GROUP BY 1, 2', [$filter->definition->id]);
     }

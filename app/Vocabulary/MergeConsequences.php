@@ -24,13 +24,13 @@ final readonly class MergeConsequences
     public static function of(Definition $definition, MergePlan $plan, ProductCounts $counts): self
     {
         $moved = array_map(fn (KnownValue $value): int => $value->id, $plan->moved);
-        $carried = array_filter($counts->byValue($definition));
-        $terms = count($carried);
-        $ends = count(array_intersect_key($carried, array_flip($moved)));
-        $arises = $ends > 0 && ! isset($carried[$plan->keep->id]) ? 1 : 0;
+        // Terms are what values are ticked as; those that move are ticked as the one that stays.
+        $before = array_intersect_key(TermNumbers::of($definition), array_filter($counts->byValue($definition)));
+        $stays = TermNumbers::of($definition)[$plan->keep->id] ?? $plan->keep->id;
+        $after = array_replace($before, array_intersect_key(array_fill_keys($moved, $stays), $before));
 
         return new self($plan, ValueTable::productsOfAny($definition, $moved), ValueTable::productsOfAny($definition, [...$moved, $plan->keep->id]),
-            $definition->values()->count(), $terms, $terms - $ends + $arises,
+            $definition->values()->count(), count(array_unique($before)), count(array_unique($after)),
             Filter::query()->where('definition_id', $definition->id)->pluck('title')->all());
     }
 

@@ -22,6 +22,8 @@ use Lokum\Vocabulary\Look;
  * @property string|null $look
  * @property bool $held
  * @property int|null $merged_into
+ * @property int|null $umbrella_id
+ * @property-read Umbrella|null $umbrella
  * @property string|null $description of its page in the shop
  * @property string|null $picture name of a kept picture
  * @property int $version
@@ -37,6 +39,12 @@ final class Value extends Model
     public function definition(): BelongsTo
     {
         return $this->belongsTo(Definition::class);
+    }
+
+    /** @return BelongsTo<Umbrella, $this> */
+    public function umbrella(): BelongsTo
+    {
+        return $this->belongsTo(Umbrella::class);
     }
 
     /** @return HasMany<Spelling, $this> */

@@ -28,7 +28,7 @@ final class ValuesController
             'spellings' => DB::table('spellings')->whereNotNull('value_id')->groupBy('definition_id')->selectRaw('definition_id, COUNT(*) AS n')->pluck('n', 'definition_id')]);
     }
 
-    public function show(Request $request, Definition $definition, ValueTable $table, MergeValues $merge, ProposeMerges $propose): View
+    public function show(Request $request, Definition $definition, ValueTable $table, MergeValues $merge, ProposeMerges $propose, GatherValues $gather): View
     {
         abort_unless($definition->kind->isAttribute(), 404);
         $all = $table->of($definition);
@@ -39,7 +39,8 @@ final class ValuesController
         return view('values.show', [
             'definition' => $definition, 'all' => $all, 'found' => count($rows), 'rows' => array_slice($rows, ($page - 1) * self::PER_PAGE, self::PER_PAGE),
             'page' => $page, 'pages' => (int) ceil(count($rows) / self::PER_PAGE), 'picked' => $picked, 'orders' => TermOrder::cases(),
-            'lookAlikes' => $definition->kind === Kind::Choice ? count($propose->of($definition)) : 0, 'open' => $this->opened($request, $all), 'merge' => $this->consequences($request, $definition, $table, $merge, $picked),
+            'umbrellas' => Umbrella::query()->where('definition_id', $definition->id)->orderBy('label')->get(), 'umbrella' => Umbrella::query()->where('definition_id', $definition->id)->with('values')->find($request->integer('umbrella')),
+            'gathering' => $this->gathering($request, $definition, $picked, $gather), 'lookAlikes' => $definition->kind === Kind::Choice ? count($propose->of($definition)) : 0, 'open' => $this->opened($request, $all), 'merge' => $this->consequences($request, $definition, $table, $merge, $picked),
         ]);
     }
 
@@ -53,14 +54,7 @@ final class ValuesController
     public function update(Request $request, Definition $definition, Value $value, SaveValue $save): RedirectResponse
     {
         abort_unless($value->definition_id === $definition->id, 404);
-        $colors = array_values(array_filter((array) $request->input('colors', []), fn (mixed $color): bool => is_string($color) && $color !== ''));
-        $used = array_slice($colors, 0, min(3, max(0, $request->integer('color_count', count($colors)))));
-        try {
-            $look = new Look(array_map(strtolower(...), $used), $request->string('look_label')->trim()->toString() ?: null, $request->string('look_help')->trim()->toString() ?: null);
-        } catch (InvalidArgumentException $why) {
-            throw new Refused($why->getMessage(), 'colors');
-        }
-        $change = $save($value, $request->string('label')->toString(), $look, $request->boolean('held'), $request->integer('version'), $definition->has_pages ? ValuePage::from($request, $value) : null);
+        $change = $save($value, $request->string('label')->toString(), $this->look($request), $request->boolean('held'), $request->integer('version'), $definition->has_pages ? ValuePage::from($request, $value) : null);
 
         return redirect()->route('values.show', [$definition, 'value' => $value->id])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
     }
@@ -73,11 +67,51 @@ final class ValuesController
         return redirect()->route('values.show', [$definition, 'value' => $request->integer('keep')])->with('done', $change->summary)->with('undo', $change->id);
     }
 
+    /** Gathers values under an umbrella, or takes them out of it. */
+    public function gather(Request $request, Definition $definition, GatherValues $gather): RedirectResponse
+    {
+        $ids = array_values(array_map(intval(...), (array) $request->input('pick', [])));
+        $change = $request->boolean('out') ? $gather->release($definition, $ids) : $gather($definition, $request->string('under')->toString(), $ids);
+
+        return redirect()->route('values.show', $definition)->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+    }
+
+    public function umbrella(Request $request, Definition $definition, Umbrella $umbrella, GatherValues $gather): RedirectResponse
+    {
+        abort_unless($umbrella->definition_id === $definition->id, 404);
+        $umbrella->setRelation('definition', $definition);
+        $change = $gather->save($umbrella, $request->string('label')->toString(), $this->look($request), $request->integer('version'));
+
+        return redirect()->route('values.show', [$definition, 'umbrella' => $umbrella->id])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+    }
+
     public function order(Request $request, Definition $definition, OrderValues $order): RedirectResponse
     {
         $change = $order($definition, TermOrder::from($request->string('order')->toString()), array_map(intval(...), (array) $request->input('ids', [])));
 
         return redirect()->back()->with('done', $change->summary ?? 'They stand in that order already.')->with('undo', $change?->id);
+    }
+
+    /** @throws Refused for a color that is none */
+    private function look(Request $request): Look
+    {
+        $colors = array_values(array_filter((array) $request->input('colors', []), fn (mixed $color): bool => is_string($color) && $color !== ''));
+        $used = array_slice($colors, 0, min(3, max(0, $request->integer('color_count', count($colors)))));
+        try {
+            return new Look(array_map(strtolower(...), $used), $request->string('look_label')->trim()->toString() ?: null, $request->string('look_help')->trim()->toString() ?: null);
+        } catch (InvalidArgumentException $why) {
+            throw new Refused($why->getMessage(), 'colors');
+        }
+    }
+
+    /** @param  list<int>  $picked */
+    private function gathering(Request $request, Definition $definition, array $picked, GatherValues $gather): ?GatherFigures
+    {
+        try {
+            return $picked === [] || $request->string('under')->trim()->toString() === '' ? null : $gather->consequences($definition, $request->string('under')->toString(), $picked);
+        } catch (Refused) {
+            return null;
+        }
     }
 
     /** @param  list<int>  $picked */

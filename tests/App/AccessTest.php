@@ -14,6 +14,7 @@ use App\Fill\RuleForm;
 use App\Lineups\EditLineup;
 use App\Lineups\Filter;
 use App\Lineups\Lineup;
+use App\Vocabulary\GatherValues;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Route;
 
@@ -34,7 +35,7 @@ function allRoutes(): array
 
 function address_of(string $uri): string
 {
-    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{view}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp', '{sku}' => 'x'];
+    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{umbrella}' => '1', '{view}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp', '{sku}' => 'x'];
 
     return '/'.strtr($uri, $map);
 }
@@ -43,6 +44,8 @@ beforeEach(function (): void {
     $this->read("sku,brand,Color\nA,Ninefold,Red\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice"}}}');
     app(EditLineup::class)->add(Lineup::ofTheShop(), 'color');
     app(EditViews::class)->save('All', []);
+    $color = Definition::query()->where('slug', 'color')->firstOrFail();
+    app(GatherValues::class)($color, 'Warm', $color->values()->pluck('id')->all());
     app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red']));
     Reading::query()->create(['feed_id' => 1, 'file_name' => 'a.csv', 'path' => '/nowhere', 'bytes' => 1, 'state' => ReadingState::Received]);
 });

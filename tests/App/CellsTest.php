@@ -2,11 +2,17 @@
 
 declare(strict_types=1);
 
+use App\Catalog\Category;
 use App\Catalog\CellChange;
 use App\Catalog\ChangeCells;
 use App\Catalog\Chosen;
+use App\Catalog\EditViews;
+use App\Catalog\GridTokens;
+use App\Catalog\Item;
 use App\Catalog\Narrowing;
+use App\Catalog\SavedView;
 use App\Definitions\Definition;
+use App\Definitions\SayExpected;
 use App\History\Change;
 use App\History\TakeBack;
 use App\Refused;
@@ -111,4 +117,33 @@ test('what a field cannot read is said once, for all products and later deliveri
     $this->actingAs($this->person())->get('/values/volume/unread')->assertOk()->assertSee('Every text can be read');
     app(TakeBack::class)($done);
     $this->get('/values/volume/unread')->assertSee('half pan');
+});
+
+test('the grid is told in JSON what it typed, what cannot be placed and why', function (): void {
+    $this->actingAs($this->person());
+    $cell = fn (string $sku, string $definition, string $text): array => ['item' => DB::table('items')->where('sku', $sku)->value('id'), 'definition' => $definition, 'text' => $text,
+        'was' => (new GridTokens([$item = Item::query()->where('sku', $sku)->with('variants')->firstOrFail()]))->of($item, def($definition))->token()];
+    $answer = $this->putJson('/products/cells', ['cells' => [$cell('P', 'finish', 'Matt'), $cell('P-1', 'volume', '2 fl oz'), $cell('R', 'finish', 'Shiny'), $cell('P-1', 'finish', 'Matt'), ['was' => 'stale'] + $cell('Q', 'finish', 'Matt')]])->assertOk()->json();
+    expect(array_column($answer['refused'], 'reason'))->toBe(['Finish has no value "Shiny"', 'it belongs to the product, not to a variant', 'somebody else has changed it to nothing'])
+        ->and(held('finish')['P'])->toBe('Matt')->and(held('volume')['P-1'])->toBe('2 fl oz')->and($answer['done'])->toBe('Typed 2 cells of Finish, Volume');
+    $this->putJson('/products/cells', ['cells' => [$cell('R', 'finish', 'Shiny')], 'make' => true])->assertOk();
+    expect(held('finish')['R'])->toBe('Shiny');
+    $this->putJson('/products/cells', ['cells' => [$cell('R', 'finish', '')]])->assertOk();
+    expect(held('finish'))->not->toHaveKey('R');
+    $this->putJson('/products/cells', ['cells' => array_fill(0, 5001, $cell('R', 'finish', 'Matt'))])->assertStatus(422)->assertJson(['message' => 'At most 5,000 cells at a time. Paste in parts, or change them together with the panel.']);
+    expect($this->putJson('/products/cells', ['cells' => [$cell('P', 'finish', 'Gloss'), $cell('Q', 'color', 'Plaid')], 'check' => true])->json('panel'))->toContain('Put 2 cells in?')->toContain('Plaid')->and(held('finish')['P'])->toBe('Matt');
+    $this->getJson('/products/suggest?definition=finish&q=Mat')->assertJsonFragment(['label' => 'Matt', 'near' => false]);
+    $this->getJson('/products/suggest?definition=finish&q=Glass')->assertJsonFragment(['label' => 'Gloss', 'near' => true]);
+});
+
+test('views are saved by name, replaced, proposed from expectations and removed', function (): void {
+    $views = app(EditViews::class);
+    $views->save('Mine', ['where' => ['category:paint'], 'columns' => ['finish'], 'all' => '1']);
+    expect(SavedView::query()->firstOrFail()->query)->toBe(['where' => ['category:paint'], 'columns' => ['finish']]);
+    $changed = $views->save('Mine', ['where' => [], 'sort' => 'sku']);
+    expect(SavedView::query()->pluck('query')->all())->toBe([['sort' => 'sku']]);
+    app(TakeBack::class)($changed);
+    expect(SavedView::query()->firstOrFail()->query['columns'])->toBe(['finish'])->and(fn () => $views->save('Bad', ['where' => ['category:nowhere']]))->toThrow(Refused::class, 'no category')->and(fn () => $views->save(' ', []))->toThrow(Refused::class);
+    app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [def('finish')->id], true);
+    expect(EditViews::proposed())->toBe([['name' => 'Paint', 'query' => ['where' => ['category:paint'], 'columns' => ['finish']]]]);
 });

@@ -30,3 +30,13 @@ test('look-alikes are merged, kept apart, put off and taken back with keys alone
     expect($problems)->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();
 });
+
+test('values are gathered under an umbrella with keys, which is dressed, left and taken back', function (): void {
+    $me = (new Person(Site::start(built: true)))->signIn()->open('/values/finish')->see('4 values')->click('tbody tr:nth-child(1) .pick')->click('tbody tr:nth-child(4) .pick')->see('Or let shoppers tick them as one', '#panel');
+    $me->type('#under', 'Shiny')->see('New umbrella Shiny', '#panel')->see('4 → 3', '#panel')->keys(WebDriverKeys::ESCAPE)->keys('g')->see('under Shiny (Finish)', '.toast')->see('Shoppers tick', 'thead')->see('Shiny', 'tbody .tray');
+    $me->press('Shiny', 'tbody')->see('Umbrella of 2 values', '#panel')->type('#label', 'Shining')->press('Save', '#panel')->see('Changed the umbrella Shining', '.toast');
+    $me->open('/publishing')->see('Shining')->open('/values/finish')->click('tbody tr:nth-child(1) .pick')->see('Take out of the umbrella', '#panel')->press('Take out', '#panel')->see('out of their umbrella', '.toast')->keys('u')->see('Took back');
+    $me->open('/values/finish?umbrella=1');
+    expect($me->accessibilityProblems())->toBe([])->and($me->complaints())->toBe([]);
+    $me->leave();
+});

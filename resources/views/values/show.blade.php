@@ -8,13 +8,13 @@
 @php($byHand = $definition->term_order === Lokum\Vocabulary\TermOrder::Hand && request('q') === null && request('show') === null && $pages <= 1)
 @section('work')
 <div class="bar">
-    <span><b class="strong">{{ Format::number(array_sum(array_map(fn ($row) => count($row->spellings), $all))) }}</b> spellings</span><span><b class="strong">{{ Format::number(count($all)) }}</b> values</span><span><b class="strong">{{ Format::number(count(array_filter($all, fn ($row) => $row->products > 0 && ! $row->value->held))) }}</b> terms shoppers see</span>
+    <span><b class="strong">{{ Format::number(array_sum(array_map(fn ($row) => count($row->spellings), $all))) }}</b> spellings</span><span><b class="strong">{{ Format::number(count($all)) }}</b> values</span><span><b class="strong">{{ Format::number(count(array_unique(array_map(fn ($row) => $row->value->umbrella_id === null ? 'v'.$row->value->id : 'u'.$row->value->umbrella_id, array_filter($all, fn ($row) => $row->products > 0 && ! $row->value->held))))) }}</b> terms shoppers see</span>
     @if ($lookAlikes)<a class="chip" href="{{ route('values.review', $definition) }}" data-key="r" title="Review look-alikes (R)"><b>{{ $lookAlikes }}</b> look-alikes to review</a>@endif
     <form class="ml-auto flex items-center gap-2" method="post" action="{{ route('values.order', $definition) }}" x-data="sendsItself">@csrf<label class="label" for="order">In order</label><select class="select small w-auto" id="order" name="order" x-on:change="send">@foreach ($orders as $order)<option value="{{ $order->value }}" @selected($order === $definition->term_order)>{{ $order->label() }}</option>@endforeach</select><noscript><button class="button small">Order</button></noscript></form>
 </div>
 <div @if ($byHand) x-data="ordering" @endif>
 <form method="get" action="{{ route('values.show', $definition) }}" x-data="selection">
-<table class="grid-table"><thead><tr><th scope="col"><span class="sr-only">Select</span></th>@if ($byHand)<th scope="col"><span class="sr-only">Move</span></th>@endif<th scope="col">As suppliers write it</th><th scope="col">What the product is</th><th scope="col" class="num">Products</th></tr></thead>
+<table class="grid-table"><thead><tr><th scope="col"><span class="sr-only">Select</span></th>@if ($byHand)<th scope="col"><span class="sr-only">Move</span></th>@endif<th scope="col">As suppliers write it</th><th scope="col">What the product is</th>@if ($umbrellas->isNotEmpty())<th scope="col">Shoppers tick</th>@endif<th scope="col" class="num">Products</th></tr></thead>
     <tbody @if ($byHand) data-list @endif>
     @foreach ($rows as $row)
         <tr data-row data-id="{{ $row->value->id }}" data-name="{{ $row->value->label }}" @class(['open' => $open?->value->id === $row->value->id])>
@@ -22,6 +22,7 @@
             @if ($byHand)<td><button type="button" class="handle" id="handle-{{ $row->value->id }}" aria-label="Move {{ $row->value->label }}: Alt and arrow keys" title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small/></button></td>@endif
             <td><div class="spellings">@foreach (array_slice($row->spellings, 0, 6) as $spelling)<span><span class="mono">{{ Format::spelling(mb_strimwidth($spelling['text'], 0, 60, '…')) }}</span> <span class="n">{{ Format::number($spelling['products']) }}</span></span>@endforeach @if (count($row->spellings) > 6)<span class="soft">+ {{ count($row->spellings) - 6 }} more</span>@endif</div></td>
             <td><a class="name" href="{{ route('values.show', [$definition, ...request()->only('q', 'show', 'page'), 'value' => $row->value->id]) }}"><x-cube :label="$row->value->label" :look="$row->value->look()"/></a>@if ($row->value->held) <span class="tag waiting">held</span>@endif</td>
+            @if ($umbrellas->isNotEmpty())<td>@if ($row->value->umbrella)<a class="tray" href="{{ route('values.show', [$definition, 'umbrella' => $row->value->umbrella_id]) }}"><x-cube :label="$row->value->umbrella->label" :look="$row->value->umbrella->look()"/></a>@endif</td>@endif
             <td class="num">@if ($row->products)<a href="{{ route('products', ['where' => [$definition->slug.':'.$row->value->slug]]) }}" aria-label="{{ $row->products }} products with {{ $row->value->label }}">{{ Format::number($row->products) }}</a>@else<span class="soft">0</span>@endif</td>
         </tr>
     @endforeach
@@ -57,6 +58,9 @@
         </dl>
         @can('edit')<div class="deed"><button class="button main" data-key="m">Merge, keep “{{ mb_strimwidth($merge->plan->keep->label, 0, 24, '…') }}” <kbd>M</kbd></button><p class="small soft text-center">No product is rewritten. Can be taken back at any time.</p></div>@endcan
     </form>
+    @include('values.gather')
+@elseif ($umbrella)
+    @include('values.umbrella')
 @elseif ($open)
     @php($look = $open->value->look())
     <p class="label">{{ Format::count($open->products, 'product') }} · {{ Format::count(count($open->spellings), 'spelling') }}</p><h2><x-cube :label="$open->value->label" :look="$look"/></h2>
@@ -78,7 +82,7 @@
     </form>
 @else
     <h2>Select values</h2><p class="soft">Two or more: what merging them would do shows here. One opened by its name: its spellings and look.</p>
-    @if (count($picked) === 1)<p class="note">One value is selected. Select another to see what merging them would do.</p>@endif
+    @if (count($picked) === 1)<p class="note">One value is selected. Select another to see what merging them would do.</p>@include('values.gather')@endif
     @if ($definition->kind === Kind::Choice)@can('edit')
     <form method="post" action="{{ route('values.store', $definition) }}" class="grid gap-2 border-t border-(--line) pt-3">@csrf<div class="field"><label for="new">New value</label><input class="input" id="new" name="label" maxlength="500" required value="{{ old('label') }}"><x-error for="label"/></div><button class="button">Make it</button></form>@endcan @endif
 @endif

@@ -1,0 +1,26 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+/** What gathering values under an umbrella does. */
+final readonly class GatherFigures
+{
+    /**
+     * @param  list<string>  $values  labels that come under it
+     * @param  list<string>  $from  labels of umbrellas that they leave
+     * @param  int  $products  that the umbrella covers afterwards
+     * @param  list<string>  $filters  titles of the filters that follow
+     */
+    public function __construct(public string $umbrella, public bool $isNew, public array $values, public array $from, public int $products, public int $terms, public int $termsAfter, public array $filters)
+    {
+    }
+
+    /** @return array<string, mixed> */
+    public function toArray(): array
+    {
+        return ['umbrella' => $this->umbrella, 'new' => $this->isNew, 'values' => $this->values, 'from' => $this->from, 'products' => $this->products,
+            'terms' => ['before' => $this->terms, 'after' => $this->termsAfter], 'filters' => $this->filters];
+    }
+}

@@ -1,0 +1,137 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Lineups\Filter;
+use App\Refused;
+use Illuminate\Support\Facades\DB;
+use Lokum\Text\Label;
+use Lokum\Text\Slug;
+use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Look;
+
+/** Gathers values under an umbrella, or takes them out again. No product and no spelling is touched. */
+final readonly class GatherValues
+{
+    public function __construct(private Ledger $ledger, private ProductCounts $counts)
+    {
+    }
+
+    /** @param  list<int>  $ids */
+    public function consequences(Definition $definition, string $label, array $ids): GatherFigures
+    {
+        [$label, $values] = $this->checked($definition, $label, $ids);
+        $umbrella = Umbrella::named($definition, $label);
+        $terms = TermNumbers::of($definition);
+        $carried = array_intersect_key($terms, array_filter($this->counts->byValue($definition)));
+        $after = $umbrella === null ? -1 : Umbrella::TERM + $umbrella->id;
+        $members = [...$values, ...$umbrella?->values->all() ?? []];
+        $from = Umbrella::query()->whereKey(array_filter(array_map(fn (Value $value): ?int => $value->umbrella_id, $values)))->where('id', '!=', $umbrella->id ?? 0)->pluck('label')->all();
+
+        return new GatherFigures($umbrella->label ?? $label, $umbrella === null, array_map(fn (Value $value): string => $value->label, $values), $from,
+            ValueTable::productsOfAny($definition, array_map(fn (Value $value): int => $value->id, $members)), count(array_unique($carried)),
+            count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))), Filter::query()->where('definition_id', $definition->id)->pluck('title')->all());
+    }
+
+    /**
+     * @param  list<int>  $ids
+     *
+     * @throws Refused
+     */
+    public function __invoke(Definition $definition, string $label, array $ids): ?Change
+    {
+        [$label, $values] = $this->checked($definition, $label, $ids);
+
+        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $label, $values): string {
+            $umbrella = Umbrella::named($definition, $label);
+            $id = $umbrella->id ?? $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => $this->slug($definition, $label, $values),
+                'look' => Dress::wearsColors($definition) ? Dress::fromName($label) ?? $values[0]->look : null]);
+            foreach ($values as $value) {
+                $journal->update('attribute_values', $value->id, ['umbrella_id' => $id]);
+            }
+            $this->dropEmpty($journal, $definition);
+
+            return 'Gathered '.mb_strimwidth(implode(', ', array_map(fn (Value $value): string => $value->label, $values)), 0, 90, '…').' under '.($umbrella->label ?? $label)." ({$definition->label})";
+        });
+    }
+
+    /** @param  list<int>  $ids */
+    public function release(Definition $definition, array $ids): ?Change
+    {
+        [, $values] = $this->checked($definition, 'out', $ids);
+
+        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $values): string {
+            foreach ($values as $value) {
+                $journal->update('attribute_values', $value->id, ['umbrella_id' => null]);
+            }
+            $this->dropEmpty($journal, $definition);
+
+            return 'Took '.mb_strimwidth(implode(', ', array_map(fn (Value $value): string => $value->label, $values)), 0, 90, '…')." out of their umbrella ({$definition->label})";
+        });
+    }
+
+    /** @param  int  $version  that the person started from */
+    public function save(Umbrella $umbrella, string $label, Look $look, int $version): ?Change
+    {
+        $umbrella->definition->allowChange();
+        $label = Label::of($label);
+        $other = $label === '' || mb_strlen($label) > 500 ? throw new Refused('An umbrella needs a name of 1 to 500 characters.', 'label') : Umbrella::named($umbrella->definition, $label);
+        if ($other !== null && $other->id !== $umbrella->id) {
+            throw new Refused("There is an umbrella {$other->label} already.", 'label');
+        }
+
+        return $this->ledger->record('Values', function (Journal $journal) use ($umbrella, $label, $look, $version): string {
+            if ($umbrella->refresh()->version !== $version) {
+                throw Refused::changedMeanwhile($umbrella->label);
+            }
+            $journal->update('umbrellas', $umbrella->id, ['label' => $label, 'look' => $look->toJson()]);
+
+            return "Changed the umbrella {$label} ({$umbrella->definition->label})";
+        });
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return array{0: string, 1: non-empty-list<Value>}
+     */
+    private function checked(Definition $definition, string $label, array $ids): array
+    {
+        $definition->allowChange();
+        $label = Label::of($label);
+        if ($definition->kind !== Kind::Choice) {
+            throw new Refused("The values of {$definition->label} are fixed; only those of a choice can be gathered.");
+        }
+        if ($label === '' || mb_strlen($label) > 500) {
+            throw new Refused('An umbrella needs a name of 1 to 500 characters.', 'under');
+        }
+        $values = array_values($definition->values()->whereKey($ids)->orderBy('label')->get()->all());
+
+        return $values === [] ? throw new Refused('Choose at least one value.', 'under') : [$label, $values];
+    }
+
+    /**
+     * The address may be that of a value under it, which is no term any more.
+     *
+     * @param  list<Value>  $values
+     */
+    private function slug(Definition $definition, string $label, array $values): string
+    {
+        $inside = array_map(fn (Value $value): int => $value->id, $values);
+
+        return Slug::unique($label, fn (string $slug): bool => Umbrella::query()->where('definition_id', $definition->id)->where('slug', $slug)->exists()
+            || DB::table('attribute_values')->where('definition_id', $definition->id)->where('slug', $slug)->whereNotIn('id', $inside)->exists());
+    }
+
+    private function dropEmpty(Journal $journal, Definition $definition): void
+    {
+        foreach (Umbrella::query()->where('definition_id', $definition->id)->whereNotExists(fn ($query) => $query->from('attribute_values')->whereColumn('umbrella_id', 'umbrellas.id'))->pluck('id') as $id) {
+            $journal->delete('umbrellas', $id);
+        }
+    }
+}

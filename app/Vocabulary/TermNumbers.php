@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use Illuminate\Support\Facades\DB;
+
+/** Which term each value is ticked as: its umbrella, or itself. */
+final class TermNumbers
+{
+    /** In SQL, over attribute_values as v. */
+    public const SQL = 'COALESCE(v.umbrella_id + '.Umbrella::TERM.', v.id)';
+
+    /** @return array<int, int> term by value */
+    public static function of(Definition $definition): array
+    {
+        return DB::table('attribute_values as v')->where('definition_id', $definition->id)->whereNull('merged_into')->selectRaw('v.id, '.self::SQL.' AS term')->pluck('term', 'id')->map(intval(...))->all();
+    }
+}

@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Catalog\Narrowing;
+use App\Definitions\Definition;
+use App\History\TakeBack;
+use App\Lineups\EditLineup;
+use App\Lineups\Lineup;
+use App\Publishing\CurrentDrift;
+use App\Publishing\Picks;
+use App\Refused;
+use App\Vocabulary\FindValue;
+use App\Vocabulary\GatherValues;
+use App\Vocabulary\MergeConsequences;
+use App\Vocabulary\MergeValues;
+use App\Vocabulary\ProductCounts;
+use App\Vocabulary\Umbrella;
+use Illuminate\Support\Facades\DB;
+
+/* Umbrellas: several values that shoppers tick as one; products keep their own. */
+
+beforeEach(function (): void {
+    $this->read("sku,parent_sku,Color,Size\nP,,,\nP-1,P,Sage,S\nP-2,P,Olive,M\nQ,,Olive,M\nR,,Green,L\nS,,Red,S\nT,,Sage,L\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice", "level": "variant"}, "Size": {"attribute": "size", "kind": "choice", "level": "variant"}}}');
+    app(EditLineup::class)->add(Lineup::ofTheShop(), 'color');
+});
+
+function shade(): Definition
+{
+    return Definition::query()->where('slug', 'color')->firstOrFail();
+}
+
+/** @return list<int> */
+function shades(string ...$labels): array
+{
+    return array_values(array_map(fn (string $label): int => FindValue::named(shade(), $label)->id, $labels));
+}
+
+test('values under an umbrella are one term, counted as products once, and their addresses lead to it', function (): void {
+    $this->publish();
+    $gather = app(GatherValues::class);
+    expect($gather->consequences(shade(), 'Green', shades('Sage', 'Olive', 'Green'))->toArray())->toMatchArray(['umbrella' => 'Green', 'new' => true, 'products' => 4, 'terms' => ['before' => 4, 'after' => 2], 'filters' => ['Color']]);
+    $cells = DB::table('assignments')->get()->all();
+    $change = $gather(shade(), 'Green', shades('Sage', 'Olive', 'Green'));
+    expect(DB::table('assignments')->get()->all())->toEqual($cells)->and($change->rows()->count())->toBe(4)->and(app(CurrentDrift::class)()->differences())->toBeGreaterThan(0);
+    $this->publish();
+    expect($this->counts()[1]['color'])->toBe(['green' => 4, 'red' => 1])->and($this->counts(new Picks(['color' => ['green'], 'size' => ['m']]))[0])->toBe(2);
+    $this->get('/shop?color=sage')->assertRedirect('/shop?color=green');
+    $this->get('/shop/p/Q')->assertSee('Olive');
+    $this->get('/shop?color=green')->assertOk()->assertSee('Color: Green');
+    expect(Narrowing::where(['color:Sage'])->query()->count())->toBe(2);
+    app(TakeBack::class)($change);
+    $this->publish();
+    expect($this->counts()[1]['color'])->toBe(['green' => 1, 'olive' => 2, 'red' => 1, 'sage' => 2])->and(Umbrella::query()->count())->toBe(0);
+});
+
+test('a value is in one umbrella at most, and an empty umbrella goes', function (): void {
+    $gather = app(GatherValues::class);
+    $gather(shade(), 'Greens', shades('Sage', 'Olive'));
+    expect($gather->consequences(shade(), 'Muted', shades('Sage'))->toArray())->toMatchArray(['new' => true, 'from' => ['Greens'], 'terms' => ['before' => 3, 'after' => 4]]);
+    $gather(shade(), 'Muted', shades('Sage', 'Olive'));
+    expect(Umbrella::query()->pluck('label')->all())->toBe(['Muted']);
+    $gather->release(shade(), shades('Sage', 'Olive'));
+    expect(Umbrella::query()->count())->toBe(0);
+    app(TakeBack::class)(app(TakeBack::class)->newest());
+    expect(Umbrella::query()->pluck('label')->all())->toBe(['Muted'])->and(fn () => $gather(shade(), ' ', shades('Sage')))->toThrow(Refused::class)->and(fn () => $gather(shade(), 'X', []))->toThrow(Refused::class, 'at least one value');
+});
+
+test('merging into a value under an umbrella counts terms as shoppers see them', function (): void {
+    app(GatherValues::class)(shade(), 'Greens', shades('Sage', 'Olive'));
+    $merge = app(MergeValues::class);
+    $plan = $merge->plan(shade(), shades('Sage')[0], shades('Olive'));
+    expect(MergeConsequences::of(shade(), $plan, app(ProductCounts::class))->toArray()['terms'])->toBe(['before' => 3, 'after' => 3]);
+    $merge(shade(), $plan);
+    $this->publish();
+    expect($this->counts()[1]['color'])->toBe(['green' => 1, 'greens' => 3, 'red' => 1]);
+    $this->get('/shop?color=olive')->assertRedirect('/shop?color=greens');
+});
