@@ -27,7 +27,7 @@ final class DefinitionsController
             'products' => $coverage->products(), 'total' => $coverage->total(), 'samples' => $this->samples($definitions->pluck('id')->all()),
             'filters' => Filter::query()->whereNotNull('definition_id')->pluck('title', 'definition_id'),
             'open' => $open, 'editing' => $editing, 'change' => $this->change($request, $editing, $readAgain), 'strips' => $strip->all(), 'odd' => DB::table('spellings')->whereNotNull('problem')->groupBy('definition_id')->selectRaw('definition_id, COUNT(*) AS n')->pluck('n', 'definition_id'), 'alike' => LikeNames::among($definitions->toBase()),
-            'sections' => $definitions->pluck('section')->filter()->unique()->sort()->values(), 'differing' => $editing === null ? 0 : $readAgain->differing($editing),
+            'sections' => $definitions->pluck('section')->filter()->unique()->sort()->values(), 'differing' => $editing === null ? 0 : $readAgain->differing($editing), 'joined' => $editing === null ? 0 : $readAgain->joined($editing)->count(),
         ] + $this->leaving($request, $editing, $merge, $end));
     }
 

@@ -8,6 +8,7 @@ use App\Catalog\CellSheet;
 use App\History\Journal;
 use App\Vocabulary\Dress;
 use App\Vocabulary\SpellingReading;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
 use Lokum\Text\Slug;
@@ -40,13 +41,18 @@ final class ReadAgain
         }
     }
 
+    /** Spellings that hold several values, parted by the definition's separator. */
+    public function joined(Definition $definition): Builder
+    {
+        return DB::table('spellings')->where('definition_id', $definition->id)->whereRaw('instr(text, ?) > 0', [$definition->separator]);
+    }
+
     /** Parts cells that hold several values into those. */
     public function split(Journal $journal, Definition $definition): void
     {
         $column = $definition->asColumn();
         $journal->cells()->clear();
-        $joined = DB::table('spellings')->where('definition_id', $definition->id)->where('text', 'like', '%'.addcslashes($definition->separator, '%_\\').'%')->get();
-        foreach ($joined as $spelling) {
+        foreach ($this->joined($definition)->get() as $spelling) {
             $parts = array_values(array_unique($column->spellings($spelling->text)));
             if ($parts === [$spelling->text]) {
                 continue;

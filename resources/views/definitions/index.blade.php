@@ -21,7 +21,7 @@
             @php($share = Format::share($products[$definition->id] ?? 0, $total))
             <tr data-row @class(['open' => $editing?->id === $definition->id])>
                 @if ($name === 'Proposed')<td><input class="pick" type="checkbox" name="ids[]" value="{{ $definition->id }}" form="several" aria-label="Tick {{ $definition->label }}" checked></td>@endif
-                <td><a class="name" data-stop href="{{ route('definitions', ['open' => $definition->slug]) }}">{{ $definition->label }}</a><div class="small soft mono">{{ $definition->slug }}</div></td>
+                <td><a class="name" data-stop href="{{ route('definitions', ['open' => $definition->slug]) }}">{{ $definition->label }}</a>@if ($definition->section) <span class="tag">{{ $definition->section }}</span>@endif<div class="small soft mono">{{ $definition->slug }}</div></td>
                 <td>{{ $definition->kind->label() }}{{ $definition->unit ? ", {$definition->unit}" : '' }}{{ $definition->multiple ? ', several' : '' }}<div class="small soft">{{ $definition->level->value }}{{ $definition->reason && $name === 'Proposed' ? ' · '.$definition->reason : '' }}</div></td>
                 <td class="max-w-[220px]"><div class="cut mono soft">@foreach ($samples[$definition->id] as $sample){{ Format::spelling(mb_strimwidth($sample, 0, 30, '…')) }}@if (! $loop->last) · @endif @endforeach</div>@if ($odd[$definition->id] ?? 0)<a class="small" href="{{ route('values.unread', $definition) }}">{{ Format::count((int) $odd[$definition->id], 'odd one') }} out</a>@endif</td>
                 <td class="whitespace-nowrap"><x-strip :strip="$strips[$definition->id] ?? []"/> {{ $share }} %</td>

@@ -5,7 +5,7 @@
 <table class="grid-table sheet" @can('edit') x-data="grid" data-cells="{{ route('products.cells') }}" data-suggest="{{ route('products.suggest') }}" data-token="{{ csrf_token() }}" aria-describedby="grid-keys" @endcan>
     <thead><tr><th scope="col"><input type="checkbox" aria-label="Select all on this page" x-on:change="all"></th>
         <th scope="col"><a href="{{ route('products', [...$query, 'sort' => 'title', 'down' => $sort === 'title' && ! request('down') ? 1 : null]) }}">Product{{ $sort === 'title' ? (request('down') ? ' ↓' : ' ↑') : '' }}</a> · <a href="{{ route('products', [...$query, 'sort' => 'sku', 'down' => $sort === 'sku' && ! request('down') ? 1 : null]) }}">sku{{ $sort === 'sku' ? (request('down') ? ' ↓' : ' ↑') : '' }}</a></th>
-        @foreach ($columns as $column)@php($share = Format::share($covered[$column->id] ?? 0, $total))<th scope="col" data-column="{{ $column->slug }}" data-kind="{{ $column->kind->value }}" data-multiple="{{ $column->multiple ? $column->separator : '' }}">{{ $column->label }}<div class="flex items-center gap-1.5 font-normal"><x-meter :share="$share"/>{{ $share }} %</div></th>@endforeach
+        @foreach ($columns as $column)@php($share = Format::share($covered[$column->id] ?? 0, $total))<th scope="col" data-column="{{ $column->slug }}" data-kind="{{ $column->kind->value }}" data-multiple="{{ $column->multiple ? $column->separator : '' }}" @if ($column->team_help) title="{{ $column->team_help }}" @endif>{{ $column->label }}<div class="flex items-center gap-1.5 font-normal"><x-meter :share="$share"/>{{ $share }} %</div></th>@endforeach
         <th scope="col" class="num">Price</th><th scope="col" class="num">Stock</th></tr></thead>
     <tbody>
     @foreach ($products as $product)
