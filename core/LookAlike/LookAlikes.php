@@ -35,6 +35,7 @@ final class LookAlikes
         $this->signatures = array_map(fn (Candidate $candidate): Signature => $signer->of($candidate->text), $candidates);
         $this->keepApart($apart);
         $classes = $this->same(array_keys($candidates));
+        $classes = $this->joinedBy($classes, fn (Signature $signature): string => $signature->letters, fn (): bool => true);
         $classes = $this->joinedBy($classes, fn (Signature $signature): string => $signature->words === [] ? '' : $signature->joined(), fn (Signature $one, Signature $other): bool => $one->exact === $other->exact);
         $classes = $this->joinedBy($classes, fn (Signature $signature): string => $signature->units === [] ? '' : $signature->roughKey(), fn (Signature $one, Signature $other): bool => $one->negated === $other->negated && array_intersect($one->units, $other->units) === []);
         $groups = [];

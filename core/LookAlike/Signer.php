@@ -120,9 +120,10 @@ final class Signer
         if ($quantities[0]->unit === null || isset($quantities[0]->unit->powers['piece'])) {
             return null;
         }
-        $kind = $measure::class;
         $exact = implode('x', array_map(fn (Quantity $one): string => $this->canonical($one, 12), $quantities));
         $rough = implode('x', array_map(fn (Quantity $one): string => $this->canonical($one, 3), $quantities));
+
+        $kind = $measure instanceof Quantity ? '' : $measure::class;
 
         return [["{$kind}{$exact}"], ["{$kind}{$rough}"], [$quantities[0]->unit->symbol]];
     }
