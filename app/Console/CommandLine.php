@@ -18,7 +18,7 @@ use Symfony\Component\Console\Output\OutputInterface;
 final class CommandLine
 {
     private const COMMANDS = [
-        DemoCommand::class, ServeCommand::class, FeedReadCommand::class, DefineCommand::class, ValuesCommand::class, LookalikesCommand::class, MergeCommand::class, GatherCommand::class, ApartCommand::class,
+        DemoCommand::class, ServeCommand::class, FeedReadCommand::class, DefineCommand::class, ValuesCommand::class, LookalikesCommand::class, MergeCommand::class, GatherCommand::class, ApartCommand::class, VocabularyExportCommand::class, VocabularyImportCommand::class,
         UndoCommand::class, PublishCommand::class, DriftCommand::class, SetCommand::class, FillCheckCommand::class, FillRunCommand::class, CountsCommand::class, QuantityCommand::class, BenchCommand::class,
     ];
 

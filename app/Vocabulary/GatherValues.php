@@ -50,7 +50,7 @@ final readonly class GatherValues
 
         return $this->ledger->record('Values', function (Journal $journal) use ($definition, $label, $values): string {
             $umbrella = Umbrella::named($definition, $label);
-            $id = $umbrella->id ?? $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => $this->slug($definition, $label, $values),
+            $id = $umbrella->id ?? $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => self::slug($definition, $label, $values),
                 'look' => Dress::wearsColors($definition) ? Dress::fromName($label) ?? $values[0]->look : null]);
             foreach ($values as $value) {
                 $journal->update('attribute_values', $value->id, ['umbrella_id' => $id]);
@@ -120,7 +120,7 @@ final readonly class GatherValues
      *
      * @param  list<Value>  $values
      */
-    private function slug(Definition $definition, string $label, array $values): string
+    public static function slug(Definition $definition, string $label, array $values): string
     {
         $inside = array_map(fn (Value $value): int => $value->id, $values);
 

@@ -12,9 +12,11 @@ use App\Publishing\Picks;
 use App\Refused;
 use App\Vocabulary\FindValue;
 use App\Vocabulary\GatherValues;
+use App\Vocabulary\ListValues;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
 use App\Vocabulary\ProductCounts;
+use App\Vocabulary\TakeInValues;
 use App\Vocabulary\Umbrella;
 use Illuminate\Support\Facades\DB;
 
@@ -75,4 +77,29 @@ test('merging into a value under an umbrella counts terms as shoppers see them',
     $this->publish();
     expect($this->counts()[1]['color'])->toBe(['green' => 1, 'greens' => 3, 'red' => 1]);
     $this->get('/shop?color=olive')->assertRedirect('/shop?color=greens');
+});
+
+test('a cleaned list goes to another shop and comes back the same, and a bad one is refused by its line', function (): void {
+    app(GatherValues::class)(shade(), 'Greens', shades('Sage', 'Olive'));
+    $merge = app(MergeValues::class);
+    $merge(shade(), $merge->plan(shade(), shades('Green')[0], shades('Red')));
+    $csv = app(ListValues::class)->write(shade(), 'csv');
+    $this->read("sku,Tone\nX,red\n", '{"columns": {"Tone": {"attribute": "tone", "kind": "choice"}}}', feed: 'Other');
+    $tone = Definition::query()->where('slug', 'tone')->firstOrFail();
+    $open = function (string $text) {
+        $file = fopen('php://temp', 'w+b');
+        fwrite($file, $text);
+        rewind($file);
+
+        return $file;
+    };
+    $take = app(TakeInValues::class);
+    $figures = $take->check($tone, $open($csv));
+    expect($figures)->toMatchArray(['values' => 3, 'umbrellas' => 1])->and($tone->values()->count())->toBe(1);
+    $change = $take($tone, $open($csv));
+    expect(app(ListValues::class)->write($tone, 'csv'))->toContain('Green,,Red')->toContain('Sage,Greens,Sage')->and($take($tone, $open($csv)))->toBeNull();
+    app(TakeBack::class)($change);
+    expect($tone->values()->pluck('label')->all())->toBe(['red']);
+    expect(fn () => $take($tone, $open("value,spelling\nRed,x\nBlue,x\n")))->toThrow(Refused::class, 'Line 3: "x" stands for "Red" and for "Blue"')
+        ->and(fn () => $take($tone, $open("name\nRed\n")))->toThrow(Refused::class, 'no column "value"')->and(fn () => $take($tone, $open("value\n,\n\"\"\n")))->toThrow(Refused::class);
 });

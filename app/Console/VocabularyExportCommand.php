@@ -1,0 +1,36 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Definitions\Definition;
+use App\Refused;
+use App\Vocabulary\ListValues;
+use Symfony\Component\Console\Exception\InvalidOptionException;
+use Symfony\Component\Console\Output\OutputInterface;
+
+final class VocabularyExportCommand extends Command
+{
+    protected $signature = 'vocabulary:export {attribute : slug of the attribute}
+        {file? : where to write it; standard output when left out}
+        {--format=csv : csv, turtle or jsonld}';
+
+    protected $description = 'Writes an attribute\'s values, spellings and umbrellas as CSV or SKOS';
+
+    public function handle(ListValues $list): int
+    {
+        $slug = (string) $this->argument('attribute');
+        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
+        $format = (string) $this->option('format');
+        in_array($format, ListValues::FORMATS, true) || throw new InvalidOptionException('--format takes csv, turtle or jsonld.');
+        $text = $list->write($definition, $format);
+        if ($this->argument('file') === null) {
+            $this->output->getOutput()->write($text, false, OutputInterface::OUTPUT_RAW);
+        } elseif (@file_put_contents((string) $this->argument('file'), $text) === false) {
+            throw new Refused("\"{$this->argument('file')}\" cannot be written.");
+        }
+
+        return self::SUCCESS;
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Console;
+
+use App\Definitions\Definition;
+use App\Refused;
+use App\Vocabulary\TakeInValues;
+
+final class VocabularyImportCommand extends Command
+{
+    protected $signature = 'vocabulary:import {attribute : slug of the attribute}
+        {file : CSV with the columns value, umbrella, spelling, colors, help}
+        {--check : says what it would do, and writes nothing}
+        {--json : answer with one JSON document}';
+
+    protected $description = 'Takes in a list of values with their spellings and umbrellas';
+
+    public function handle(TakeInValues $take): int
+    {
+        $slug = (string) $this->argument('attribute');
+        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
+        $file = @fopen((string) $this->argument('file'), 'rb') ?: throw new Refused("\"{$this->argument('file')}\" cannot be read.");
+        $figures = $take->check($definition, $file);
+        rewind($file);
+        $change = $this->option('check') ? null : $take($definition, $file);
+
+        return $this->answer($figures + ['change' => $change?->id], [$change->summary ?? ($this->option('check') ? "Would bring {$figures['values']} values and {$figures['spellings']} spellings, and move {$figures['moved']}" : 'Nothing was different')]);
+    }
+}

@@ -1,0 +1,152 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Refused;
+use Illuminate\Support\Facades\DB;
+use InvalidArgumentException;
+use Lokum\Feed\CsvFile;
+use Lokum\Feed\UnreadableFile;
+use Lokum\Text\Label;
+use Lokum\Text\StrictKey;
+use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Look;
+
+/**
+ * Takes in a list of values with their spellings, umbrellas and looks, as another shop has cleaned it. Values that are there
+ * already are known by their letters; spellings that stand for another value here move to the one that the list says.
+ */
+final readonly class TakeInValues
+{
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /**
+     * @param  resource  $source  CSV with the columns value and, where they are known, umbrella, spelling, colors and help
+     * @return array{values: int, spellings: int, moved: int, umbrellas: int} what comes new, and spellings that move
+     */
+    public function check(Definition $definition, $source): array
+    {
+        DB::beginTransaction();
+        try {
+            return $this->write(new Journal(0), $definition, $this->rows($definition, $source));
+        } finally {
+            DB::rollBack();
+        }
+    }
+
+    /** @param  resource  $source */
+    public function __invoke(Definition $definition, $source): ?Change
+    {
+        $definition->allowChange();
+        $rows = $this->rows($definition, $source);
+
+        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $rows): string {
+            $figures = $this->write($journal, $definition, $rows);
+
+            return "Took in a list for {$definition->label}: ".number_format($figures['values']).' values and '.number_format($figures['spellings']).' spellings came, '.number_format($figures['moved']).' spellings moved';
+        });
+    }
+
+    /**
+     * @param  resource  $source
+     * @return list<array<string, string>> cells by heading
+     */
+    private function rows(Definition $definition, $source): array
+    {
+        if ($definition->kind !== Kind::Choice) {
+            throw new Refused("The values of {$definition->label} are fixed; only a choice takes in a list.");
+        }
+        try {
+            $file = CsvFile::open($source);
+            $headings = array_map(fn (string $heading): string => mb_strtolower(trim($heading)), $file->dialect->headings);
+            in_array('value', $headings, true) || throw new Refused('The list has no column "value".');
+            $rows = [];
+            $meant = [];
+            foreach ($file->rows() as $row) {
+                $cells = array_combine($headings, array_pad(array_slice($row->cells, 0, count($headings)), count($headings), ''));
+                $cells += array_fill_keys(ListValues::HEADINGS, '');
+                $label = Label::of($cells['value']);
+                $row->problem === null || throw new Refused("Line {$row->line}: {$row->problem}.");
+                $label !== '' && mb_strlen($label) <= 500 || throw new Refused("Line {$row->line}: a value has a name of 1 to 500 characters.");
+                $spelling = $cells['spelling'] === '' ? $label : $cells['spelling'];
+                if (isset($meant[$spelling]) && StrictKey::of($meant[$spelling]) !== StrictKey::of($label)) {
+                    throw new Refused("Line {$row->line}: \"{$spelling}\" stands for \"{$meant[$spelling]}\" and for \"{$label}\".");
+                }
+                $meant[$spelling] = $label;
+                $rows[] = ['value' => $label, 'spelling' => $spelling] + $cells;
+            }
+
+            return $rows;
+        } catch (UnreadableFile $why) {
+            throw new Refused($why->getMessage());
+        }
+    }
+
+    /**
+     * @param  list<array<string, string>>  $rows
+     * @return array{values: int, spellings: int, moved: int, umbrellas: int}
+     */
+    private function write(Journal $journal, Definition $definition, array $rows): array
+    {
+        $figures = ['values' => 0, 'spellings' => 0, 'moved' => 0, 'umbrellas' => 0];
+        $values = [];
+        foreach ($rows as $row) {
+            $key = StrictKey::of($row['value']);
+            $values[$key] ??= FindValue::known($definition, $row['value'])->id ?? $this->made($journal, $definition, $row, $figures);
+            $umbrella = $this->umbrella($journal, $definition, Label::of($row['umbrella']), $figures);
+            $umbrella === null ?: $journal->update('attribute_values', $values[$key], ['umbrella_id' => $umbrella]);
+            $known = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $row['spelling'])->first(['id', 'value_id']);
+            if ($known === null) {
+                $journal->insert('spellings', ['definition_id' => $definition->id, 'text' => $row['spelling'], 'key' => StrictKey::of($row['spelling']), 'value_id' => $values[$key]]);
+                $figures['spellings']++;
+            } elseif ($known->value_id !== $values[$key]) {
+                $journal->update('spellings', $known->id, ['value_id' => $values[$key]]);
+                $figures['moved']++;
+            }
+        }
+
+        return $figures;
+    }
+
+    /**
+     * @param  array<string, string>  $row
+     * @param  array{values: int, spellings: int, moved: int, umbrellas: int}  $figures
+     */
+    private function made(Journal $journal, Definition $definition, array $row, array &$figures): int
+    {
+        $id = CreateValue::write($journal, $definition, $row['value']);
+        $figures['values']++;
+        $figures['spellings']++;
+        try {
+            $look = new Look(array_values(array_filter(preg_split('/[\s,;|]+/', strtolower($row['colors'])) ?: [])), null, $row['help'] === '' ? null : $row['help']);
+        } catch (InvalidArgumentException $why) {
+            throw new Refused("{$row['value']}: {$why->getMessage()}");
+        }
+        $look->toJson() === null ?: $journal->update('attribute_values', $id, ['look' => $look->toJson()]);
+
+        return $id;
+    }
+
+    /** @param  array{values: int, spellings: int, moved: int, umbrellas: int}  $figures */
+    private function umbrella(Journal $journal, Definition $definition, string $label, array &$figures): ?int
+    {
+        if ($label === '') {
+            return null;
+        }
+        $known = Umbrella::named($definition, $label);
+        if ($known !== null) {
+            return $known->id;
+        }
+        $figures['umbrellas']++;
+
+        return $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => GatherValues::slug($definition, $label, []), 'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null]);
+    }
+}

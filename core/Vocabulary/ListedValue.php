@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Vocabulary;
+
+/** A value as it leaves Lokum in a list: what it is called, where it belongs, and everything it was ever called. */
+final readonly class ListedValue
+{
+    /**
+     * @param  list<string>  $spellings  as they came, in any order; the label's own may be among them
+     * @param  list<string>  $colors  as #rrggbb
+     */
+    public function __construct(public string $label, public string $slug, public ?string $umbrella = null, public array $spellings = [], public array $colors = [], public ?string $help = null)
+    {
+    }
+}
