@@ -33,7 +33,7 @@ final class DefineCommand extends Command
         $form = DefinitionForm::from([
             'slug' => $slug, 'label' => $this->option('label') ?? $known->label ?? ucfirst(str_replace('-', ' ', $slug)), 'kind' => $this->option('kind'),
             'multiple' => $this->option('multiple'), 'level' => $this->option('level') ?? $known?->level->value, 'unit' => $this->option('unit'),
-            'separator' => $known->separator ?? '|', 'policy' => $known?->policy->value, 'help' => $known?->help, 'team_help' => $known?->team_help, 'section' => $known?->section, 'edited_by' => $known?->edited_by->value, 'has_pages' => $known?->has_pages,
+            'separator' => $known->separator ?? '|', 'policy' => $known?->policy->value, 'help' => $known?->help, 'team_help' => $known?->team_help, 'section' => $known?->section, 'edited_by' => $known?->edited_by->value, 'has_pages' => $known?->has_pages, 'dress' => $known?->dress,
         ]);
         if ($known === null) {
             $known = $create($form);

@@ -38,6 +38,7 @@ use Lokum\Vocabulary\TermOrder;
  * @property string|null $section
  * @property Role $edited_by
  * @property int|null $merged_into
+ * @property string|null $dress how new values look: colors from their names, or letters; null: judged by itself
  * @property bool $has_pages whether its values have pages of their own in the shop
  * @property int $version
  */

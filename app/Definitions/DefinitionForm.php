@@ -6,6 +6,7 @@ namespace App\Definitions;
 
 use App\Access\Role;
 use App\Refused;
+use App\Vocabulary\Dress;
 use Lokum\Feed\Column;
 use Lokum\Quantity\Unit;
 use Lokum\Text\Label;
@@ -13,6 +14,7 @@ use Lokum\Text\Slug;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 use Lokum\Vocabulary\Policy;
+use Lokum\Vocabulary\TermOrder;
 
 /** What a person says a definition should be. */
 final readonly class DefinitionForm
@@ -35,6 +37,8 @@ final readonly class DefinitionForm
         public ?string $section = null,
         public Role $editedBy = Role::Editor,
         public bool $hasPages = false,
+        public ?string $dress = null,
+        public ?TermOrder $termOrder = null,
     ) {
     }
 
@@ -60,13 +64,14 @@ final readonly class DefinitionForm
 
         return new self($label, $kind, $level, (bool) ($input['multiple'] ?? false) && $kind === Kind::Choice, $separator === '' ? '|' : $separator,
             $unit === '' ? null : (Unit::find($unit)->symbol ?? $unit), Policy::tryFrom($text('policy')) ?? Policy::Follow, $text('help') ?: null,
-            $text('slug') === '' ? null : Slug::of($text('slug')), $text('team_help') ?: null, mb_strimwidth($text('section'), 0, 100) ?: null, $text('edited_by') === Role::Manager->value ? Role::Manager : Role::Editor, (bool) ($input['has_pages'] ?? false) && $kind === Kind::Choice);
+            $text('slug') === '' ? null : Slug::of($text('slug')), $text('team_help') ?: null, mb_strimwidth($text('section'), 0, 100) ?: null, $text('edited_by') === Role::Manager->value ? Role::Manager : Role::Editor, (bool) ($input['has_pages'] ?? false) && $kind === Kind::Choice,
+            in_array($text('dress'), [Dress::COLORS, Dress::LETTERS], true) ? $text('dress') : null, TermOrder::tryFrom($text('term_order')));
     }
 
     /** @return array<string, mixed> what a definition says of itself, beside its column */
     public function about(): array
     {
-        return ['policy' => $this->policy->value, 'help' => $this->help, 'team_help' => $this->teamHelp, 'section' => $this->section, 'edited_by' => $this->editedBy->value, 'has_pages' => (int) $this->hasPages];
+        return ['policy' => $this->policy->value, 'help' => $this->help, 'team_help' => $this->teamHelp, 'section' => $this->section, 'edited_by' => $this->editedBy->value, 'has_pages' => (int) $this->hasPages, 'dress' => $this->dress] + ($this->termOrder === null ? [] : ['term_order' => $this->termOrder->value]);
     }
 
     public function column(): Column

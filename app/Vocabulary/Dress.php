@@ -12,9 +12,16 @@ use Lokum\Vocabulary\Look;
 /** Takes the look of a new value from its name, where the attribute is about colors. */
 final class Dress
 {
-    /** Whether its name says so, or half of its values wear colors already. */
+    public const COLORS = 'colors';
+
+    public const LETTERS = 'letters';
+
+    /** Whether somebody said so, its name says so, or half of its values wear colors already. */
     public static function wearsColors(Definition $definition): bool
     {
+        if ($definition->dress !== null) {
+            return $definition->dress === self::COLORS;
+        }
         if (preg_match('/\b(?:colou?rs?|farben?|shades?|tints?|couleurs?)\b/iu', str_replace(['_', '-'], ' ', $definition->label.' '.$definition->slug)) === 1) {
             return true;
         }

@@ -25,5 +25,13 @@ Alpine.data('sendsItself', () => ({
     send() { this.$root.requestSubmit(); },
 }));
 
+// Work that takes a while says so, with its count, until the answer is there.
+document.addEventListener('submit', (event) => {
+    const words = event.target.dataset.busy;
+    if (!words || event.defaultPrevented) return;
+    const button = event.submitter;
+    setTimeout(() => { if (button) { button.textContent = words; button.disabled = true; } event.target.setAttribute('aria-busy', 'true'); });
+});
+
 keys();
 Alpine.start();

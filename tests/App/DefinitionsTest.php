@@ -146,3 +146,9 @@ test('what only managers change is refused to an editor', function (): void {
     $this->actingAs($this->person());
     expect($change())->not->toBeNull();
 });
+
+test('new values are dressed as their definition says', function (?string $dress, ?string $look): void {
+    app(SaveDefinition::class)(definition_of('finish'), DefinitionForm::from(['label' => 'Finish', 'kind' => 'choice', 'level' => 'product', 'dress' => $dress, 'term_order' => 'products']), State::Accepted, definition_of('finish')->version);
+    app(ChangeCells::class)(Chosen::all(Narrowing::where([])), CellChange::set(definition_of('finish'), ['Navy']));
+    expect(FindValue::named(definition_of('finish'), 'Navy')->look()->colors)->toBe($look === null ? [] : [$look])->and(definition_of('finish')->term_order->value)->toBe('products');
+})->with([[null, null], ['colors', '#000080'], ['letters', null]]);

@@ -9,7 +9,7 @@
     @php($ask = ['hx-get' => route('products'), 'hx-include' => '#give', 'hx-select' => '#figures', 'hx-target' => '#figures', 'hx-swap' => 'outerHTML', 'hx-trigger' => 'input changed delay:250ms'])
     @php($again = ['hx-get' => route('products'), 'hx-include' => '#give', 'hx-select' => '#panel', 'hx-target' => '#panel', 'hx-swap' => 'outerHTML'])
     <p class="label">{{ $bulk->all ? 'All that match: ' : '' }}{{ $bulk->all && $many ? 'more than 10,000 products' : Format::count($bulk->count, 'product') }}{{ $bulk->all ? '' : ' selected' }}</p><h2>Change a value</h2>
-    <form method="post" action="{{ route('products.give') }}" id="give" class="grid gap-3 grow content-start">@csrf
+    <form method="post" action="{{ route('products.give') }}" id="give" class="grid gap-3 grow content-start" data-busy="Changing {{ $bulk->figures ? Format::number($bulk->figures->change) : '' }} …">@csrf
         <input type="hidden" name="back" value="{{ route('products', $query, false) }}">
         @foreach ($narrowing->lines() as $line)<input type="hidden" name="where[]" value="{{ $line }}">@endforeach
         @if ($bulk->all)<input type="hidden" name="all" value="1">@else @foreach ($picked as $id)<input type="hidden" name="pick[]" value="{{ $id }}">@endforeach @endif
