@@ -17,6 +17,7 @@ use App\Storefront\DirectoryController;
 use App\Storefront\ShopController;
 use App\Today\TodayController;
 use App\Vocabulary\ReviewController;
+use App\Vocabulary\UmbrellasController;
 use App\Vocabulary\UnreadController;
 use App\Vocabulary\ValuesController;
 use Illuminate\Support\Facades\Route;
@@ -44,6 +45,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/rules', [RulesController::class, 'index'])->name('rules');
     Route::get('/values', [ValuesController::class, 'index'])->name('values');
     Route::get('/values/{definition:slug}/look-alikes', [ReviewController::class, 'show'])->name('values.review');
+    Route::get('/values/{definition:slug}/umbrellas', [UmbrellasController::class, 'show'])->name('values.umbrellas');
     Route::get('/values/{definition:slug}/unread', [UnreadController::class, 'show'])->name('values.unread');
     Route::get('/values/{definition:slug}', [ValuesController::class, 'show'])->name('values.show');
     Route::get('/line-ups', [LineupsController::class, 'show'])->name('line-ups');
@@ -78,6 +80,7 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/values/{definition:slug}/look-alikes/certain', [ReviewController::class, 'batch'])->name('values.review.batch');
     Route::put('/values/{definition:slug}/unread', [UnreadController::class, 'update'])->name('values.unread.update');
     Route::post('/values/{definition:slug}/gather', [ValuesController::class, 'gather'])->name('values.gather');
+    Route::post('/values/{definition:slug}/umbrellas', [UmbrellasController::class, 'store'])->name('values.umbrellas.store');
     Route::put('/values/{definition:slug}/umbrellas/{umbrella}', [ValuesController::class, 'umbrella'])->name('values.umbrella')->withoutScopedBindings();
     Route::post('/values/{definition:slug}/merge', [ValuesController::class, 'merge'])->name('values.merge');
     Route::post('/values/{definition:slug}/order', [ValuesController::class, 'order'])->name('values.order');

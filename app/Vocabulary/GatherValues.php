@@ -49,16 +49,41 @@ final readonly class GatherValues
         [$label, $values] = $this->checked($definition, $label, $ids);
 
         return $this->ledger->record('Values', function (Journal $journal) use ($definition, $label, $values): string {
-            $umbrella = Umbrella::named($definition, $label);
-            $id = $umbrella->id ?? $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => self::slug($definition, $label, $values),
-                'look' => Dress::wearsColors($definition) ? Dress::fromName($label) ?? $values[0]->look : null]);
-            foreach ($values as $value) {
-                $journal->update('attribute_values', $value->id, ['umbrella_id' => $id]);
+            $this->gather($journal, $definition, $label, $values);
+            $this->dropEmpty($journal, $definition);
+
+            return 'Gathered '.mb_strimwidth(implode(', ', array_map(fn (Value $value): string => $value->label, $values)), 0, 90, '…')." under {$label} ({$definition->label})";
+        });
+    }
+
+    /**
+     * Several umbrellas as one step.
+     *
+     * @param  non-empty-array<string, list<int>>  $groups  values by the umbrella's label
+     */
+    public function several(Definition $definition, array $groups): ?Change
+    {
+        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $groups): string {
+            $gathered = 0;
+            foreach ($groups as $label => $ids) {
+                [$label, $values] = $this->checked($definition, (string) $label, $ids);
+                $this->gather($journal, $definition, $label, $values);
+                $gathered += count($values);
             }
             $this->dropEmpty($journal, $definition);
 
-            return 'Gathered '.mb_strimwidth(implode(', ', array_map(fn (Value $value): string => $value->label, $values)), 0, 90, '…').' under '.($umbrella->label ?? $label)." ({$definition->label})";
+            return 'Gathered '.number_format($gathered).' values under '.implode(', ', array_keys($groups))." ({$definition->label})";
         });
+    }
+
+    /** @param  non-empty-list<Value>  $values */
+    private function gather(Journal $journal, Definition $definition, string $label, array $values): void
+    {
+        $id = Umbrella::named($definition, $label)->id ?? $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => self::slug($definition, $label, $values),
+            'look' => Dress::wearsColors($definition) ? Dress::fromName($label) ?? $values[0]->look : null]);
+        foreach ($values as $value) {
+            $journal->update('attribute_values', $value->id, ['umbrella_id' => $id]);
+        }
     }
 
     /** @param  list<int>  $ids */

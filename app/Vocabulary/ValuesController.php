@@ -40,7 +40,7 @@ final class ValuesController
             'definition' => $definition, 'all' => $all, 'found' => count($rows), 'rows' => array_slice($rows, ($page - 1) * self::PER_PAGE, self::PER_PAGE),
             'page' => $page, 'pages' => (int) ceil(count($rows) / self::PER_PAGE), 'picked' => $picked, 'orders' => TermOrder::cases(),
             'umbrellas' => Umbrella::query()->where('definition_id', $definition->id)->orderBy('label')->get(), 'umbrella' => Umbrella::query()->where('definition_id', $definition->id)->with('values')->find($request->integer('umbrella')),
-            'gathering' => $this->gathering($request, $definition, $picked, $gather), 'lookAlikes' => $definition->kind === Kind::Choice ? count($propose->of($definition)) : 0, 'open' => $this->opened($request, $all), 'merge' => $this->consequences($request, $definition, $table, $merge, $picked),
+            'colored' => count(array_filter($all, fn (ValueRow $row): bool => count($row->value->look()->colors) === 1 && $row->value->umbrella_id === null)), 'gathering' => $this->gathering($request, $definition, $picked, $gather), 'lookAlikes' => $definition->kind === Kind::Choice ? count($propose->of($definition)) : 0, 'open' => $this->opened($request, $all), 'merge' => $this->consequences($request, $definition, $table, $merge, $picked),
         ]);
     }
 

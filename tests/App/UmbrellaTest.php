@@ -16,8 +16,10 @@ use App\Vocabulary\ListValues;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
 use App\Vocabulary\ProductCounts;
+use App\Vocabulary\ProposeUmbrellas;
 use App\Vocabulary\TakeInValues;
 use App\Vocabulary\Umbrella;
+use App\Vocabulary\Value;
 use Illuminate\Support\Facades\DB;
 
 /* Umbrellas: several values that shoppers tick as one; products keep their own. */
@@ -102,4 +104,15 @@ test('a cleaned list goes to another shop and comes back the same, and a bad one
     expect($tone->values()->pluck('label')->all())->toBe(['red']);
     expect(fn () => $take($tone, $open("value,spelling\nRed,x\nBlue,x\n")))->toThrow(Refused::class, 'Line 3: "x" stands for "Red" and for "Blue"')
         ->and(fn () => $take($tone, $open("name\nRed\n")))->toThrow(Refused::class, 'no column "value"')->and(fn () => $take($tone, $open("value\n,\n\"\"\n")))->toThrow(Refused::class);
+});
+
+test('umbrellas are proposed by basic color and taken as one step', function (): void {
+    $this->actingAs($this->person())->get('/values/color/umbrellas')->assertOk()->assertSee('Green')->assertDontSee('groups[Red]');
+    $proposals = app(ProposeUmbrellas::class)->of(shade());
+    expect(array_map(fn (array $values): array => array_map(fn (Value $value): string => $value->label, $values), $proposals))->toBe(['Green' => ['Sage', 'Olive', 'Green']]);
+    $this->post('/values/color/umbrellas', ['groups' => ['Green' => array_map(fn (Value $value): int => $value->id, $proposals['Green'])]])->assertSessionHas('done', 'Gathered 3 values under Green (Color)');
+    expect(app(ProposeUmbrellas::class)->of(shade()))->toBe([]);
+    $this->post('/values/color/umbrellas')->assertSessionHasErrors();
+    app(TakeBack::class)(app(TakeBack::class)->newest());
+    expect(Umbrella::query()->count())->toBe(0);
 });

@@ -23,7 +23,7 @@ test('look-alikes are merged, kept apart, put off and taken back with keys alone
     $me->open('/values/volume/unread')->type('input[aria-label="half pan means"]', '1.5 ml')->keys(WebDriverKeys::ESCAPE)->keys('s')->see('read half pan as 1.5 ml', '.toast')->see('Every text can be read');
     $me->open('/values/color/look-alikes');
     $problems = [...$problems, ...$me->accessibilityProblems()];
-    foreach (['/shop/a/brand', '/shop/a/brand/ninefold', '/values/weight/unread', '/values/brand'] as $path) {
+    foreach (['/shop/a/brand', '/shop/a/brand/ninefold', '/values/weight/unread', '/values/brand', '/values/color/umbrellas'] as $path) {
         $me->open($path);
         $problems = [...$problems, ...array_map(fn (string $problem): string => "{$path}: {$problem}", $me->accessibilityProblems())];
     }

@@ -10,6 +10,7 @@
 <div class="bar">
     <span><b class="strong">{{ Format::number(array_sum(array_map(fn ($row) => count($row->spellings), $all))) }}</b> spellings</span><span><b class="strong">{{ Format::number(count($all)) }}</b> values</span><span><b class="strong">{{ Format::number(count(array_unique(array_map(fn ($row) => $row->value->umbrella_id === null ? 'v'.$row->value->id : 'u'.$row->value->umbrella_id, array_filter($all, fn ($row) => $row->products > 0 && ! $row->value->held))))) }}</b> terms shoppers see</span>
     @if ($lookAlikes)<a class="chip" href="{{ route('values.review', $definition) }}" data-key="r" title="Review look-alikes (R)"><b>{{ $lookAlikes }}</b> look-alikes to review</a>@endif
+    @if ($colored > 3)<a class="chip" href="{{ route('values.umbrellas', $definition) }}">umbrellas by color</a>@endif
     <form class="ml-auto flex items-center gap-2" method="post" action="{{ route('values.order', $definition) }}" x-data="sendsItself">@csrf<label class="label" for="order">In order</label><select class="select small w-auto" id="order" name="order" x-on:change="send">@foreach ($orders as $order)<option value="{{ $order->value }}" @selected($order === $definition->term_order)>{{ $order->label() }}</option>@endforeach</select><noscript><button class="button small">Order</button></noscript></form>
 </div>
 <div @if ($byHand) x-data="ordering" @endif>
