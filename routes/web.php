@@ -37,6 +37,7 @@ Route::get('/shop/p/{sku}', [ShopController::class, 'product'])->where('sku', '.
 Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
+    Route::get('/today/found', [TodayController::class, 'found'])->name('today.found');
     Route::get('/products', [ProductsController::class, 'index'])->name('products');
     Route::get('/products/suggest', [GridController::class, 'suggest'])->name('products.suggest');
     Route::get('/products/{item}', [ProductsController::class, 'show'])->name('products.show');

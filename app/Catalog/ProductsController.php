@@ -41,7 +41,7 @@ final class ProductsController
         return view('products.index', [
             'narrowing' => $narrowing, 'products' => $products, 'found' => $found, 'many' => $found > self::COUNT_TO, 'total' => $total, 'sort' => $sort,
             'variants' => $variants, 'cells' => CellTable::of([...$products->pluck('id')->all(), ...$variants->flatten(1)->pluck('id')->all()]),
-            'columns' => $this->columns($request, $narrowing, $definitions, $coverage->products()), 'covered' => $coverage->products(), 'definitions' => $definitions,
+            'columns' => $this->columns($request, $narrowing, $definitions, $coverage->lately()), 'covered' => $coverage->lately(), 'definitions' => $definitions,
             'categories' => CategoryTree::load()->flat(), 'brands' => Definition::query()->where('slug', Definition::BRAND)->first()?->values()->orderBy('label')->get() ?? collect(),
             'views' => SavedView::query()->orderBy('name')->get(), 'proposedViews' => EditViews::proposed(), 'feeds' => Feed::query()->orderBy('name')->pluck('name'),
             'sizes' => self::SIZES, 'picked' => $picked, 'bulk' => BulkForm::from($request, $picked, $narrowing, $found, $change),

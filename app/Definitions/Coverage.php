@@ -22,6 +22,12 @@ final readonly class Coverage
         return array_map(array_sum(...), $this->byCategory());
     }
 
+    /** @return array<int, int> the same, or what it was a few changes ago in a large catalog */
+    public function lately(): array
+    {
+        return array_map(array_sum(...), $this->remembered->lately('coverage', $this->count(...)));
+    }
+
     /** All products of the catalog. */
     public function total(): int
     {
@@ -37,15 +43,7 @@ final readonly class Coverage
     /** @return array<int, array<int, int>> distinct products by definition and the category they stand in */
     public function byCategory(): array
     {
-        return $this->remembered->of('coverage', function (): array {
-            $counts = [];
-            foreach (Definition::query()->get(['id', 'level']) as $definition) {
-                $counts[$definition->id] = DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(Counted::PRODUCT)))
-                    ->where('s.definition_id', $definition->id)->whereRaw(Counted::on($definition->level))->groupBy('category')->selectRaw('COALESCE(p.category_id, 0) AS category, COUNT(DISTINCT p.id) AS n')->pluck('n', 'category')->map(intval(...))->all();
-            }
-
-            return $counts;
-        });
+        return $this->remembered->of('coverage', $this->count(...));
     }
 
     /**
@@ -69,5 +67,17 @@ final readonly class Coverage
         }
 
         return $figures;
+    }
+
+    /** @return array<int, array<int, int>> */
+    private function count(): array
+    {
+        $counts = [];
+        foreach (Definition::query()->get(['id', 'level']) as $definition) {
+            $counts[$definition->id] = DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(Counted::PRODUCT)))
+                ->where('s.definition_id', $definition->id)->whereRaw(Counted::on($definition->level))->groupBy('category')->selectRaw('COALESCE(p.category_id, 0) AS category, COUNT(DISTINCT p.id) AS n')->pluck('n', 'category')->map(intval(...))->all();
+        }
+
+        return $counts;
     }
 }

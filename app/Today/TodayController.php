@@ -17,11 +17,15 @@ use App\Lineups\Lineup;
 use App\Publishing\CurrentDrift;
 use App\Publishing\DraftPages;
 use App\Publishing\Edition;
+use App\Vocabulary\ProposeMerges;
 use App\Vocabulary\Value;
 use Illuminate\View\View;
+use Lokum\Vocabulary\Kind;
 
 final class TodayController
 {
+    private const LOOKED_OVER = 1500;
+
     public function __invoke(Coverage $coverage, CurrentDrift $drift, DraftPages $pages): View
     {
         $lineup = Lineup::ofTheShop();
@@ -38,11 +42,27 @@ final class TodayController
             'held' => Value::query()->where('held', true)->whereNull('merged_into')->with('definition')->orderByDesc('id')->limit(20)->get(),
             'running' => Reading::query()->whereIn('state', [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked])->with('feed')->latest('id')->get(),
             'unread' => $this->unread(),
-            'gaps' => $this->gaps($coverage),
             'filters' => $filters->count(),
             'silent' => $filters->isEmpty() || $products === 0 ? [] : array_filter($pages->of($filters)[0] ?? []),
             'latest' => Change::query()->with('user')->latest('id')->limit(6)->get(),
         ]);
+    }
+
+    public function found(Coverage $coverage, ProposeMerges $propose): View
+    {
+        return view('today.found', ['gaps' => $this->gaps($coverage), 'alike' => $this->alike($propose)]);
+    }
+
+    /** @return list<array{slug: string, label: string, groups: int}> attributes with look-alikes; very long lists are looked over in their own room only */
+    private function alike(ProposeMerges $propose): array
+    {
+        $found = [];
+        foreach (Definition::query()->accepted()->where('kind', Kind::Choice)->withCount('values')->orderBy('label')->get()->where('values_count', '<=', self::LOOKED_OVER) as $definition) {
+            $groups = count($propose->of($definition));
+            $groups === 0 ?: $found[] = ['slug' => $definition->slug, 'label' => $definition->label, 'groups' => $groups];
+        }
+
+        return $found;
     }
 
     /** @return list<array{slug: string, label: string, missing: int}> expected definitions that most products miss */

@@ -22,6 +22,12 @@ final readonly class ProductCounts
         return $this->by($definition, 'value_id');
     }
 
+    /** @return array<int, int> by value id, or what it was a few changes ago in a large catalog */
+    public function lately(Definition $definition): array
+    {
+        return $this->remembered->lately("value_id:{$definition->id}", fn (): array => $this->count($definition, 'value_id'));
+    }
+
     /** @return array<int, int> by spelling id */
     public function bySpelling(Definition $definition): array
     {
@@ -39,8 +45,14 @@ final readonly class ProductCounts
     /** @return array<int, int> */
     private function by(Definition $definition, string $column): array
     {
-        return $this->remembered->of("{$column}:{$definition->id}", fn (): array => DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
+        return $this->remembered->of("{$column}:{$definition->id}", fn (): array => $this->count($definition, $column));
+    }
+
+    /** @return array<int, int> */
+    private function count(Definition $definition, string $column): array
+    {
+        return DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
             ->where('s.definition_id', $definition->id)->whereNotNull('s.value_id')->whereRaw(Counted::on($definition->level))
-            ->groupBy("s.{$column}")->selectRaw("s.{$column}, COUNT(DISTINCT ".Counted::PRODUCT.') AS n')->pluck('n', $column)->map(intval(...))->all());
+            ->groupBy("s.{$column}")->selectRaw("s.{$column}, COUNT(DISTINCT ".Counted::PRODUCT.') AS n')->pluck('n', $column)->map(intval(...))->all();
     }
 }

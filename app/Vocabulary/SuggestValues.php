@@ -25,7 +25,7 @@ final readonly class SuggestValues
     public function __invoke(Definition $definition, string $typed): array
     {
         $key = StrictKey::of($typed);
-        $products = $this->counts->byValue($definition);
+        $products = $this->counts->lately($definition);
         $fit = [];
         $near = [];
         foreach ($definition->values()->get(['id', 'label', 'look']) as $value) {

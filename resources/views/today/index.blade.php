@@ -25,9 +25,7 @@
         @if ($held->isNotEmpty())
             <section class="card waits"><h3>{{ Format::count($held->count(), 'value') }} held back from shoppers</h3><p class="flex flex-wrap gap-2">@foreach ($held->take(8) as $value)<a class="chip" href="{{ route('values.show', [$value->definition, 'value' => $value->id]) }}">{{ $value->label }} <span class="soft">{{ $value->definition->label }}</span></a>@endforeach</p></section>
         @endif
-        @if ($gaps !== [])
-            <section class="card waits"><h3>{{ Format::count(array_sum(array_column($gaps, 'missing')), 'expected value') }} missing</h3><p class="flex flex-wrap gap-2">@foreach (array_slice($gaps, 0, 6) as $gap)<a class="chip" href="{{ route('products', ['where' => ["missing:{$gap['slug']}"], 'columns' => [$gap['slug']]]) }}">{{ $gap['label'] }} <b>{{ Format::number($gap['missing']) }}</b></a>@endforeach</p><a class="button small justify-self-start" href="{{ route('rules') }}">Fill by rules</a></section>
-        @endif
+        @if ($products > 0)<div class="contents" hx-get="{{ route('today.found') }}" hx-trigger="load" hx-swap="outerHTML"><noscript><a class="button" href="{{ route('expected') }}">Look for gaps</a></noscript></div>@endif
         @foreach ($unread as $field)
             <section class="card waits"><h3>{{ Format::count((int) $field->texts, 'text') }} that {{ $field->label }} cannot read</h3><p class="soft">For example: {{ $field->sample }}</p><a class="button small justify-self-start" href="{{ route('values.unread', $field->slug) }}">Say what they mean</a></section>
         @endforeach
