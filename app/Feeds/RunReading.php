@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Definitions\Coverage;
 use App\Progress;
 use App\Refused;
 use Illuminate\Bus\Queueable;
@@ -29,7 +30,7 @@ final class RunReading implements ShouldQueue
     {
     }
 
-    public function handle(ReadFeed $read): void
+    public function handle(ReadFeed $read, Coverage $coverage): void
     {
         $reading = Reading::query()->with('feed')->findOrFail($this->reading);
         if ($reading->user_id !== null) {
@@ -40,6 +41,9 @@ final class RunReading implements ShouldQueue
             $figures = $read($reading->open(), $reading->feed->name, $this->map, $this->check, $progress->report(...), $reading->takes_good_rows, $reading);
             if ($this->check) {
                 $reading->update(['state' => ReadingState::Checked, 'figures' => $figures->toKeep(), 'message' => null]);
+            } else {
+                // Whoever opens the products next does not wait for it.
+                $coverage->products();
             }
         } catch (Throwable $why) {
             $this->fail($why);
