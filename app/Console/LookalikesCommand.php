@@ -6,7 +6,8 @@ namespace App\Console;
 
 use App\Definitions\Definition;
 use App\Refused;
-use App\Vocabulary\ProductCounts;
+use App\Vocabulary\Proposal;
+use App\Vocabulary\ProposeMerges;
 use Lokum\LookAlike\Candidate;
 use Lokum\LookAlike\Group;
 use Lokum\LookAlike\Lexicon;
@@ -21,18 +22,36 @@ final class LookalikesCommand extends Command
 
     protected $description = 'Proposes values that are the same thing, with the evidence';
 
-    public function handle(ProductCounts $counts): int
+    public function handle(ProposeMerges $propose): int
     {
         if (($this->argument('attribute') === null) === ! $this->option('stdin')) {
             throw new InvalidOptionException('Name an attribute, or give values on standard input with --stdin.');
         }
-        $candidates = $this->option('stdin') ? $this->fromInput() : $this->ofAttribute((string) $this->argument('attribute'), $counts);
-        $groups = array_map(fn (Group $group): array => [
-            'keep' => $candidates[$group->members[0]]->text, 'members' => array_map(fn (int $i): string => $candidates[$i]->text, $group->members),
-            'evidence' => $group->evidence, 'confidence' => $group->confidence,
-        ], (new LookAlikes(Lexicon::shipped()))->among($candidates));
+        $groups = $this->option('stdin') ? $this->amongInput() : $this->ofAttribute((string) $this->argument('attribute'), $propose);
 
         return $this->answer(['groups' => $groups], array_map(fn (array $group): string => implode(' = ', $group['members']).'   ('.implode('; ', array_slice($group['evidence'], 0, 2)).')', $groups));
+    }
+
+    /** @return list<array{keep: string, members: list<string>, evidence: list<string>, confidence: float}> */
+    private function amongInput(): array
+    {
+        $candidates = $this->fromInput();
+
+        return array_map(fn (Group $group): array => [
+            'keep' => $candidates[$group->members[0]]->text, 'members' => array_map(fn (int $i): string => $candidates[$i]->text, $group->members), 'evidence' => $group->evidence, 'confidence' => $group->confidence,
+        ], (new LookAlikes(Lexicon::shipped()))->among($candidates));
+    }
+
+    /** @return list<array{keep: string, members: list<string>, evidence: list<string>, confidence: float}> without what is kept apart */
+    private function ofAttribute(string $slug, ProposeMerges $propose): array
+    {
+        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
+        /** @var array<int, string> $labels */
+        $labels = $definition->values()->pluck('label', 'id')->all();
+
+        return array_map(fn (Proposal $proposal): array => [
+            'keep' => $labels[$proposal->values[0]], 'members' => array_map(fn (int $id): string => $labels[$id], $proposal->values), 'evidence' => $proposal->evidence, 'confidence' => $proposal->confidence,
+        ], $propose->of($definition));
     }
 
     /** @return list<Candidate> */
@@ -51,14 +70,5 @@ final class LookalikesCommand extends Command
         }
 
         return $candidates;
-    }
-
-    /** @return list<Candidate> */
-    private function ofAttribute(string $slug, ProductCounts $counts): array
-    {
-        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
-        $products = $counts->byValue($definition);
-
-        return $definition->values()->orderBy('id')->get()->map(fn ($value): Candidate => new Candidate($value->label, $products[$value->id] ?? 0))->values()->all();
     }
 }
