@@ -57,7 +57,8 @@ final class Signer
      */
     private function signature(string $letters, string $text, array $exact, array $rough, array $units): Signature
     {
-        // A code such as AX-100 stays whole; elsewhere dashes part words.
+        // 12-pack is 12 pack, and a code such as AX-100 stays whole; elsewhere dashes part words.
+        $text = (string) preg_replace_callback('/(?<![\pL\pN-])(\d+)-(\pL{3,})(?![\pL\pN-])/u', fn (array $part): string => $this->lexicon->isWord($part[2]) || $this->lexicon->isWord((string) preg_replace('/(?:er|ed|ing)$/', '', $part[2])) ? "{$part[1]} {$part[2]}" : $part[0], $text);
         preg_match_all('/[\pL\pN]*\d[\pL\pN]*(?:[-.,\/][\pL\pN]+)*|\pL+(?:-\d[\pL\pN-]*)|[\pL\'*]+|[+&@*]/u', $text, $found);
         $words = [];
         $plain = [];

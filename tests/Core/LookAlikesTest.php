@@ -55,7 +55,7 @@ test('guards forbid what is close in letters only', function (string $one, strin
 test('what is the same is found however it is written', function (string $one, string $other): void {
     expect(alike([$one, $other]))->toHaveCount(1);
 })->with([['Blue, cobalt', 'cobalt BLUE'], ['Off-white', 'offwhite'], ['Brushes', 'brush'], ['Lt. Grey', 'light gray'], ['w/o lid', 'Without lid'], ['300 gsm', '300 g/m²'], ['12"', '30.48 cm'], ['8 oz', '227 g'], ['Cotton 80%, Linen 20%', '20% linen / 80% cotton'], ['Extra large', 'XL'], ['DIN A4', 'a4'], ['Turqoise', 'Turquoise'],
-    ['Salt & vinegar', 'salt and vinegar'], ['M8 x 40mm', 'M8 × 40 mm'], ['Polypropilene', 'Polypropylene'], ['Aluminium', 'aluminum'], ['９９ ｇ', '99 g'], ['🎨 red', '🎨 Red'], ['日本 緑', '日本緑'], ['#5', 'No. 5'], ['-5 °C', '23 °F']]);
+    ['Salt & vinegar', 'salt and vinegar'], ['M8 x 40mm', 'M8 × 40 mm'], ['Polypropilene', 'Polypropylene'], ['Aluminium', 'aluminum'], ['９９ ｇ', '99 g'], ['🎨 red', '🎨 Red'], ['日本 緑', '日本緑'], ['#5', 'No. 5'], ['-5 °C', '23 °F'], ['12-pack', 'Pack of 12'], ['3 seater', '3-seater']]);
 
 test('the one that stays has most products, then the best label, and a kept-apart pair is never joined again', function (): void {
     expect(alike([['MATTE ', 3], ['Matt', 9], ['matte', 3]]))->toBe([['Matt', 'matte', 'MATTE ']])
