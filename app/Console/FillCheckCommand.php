@@ -22,7 +22,7 @@ final class FillCheckCommand extends FillCommand
         if ($this->option('rule') !== null) {
             return $this->figures([0 => $run->check(EditRules::draft(RuleForm::from($this->json('rule')), null))], null);
         }
-        $rules = $this->argument('rule') === null ? FillRule::query()->where('paused', false)->orderBy('position')->with('definition')->get()->all() : [$this->rule()];
+        $rules = $this->argument('rule') === null ? FillRule::running() : [$this->rule()];
         $figures = [];
         foreach ($rules as $rule) {
             $figures[$rule->id] = $run->check($rule);

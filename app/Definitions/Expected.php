@@ -42,10 +42,4 @@ final readonly class Expected
     {
         return $this->said[$category ?? 0][$definition] ?? null;
     }
-
-    /** @return list<int> definitions expected anywhere */
-    public function anywhere(): array
-    {
-        return array_keys(array_filter(array_replace(...array_values($this->said ?: [[]]))));
-    }
 }

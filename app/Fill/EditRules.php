@@ -73,7 +73,7 @@ final readonly class EditRules
             foreach (array_values(array_intersect($ids, FillRule::query()->pluck('id')->all())) as $place => $id) {
                 $journal->update('fill_rules', $id, ['position' => $place + 1]);
             }
-            foreach ($journal->isEmpty() ? [] : FillRule::query()->where('paused', false)->orderBy('position')->get() as $rule) {
+            foreach ($journal->isEmpty() ? [] : FillRule::running() as $rule) {
                 RunRules::write($journal, $rule);
             }
 

@@ -7,6 +7,7 @@ namespace App\Fill;
 use App\Catalog\Chosen;
 use App\Catalog\Narrowing;
 use App\Definitions\Definition;
+use App\Refused;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Facades\DB;
@@ -28,6 +29,16 @@ final class FillRule extends Model
 {
     protected $guarded = [];
 
+    /**
+     * The rules that run, in their order: neither paused nor in want of something that is gone.
+     *
+     * @return list<self>
+     */
+    public static function running(): array
+    {
+        return array_values(self::query()->where('paused', false)->orderBy('position')->with('definition')->get()->filter(fn (self $rule): bool => $rule->problem() === null)->all());
+    }
+
     /** @return BelongsTo<Definition, $this> */
     public function definition(): BelongsTo
     {
@@ -37,6 +48,24 @@ final class FillRule extends Model
     public function chosen(): Chosen
     {
         return Chosen::all(Narrowing::where($this->scope));
+    }
+
+    /** Why it cannot run: something that it names is gone. What it filled stays until it can again. */
+    public function problem(): ?string
+    {
+        try {
+            RuleForm::from(['definition' => $this->definition->slug, 'source' => $this->source->value, 'scope' => $this->scope] + $this->settings);
+
+            return null;
+        } catch (Refused $why) {
+            return $why->getMessage();
+        }
+    }
+
+    /** Where it fills, in words. */
+    public function placeInWords(): string
+    {
+        return $this->scope === [] ? 'everywhere' : Narrowing::where($this->scope)->inWords();
     }
 
     /** Products and variants whose value it gives now. */

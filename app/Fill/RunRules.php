@@ -23,18 +23,18 @@ final readonly class RunRules
     }
 
     /**
-     * Runs one rule, or all that are not paused.
+     * Runs one rule, or all that run.
      *
      * @return array{0: Change|null, 1: array<int, FillFigures>} the entry, null when nothing was different; figures by rule
      */
     public function __invoke(?FillRule $only = null): array
     {
-        if ($only === null && ! FillRule::query()->where('paused', false)->exists()) {
+        $rules = $only === null ? FillRule::running() : [$only];
+        if ($rules === []) {
             return [null, []];
         }
         $figures = [];
-        $change = $this->ledger->record('Fill rules', function (Journal $journal) use ($only, &$figures): string {
-            $rules = $only === null ? FillRule::query()->where('paused', false)->orderBy('position')->with('definition')->get() : [$only];
+        $change = $this->ledger->record('Fill rules', function (Journal $journal) use ($only, $rules, &$figures): string {
             foreach ($rules as $rule) {
                 $figures[$rule->id] = self::write($journal, $rule);
             }

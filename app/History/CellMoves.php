@@ -33,15 +33,6 @@ final readonly class CellMoves
         $this->pdo->exec('DELETE FROM temp.coming');
     }
 
-    /** @param  list<array{item_id: int, definition_id: int, spelling_id: int, origin: int}>  $cells */
-    public function add(string $table, array $cells): void
-    {
-        $statement = $this->pdo->prepare("INSERT OR IGNORE INTO temp.{$table} VALUES (?, ?, ?, ?)");
-        foreach ($cells as $cell) {
-            $statement->execute([$cell['item_id'], $cell['definition_id'], $cell['spelling_id'], $cell['origin']]);
-        }
-    }
-
     /**
      * Takes away what is going, and forgets it.
      *

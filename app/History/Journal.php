@@ -81,12 +81,6 @@ final class Journal
         $this->moved += $this->cells()->put($this->change);
     }
 
-    /** How many cells went and came so far. */
-    public function moved(): int
-    {
-        return $this->moved;
-    }
-
     public function isEmpty(): bool
     {
         return $this->rows === [] && $this->moved === 0;

@@ -17,7 +17,7 @@ final readonly class Remembered
     private const LARGE = 20000;
 
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
-    private const SHAPE = 4;
+    private const SHAPE = 5;
 
     public function __construct(private Ledger $ledger)
     {
@@ -35,11 +35,10 @@ final readonly class Remembered
         if (DB::transactionLevel() > 0) {
             return $work();
         }
-        $known = Cache::get($this->key($name));
+        $known = $this->known($name);
         if ($known === null) {
             $known = $work();
-            Cache::put($this->key($name), $known, self::KEPT);
-            Cache::put(self::SHAPE.":{$name}:lately", $known, self::KEPT);
+            Cache::put($this->key($name), [$this->ledger->revision(), $known], self::KEPT);
         }
 
         return $known;
@@ -55,16 +54,22 @@ final readonly class Remembered
      */
     public function lately(string $name, Closure $work): mixed
     {
-        return $this->known($name) ?? ((int) DB::table('items')->max('id') > self::LARGE ? Cache::get(self::SHAPE.":{$name}:lately") : null) ?? $this->of($name, $work);
+        $kept = (int) DB::table('items')->max('id') > self::LARGE ? Cache::get($this->key($name)) : null;
+
+        return is_array($kept) ? $kept[1] : $this->of($name, $work);
     }
 
+    /** What is kept for the state that the catalog is in now; null where it would have to be worked out. */
     public function known(string $name): mixed
     {
-        return Cache::get($this->key($name));
+        $kept = Cache::get($this->key($name));
+
+        return is_array($kept) && $kept[0] === $this->ledger->revision() ? $kept[1] : null;
     }
 
+    /** One row a name, which a newer state overwrites. */
     private function key(string $name): string
     {
-        return self::SHAPE.":{$name}:{$this->ledger->revision()}";
+        return self::SHAPE.":{$name}";
     }
 }

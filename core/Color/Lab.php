@@ -43,12 +43,6 @@ final readonly class Lab
         return hypot($this->a, $this->b);
     }
 
-    /** @return float degrees from 0 to 360 */
-    public function hue(): float
-    {
-        return self::degrees($this->a, $this->b);
-    }
-
     /**
      * How different two colors look: CIEDE2000 (Luo, Cui and Rigg 2001; CIE 142-2001), after Sharma, Wu and Dalal 2005.
      *

@@ -163,7 +163,6 @@ final class LookAlikes
         $order = array_keys($classes);
         usort($order, fn (int $a, int $b): int => $this->weight($classes[$b]) <=> $this->weight($classes[$a]) ?: $a <=> $b);
         $done = [];
-        $result = [];
         foreach ($near === [] ? [] : $order as $n) {
             if (isset($done[$n])) {
                 continue;

@@ -8,6 +8,7 @@ use App\Catalog\Chosen;
 use App\Catalog\Item;
 use App\Catalog\Narrowing;
 use App\Definitions\Definition;
+use App\Definitions\EndDefinition;
 use App\Fill\EditRules;
 use App\Fill\FillRule;
 use App\Fill\RuleForm;
@@ -95,3 +96,17 @@ test('rules that make no sense are refused by field', function (array $input, st
 })->with([[['source' => 'magic'], 'takes its values from'], [['source' => 'category', 'branch' => 'nowhere'], 'Choose the branch'], [['source' => 'number', 'field' => 'volume', 'bands' => '5..1: x'], 'ends before it begins'],
     [['source' => 'number', 'field' => 'volume', 'bands' => 'five: x'], 'Line 1 is not a band'], [['source' => 'number', 'field' => 'color', 'bands' => '..5: x'], 'Choose a number'], [['source' => 'definition', 'from' => 'finish'], 'from itself'],
     [['source' => 'fixed', 'value' => ''], 'A value is missing'], [['source' => 'words', 'lines' => ': a'], 'A value is missing'], [['definition' => 'volume', 'source' => 'words'], 'Say which words'], [['source' => 'fixed', 'value' => 'x', 'scope' => ['category:nowhere']], 'no category']]);
+
+test('a rule that names something which is gone keeps what it filled, fills no more, and does not stop a reading', function (): void {
+    $broken = rule(['definition' => 'finish', 'source' => 'definition', 'from' => 'color', 'table' => 'Red: Gloss']);
+    $other = rule(['definition' => 'range', 'source' => 'fixed', 'value' => 'All', 'scope' => ['category:brushes']]);
+    expect(ruled('finish'))->toBe(['P' => 'Gloss']);
+    $deleted = app(EndDefinition::class)->delete(Definition::query()->where('slug', 'color')->firstOrFail());
+    expect($broken->refresh()->load('definition')->problem())->toContain('Choose the definition')->and($other->refresh()->load('definition')->problem())->toBeNull();
+    $this->read("sku,name,category\nN,New,Brushes > Round\n", feed: 'Second');
+    expect(ruled('finish'))->toBe(['P' => 'Gloss'])->and(ruled('range'))->toBe(['N' => 'All', 'Q' => 'All']);
+    $this->actingAs($this->person())->get('/rules')->assertOk()->assertSee('cannot run');
+    $this->get("/rules?rule={$broken->id}")->assertOk()->assertSee('Choose the definition');
+    app(TakeBack::class)($deleted);
+    expect($broken->refresh()->load('definition')->problem())->toBeNull();
+});

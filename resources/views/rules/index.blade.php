@@ -24,8 +24,8 @@
         <tr data-row data-id="{{ $rule->id }}" data-name="{{ $rule->definition->label }}" @class(['open' => $open?->id === $rule->id])>
             <td><button type="button" class="handle" id="handle-{{ $rule->id }}" aria-label="Move rule {{ $rule->id }}: Alt and arrow keys" title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small/></button></td>
             <td><a class="name" data-stop href="{{ route('rules', ['rule' => $rule->id]) }}">{{ $rule->definition->label }}</a></td><td>{{ mb_strimwidth($rule->inWords(), 0, 70, '…') }}</td>
-            <td class="soft">{{ $rule->scope === [] ? 'everywhere' : mb_strimwidth(implode(', ', $rule->scope), 0, 60, '…') }}</td>
-            <td class="num">@php($filled = $rule->filled())<a href="{{ route('products', ['where' => ["origin:{$rule->definition->slug}=rule"]]) }}" aria-label="{{ $filled }} filled">{{ Format::number($filled) }}</a></td><td>@if ($rule->paused)<span class="tag waiting">paused</span>@else<span class="tag settled">runs</span>@endif</td>
+            <td class="soft">@php($cannot = $rule->problem()){{ $cannot === null ? mb_strimwidth($rule->placeInWords(), 0, 70, '…') : implode(', ', $rule->scope) }}</td>
+            <td class="num">@php($filled = $rule->filled())<a href="{{ route('products', ['where' => ["origin:{$rule->definition->slug}=rule"]]) }}" aria-label="{{ $filled }} filled">{{ Format::number($filled) }}</a></td><td>@if ($cannot)<span class="tag harm" title="{{ $cannot }}">cannot run</span>@elseif ($rule->paused)<span class="tag waiting">paused</span>@else<span class="tag settled">runs</span>@endif</td>
         </tr>
     @endforeach</tbody></table><form method="post" action="{{ route('rules.order') }}" data-order hidden>@csrf</form><p class="sr-only" role="status" data-said></p></div>
     @endif

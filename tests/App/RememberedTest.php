@@ -1,0 +1,30 @@
+<?php
+
+declare(strict_types=1);
+
+use App\History\Ledger;
+use App\History\Remembered;
+use Illuminate\Support\Facades\DB;
+
+/* What is worked out once for each state of the catalog. */
+
+test('it is worked out anew after a change, and not inside one', function (): void {
+    $remembered = app(Remembered::class);
+    $times = 0;
+    $work = function () use (&$times): int {
+        return ++$times;
+    };
+    expect($remembered->known('x'))->toBeNull()->and([$remembered->of('x', $work), $remembered->of('x', $work), $remembered->known('x')])->toBe([1, 1, 1]);
+    app(Ledger::class)->note('Products', 'Something');
+    expect($remembered->known('x'))->toBeNull()->and($remembered->lately('x', $work))->toBe(2);
+    DB::transaction(fn () => expect($remembered->of('x', $work))->toBe(3));
+    expect($remembered->of('x', $work))->toBe(2);
+});
+
+test('in a large catalog nobody waits for figures that may be a little old', function (): void {
+    $remembered = app(Remembered::class);
+    DB::table('items')->insert(['id' => 30000, 'sku' => 'Z']);
+    expect($remembered->lately('x', fn (): int => 1))->toBe(1);
+    app(Ledger::class)->note('Products', 'Something');
+    expect($remembered->lately('x', fn (): int => 2))->toBe(1)->and($remembered->of('x', fn (): int => 3))->toBe(3)->and($remembered->lately('x', fn (): int => 4))->toBe(3);
+});
