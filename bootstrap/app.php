@@ -20,6 +20,8 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         $middleware->append(SecurityHeaders::class);
         $middleware->web(append: [ReadSessionOnly::class]);
+        // Here a space at an end is meant.
+        $middleware->trimStrings(except: ['find', 'replace', 'separator']);
         $middleware->redirectGuestsTo(fn (): string => route('sign-in'));
     })
     ->withExceptions(function (Exceptions $exceptions): void {
