@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalog;
 
 use App\Definitions\Definition;
+use App\Definitions\Expected;
 use App\Feeds\Feed;
 use App\Refused;
 use App\Vocabulary\FindValue;
@@ -38,6 +39,7 @@ final readonly class Condition
             'category' => self::category($value),
             'words' => self::words($value),
             'missing' => self::missing($value),
+            'gap' => self::gap($value),
             'price', 'stock' => self::field($name, $value),
             'feed' => self::feed($value),
             'changed' => self::changed($value),
@@ -87,6 +89,25 @@ final readonly class Condition
         return new self('missing', $definition->slug, 'missing', $definition->label, fn (Builder $query) => $query
             ->whereRaw('NOT EXISTS (SELECT 1 FROM assignments a WHERE a.item_id = items.id AND a.definition_id = ?)', [$definition->id])
             ->whereRaw('NOT EXISTS (SELECT 1 FROM items v JOIN assignments a ON a.item_id = v.id AND a.definition_id = ? WHERE v.parent_id = items.id)', [$definition->id]));
+    }
+
+    /** Missing where it is expected. */
+    private static function gap(string $slug): self
+    {
+        $missing = self::missing($slug);
+        $definition = self::definition($slug);
+        $tree = CategoryTree::load();
+        $expected = new Expected($tree);
+        $categories = array_values(array_filter(array_map(fn (array $row): int => $row[0]->id, $tree->flat()), fn (int $id): bool => in_array($definition->id, $expected->in($id), true)));
+        $everywhere = in_array($definition->id, $expected->in(null), true);
+
+        return new self('gap', $definition->slug, 'expected and missing', $definition->label, function (Builder $query) use ($missing, $categories, $everywhere): void {
+            $missing->narrow($query);
+            $query->where(function (Builder $either) use ($categories, $everywhere): void {
+                $either->whereIn('category_id', $categories);
+                $everywhere && $either->orWhereNull('category_id');
+            });
+        });
     }
 
     private static function field(string $field, string $range): self

@@ -90,7 +90,7 @@ final class ProductsController
     private function columns(Request $request, Narrowing $narrowing, Collection $definitions, array $covered): Collection
     {
         $wanted = (array) $request->input('columns', []);
-        $missing = array_map(fn (mixed $line): string => is_string($line) && str_starts_with($line, 'missing:') ? substr($line, 8) : '', (array) $request->input('where', []));
+        $missing = array_map(fn (Condition $condition): string => in_array($condition->name, ['missing', 'gap'], true) ? $condition->value : '', $narrowing->conditions);
         if ($wanted !== []) {
             return $definitions->whereIn('slug', $wanted)->sortBy(fn (Definition $definition): int|false => array_search($definition->slug, $wanted, true))->values();
         }

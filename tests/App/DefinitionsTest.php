@@ -51,6 +51,8 @@ test('what is expected is taken over downwards, dropped lower down, and taken ba
     expect($in(null))->toBe(['finish'])->and($in('brushes'))->toBe(['finish'])->and($in('oil'))->toBe(['color', 'finish', 'volume'])->and($in('gouache'))->toBe(['color']);
     $figures = app(Coverage::class)->ofExpected(Expected::load());
     expect($figures[definition_of('finish')->id])->toBe(['expected' => 2, 'carried' => 1])->and($figures[definition_of('color')->id])->toBe(['expected' => 2, 'carried' => 1])->and($figures[definition_of('volume')->id])->toBe(['expected' => 1, 'carried' => 1]);
+    $gap = fn (string $slug): array => Narrowing::where(["gap:{$slug}"])->query()->orderBy('sku')->pluck('sku')->all();
+    expect($gap('finish'))->toBe(['Q'])->and($gap('color'))->toBe(['R'])->and($gap('volume'))->toBe([])->and($gap('colour'))->toBe([]);
     app(TakeBack::class)($dropped);
     expect($in('gouache'))->toBe(['color', 'finish', 'volume']);
     $say($category('gouache'), [definition_of('volume')->id], false);

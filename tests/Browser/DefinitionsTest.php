@@ -9,9 +9,9 @@ use Tests\Support\Site;
 
 test('definitions are expected, changed, merged, retired and taken back', function (): void {
     $me = (new Person(Site::start(built: true)))->signIn();
-    $me->open('/expected?category=paper')->see('Expected here', '#panel')->click('[aria-label="expect Sheets"]')->see('Sheets expected in Paper', '.toast')->press('Sheets', 'tbody')->see('missing Sheets');
+    $me->open('/expected?category=paper')->see('Expected here', '#panel')->click('[aria-label="expect Sheets"]')->see('Sheets expected in Paper', '.toast')->press('Sheets', 'tbody')->see('expected and missing Sheets');
     // A gap leads to the products that miss the value.
-    $me->open('/expected?category=paint')->press('Finish', 'tbody')->see('233 of')->see('missing Finish');
+    $me->open('/expected?category=paint')->press('Finish', 'tbody')->see('233 of')->see('expected and missing Finish');
     // A change of kind says what it finds before it is made.
     $me->open('/definitions?open=sheets')->choose('#kind', 'text')->see('every text can be read', '#panel')->press('Save', '#panel')->see('Changed Sheets')->keys('u')->see('Took back');
     $me->open('/definitions?open=fibre')->choose('#kind', 'flag')->see('cannot be read and stay as text', '#panel');

@@ -11,7 +11,7 @@
 @foreach ($rows as ['category' => $category, 'depth' => $depth, 'figures' => $figures])
     <tr data-row @class(['open' => $open && $open->id === $category->id])>
         <td class="whitespace-nowrap depth-{{ min($depth, 4) }}"><a class="name" data-stop href="{{ route('expected', ['category' => $category->slug]) }}">{{ $category->name }}</a></td>
-        <td><div class="flex flex-wrap gap-x-3 gap-y-1">@foreach ($figures as $id => ['expected' => $all, 'carried' => $carried])@php($share = Format::share($carried, $all))<a class="share @if ($share < 95) low @endif" href="{{ route('products', ['where' => ["category:{$category->slug}", "missing:{$definitions[$id]->slug}"], 'columns' => [$definitions[$id]->slug]]) }}" title="{{ Format::number($all - $carried) }} of {{ Format::count($all, 'product') }} miss it">{{ $definitions[$id]->label }} <x-meter :share="$share"/> <b>{{ $share }} %</b></a>@endforeach</div></td>
+        <td><div class="flex flex-wrap gap-x-3 gap-y-1">@foreach ($figures as $id => ['expected' => $all, 'carried' => $carried])@php($share = Format::share($carried, $all))<a class="share @if ($share < 95) low @endif" href="{{ route('products', ['where' => ["category:{$category->slug}", "gap:{$definitions[$id]->slug}"], 'columns' => [$definitions[$id]->slug]]) }}" title="{{ Format::number($all - $carried) }} of {{ Format::count($all, 'product') }} miss it">{{ $definitions[$id]->label }} <x-meter :share="$share"/> <b>{{ $share }} %</b></a>@endforeach</div></td>
         <td class="num">{{ Format::number(array_sum(array_map(fn ($one) => $one['expected'] - $one['carried'], $figures))) }}</td>
     </tr>
 @endforeach</tbody></table>
