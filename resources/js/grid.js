@@ -9,6 +9,7 @@ export function grid() {
     let from = null;
     let editor = null;
     let pending = null;
+    let queue = Promise.resolve();
 
     const cells = (row) => [...row.querySelectorAll('td.cell')];
     const rows = () => [...root.querySelectorAll('tbody tr')].filter((row) => row.querySelector('td.cell'));
@@ -71,14 +72,20 @@ export function grid() {
         return answer.json();
     }
 
-    async function put(list, make = false) {
+    // One after the other: what is typed before an answer has come is said to the cell as that answer leaves it.
+    function put(list, make = false) {
+        queue = queue.then(() => putNow(list.map((cell) => ({ ...cell, was: find(cell)?.dataset.was ?? cell.was })), make));
+        return queue;
+    }
+
+    async function putNow(list, make) {
         if (list.length === 0) { showToast('Nothing was different.'); return []; }
         list.forEach((cell) => find(cell)?.setAttribute('aria-busy', 'true'));
         try {
             const answer = await send(list, { make });
             const back = at && { item: at.dataset.item, definition: at.dataset.definition };
             answer.cells.forEach(replace);
-            if (back) select(find(back));
+            if (back && !editor) select(find(back));
             const refused = answer.refused.map((one) => `${one.sku} ${one.definition}: ${one.reason}`);
             if (refused.length > 0) showToast(`Not placed: ${refused.slice(0, 3).join('; ')}${refused.length > 3 ? ` and ${refused.length - 3} more` : ''}`);
             else showToast(answer.done ?? 'Nothing was different.', answer.undo, root.dataset.token);
@@ -100,6 +107,12 @@ export function grid() {
         const holder = document.createElement('template');
         holder.innerHTML = shown.html.trim();
         const cell = holder.content.firstElementChild;
+        if (editor?.cell === old) {
+            // Somebody is typing there: the cell learns what it now holds, and the typing goes on.
+            ['was', 'text'].forEach((name) => { old.dataset[name] = cell.dataset[name]; });
+            editor.before = [...cell.childNodes];
+            return;
+        }
         cell.setAttribute('tabindex', '-1');
         if (from === old) from = cell;
         old.replaceWith(cell);

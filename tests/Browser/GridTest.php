@@ -42,8 +42,9 @@ test('cells are walked, typed into, filled down, cleared and taken back with key
     $me->press('Take back', '.toast')->see('Took back')->notSee('Eggshell', cell(4, 'finish'));
     $me->focus(cell(1, 'transparent'))->keys('y')->see('Yes', cell(1, 'transparent'))->focus(cell(1, 'transparent'))->keys('n')->see('Set Transparent No on CO-001', '.toast')->focus(cell(1, 'transparent'))->keys(WebDriverKeys::DELETE)->see('Cleared Transparent on CO-001', '.toast');
     // Several values, and a measure in another unit.
-    $me->focus(cell(1, 'occasion'))->keys(WebDriverKeys::ENTER)->find('.cell-input')->clear();
-    $me->keys('Studio|gif')->see('Gift', '.cell-offers')->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ENTER)->see('Set Occasion Studio, Gift on CO-001', '.toast');
+    // Typing goes on in a cell whose last change is still on its way.
+    $me->focus(cell(1, 'occasion'))->keys('Studio', WebDriverKeys::ENTER)->focus(cell(1, 'occasion'))->script('["Delete", "S"].forEach(key => document.activeElement.dispatchEvent(new KeyboardEvent("keydown", {key, bubbles: true, cancelable: true})))');
+    $me->keys('tudio|gif')->see('Gift', '.cell-offers')->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ENTER)->see('Set Occasion Studio, Gift on CO-001', '.toast');
     $me->focus(cell(1, 'volume'))->keys('2 fl oz', WebDriverKeys::ENTER)->see('Set Volume 2 fl oz on CO-001', '.toast')->see('59.147 ml', cell(1, 'volume'));
     $me->focus(cell(1, 'volume'))->keys('2 lb', WebDriverKeys::ENTER)->see('cannot be turned into ml', '.toast')->holds('document.querySelector(".cell-input").value === "2 lb"')->keys(WebDriverKeys::ESCAPE);
     expect($me->complaints())->toBe([]);
