@@ -6,7 +6,7 @@ namespace App;
 
 use Lokum\Vocabulary\Look;
 
-/** The small picture of a value: its colors, or its first letters. Drawn once for each look on a page. */
+/** The small picture of a value: its picture, its colors, or its first letters. Drawn once for each look on a page. */
 final class Cube
 {
     private const SIZE = 16;
@@ -17,6 +17,9 @@ final class Cube
     /** SVG, safe to be put into a page as it is. */
     public static function picture(string $label, ?Look $look): string
     {
+        if ($look?->picture !== null) {
+            return '<svg viewBox="0 0 16 16" aria-hidden="true"><image href="/pictures/'.$look->picture.'" width="16" height="16" preserveAspectRatio="xMidYMid slice"/></svg>';
+        }
         $colors = $look->colors ?? [];
         $letters = $colors === [] ? mb_strtoupper(mb_substr($label, 0, 2)) : '';
 

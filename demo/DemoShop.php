@@ -11,19 +11,17 @@ use App\Definitions\Definition;
 use App\Definitions\SaveDefinition;
 use App\Definitions\SayExpected;
 use App\Definitions\State;
-use App\Feeds\Feed;
-use App\Feeds\FeedFile;
 use App\Feeds\FeedName;
 use App\Feeds\ReadFeed;
 use App\Feeds\Reading;
 use App\Feeds\ReadingFigures;
-use App\Feeds\ReadingState;
 use App\Lineups\EditLineup;
 use App\Lineups\Filter;
 use App\Lineups\Lineup;
 use App\Publishing\Publish;
 use App\Vocabulary\FindValue;
 use App\Vocabulary\MergeValues;
+use App\Vocabulary\Spelling;
 use Closure;
 use Lokum\Feed\ColumnMap;
 
@@ -78,6 +76,8 @@ final readonly class DemoShop
             ($this->expect)(Category::query()->where('slug', $branch)->firstOrFail(), Definition::query()->whereIn('slug', $slugs)->pluck('id')->all(), true);
         }
         $this->brands->write();
+        // The first deliveries were looked over; newcomers are what comes later.
+        Spelling::query()->update(['settled' => true]);
         foreach (self::FILTERS as $source) {
             $this->edit->add(Lineup::ofTheShop(), $source);
         }
@@ -91,9 +91,8 @@ final readonly class DemoShop
     private function read(string $file, ColumnMap $map): ReadingFigures
     {
         $path = __DIR__.'/feeds/'.$file;
-        $feed = Feed::query()->firstOrCreate(['name' => FeedName::from($file)]);
-        $reading = Reading::query()->create(['feed_id' => $feed->id, 'user_id' => null, 'file_name' => $file, 'path' => FeedFile::keep($path), 'bytes' => (int) filesize($path), 'state' => ReadingState::Reading, 'figures' => null, 'message' => null, 'finished_at' => null]);
+        $reading = Reading::start($path, FeedName::from($file));
 
-        return ($this->read)($reading->open(), $feed->name, $map, false, fn () => null, true, $reading);
+        return ($this->read)($reading->open(), $reading->feed->name, $map, false, fn () => null, true, $reading);
     }
 }

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Feeds\FeedFile;
+use App\Feeds\FeedName;
 use App\Feeds\ReadFeed;
+use App\Feeds\Reading;
 use App\Feeds\ReadingFigures;
 use App\Refused;
 use Lokum\Feed\BadMap;
 use Lokum\Feed\ColumnMap;
 use Lokum\Feed\UnreadableFile;
+use Throwable;
 
 final class FeedReadCommand extends Command
 {
@@ -32,8 +35,14 @@ final class FeedReadCommand extends Command
         } catch (UnreadableFile|BadMap $why) {
             throw new Refused($why->getMessage());
         }
-        $name = (string) ($this->option('feed') ?? pathinfo($path, PATHINFO_FILENAME));
-        $figures = $read($file, $name, $map, (bool) $this->option('check'), $this->progress(...), takesGoodRows: ! $this->option('whole'));
+        $name = (string) ($this->option('feed') ?? FeedName::from(basename($path)));
+        $reading = $this->option('check') ? null : Reading::start($path, $name);
+        try {
+            $figures = $read($file, $name, $map, (bool) $this->option('check'), $this->progress(...), ! $this->option('whole'), $reading);
+        } catch (Throwable $why) {
+            $reading?->abandon();
+            throw $why;
+        }
 
         return $this->answer($figures->toArray(), $this->lines($figures));
     }

@@ -8,6 +8,7 @@ use App\Access\User;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\DB;
 
 /**
  * One time a feed was read, or is about to be.
@@ -30,6 +31,21 @@ use Illuminate\Support\Carbon;
 final class Reading extends Model
 {
     protected $guarded = [];
+
+    /** A file that is read at once, not by the worker. */
+    public static function start(string $path, string $feed): self
+    {
+        return self::query()->create(['feed_id' => Feed::query()->firstOrCreate(['name' => $feed])->id, 'user_id' => null, 'file_name' => mb_scrub(mb_strimwidth(basename($path), 0, 200)), 'path' => FeedFile::keep($path), 'bytes' => (int) filesize($path),
+            'state' => ReadingState::Reading, 'figures' => null, 'message' => null, 'finished_at' => null]);
+    }
+
+    /** It was refused, and nothing of it stays. */
+    public function abandon(): void
+    {
+        @unlink($this->path);
+        $this->delete();
+        Feed::query()->whereKey($this->feed_id)->whereDoesntHave('readings')->whereNotIn('id', DB::table('items')->whereNotNull('feed_id')->select('feed_id'))->whereNotIn('id', DB::table('headings')->select('feed_id'))->delete();
+    }
 
     /** @return BelongsTo<Feed, $this> */
     public function feed(): BelongsTo

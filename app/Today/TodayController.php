@@ -17,6 +17,7 @@ use App\Lineups\Lineup;
 use App\Publishing\CurrentDrift;
 use App\Publishing\DraftPages;
 use App\Publishing\Edition;
+use App\Vocabulary\FindNewcomers;
 use App\Vocabulary\ProposeMerges;
 use App\Vocabulary\Value;
 use Illuminate\View\View;
@@ -26,7 +27,7 @@ final class TodayController
 {
     private const LOOKED_OVER = 1500;
 
-    public function __invoke(Coverage $coverage, CurrentDrift $drift, DraftPages $pages): View
+    public function __invoke(Coverage $coverage, CurrentDrift $drift, DraftPages $pages, FindNewcomers $newcomers): View
     {
         $lineup = Lineup::ofTheShop();
         $filters = $lineup->filters()->with('definition')->get()->toBase();
@@ -40,6 +41,7 @@ final class TodayController
             'inbox' => FeedFile::inbox(),
             'proposed' => Definition::query()->where('state', State::Proposed)->orderBy('label')->get(),
             'held' => Value::query()->where('held', true)->whereNull('merged_into')->with('definition')->orderByDesc('id')->limit(20)->get(),
+            'newcomers' => $newcomers->waiting(),
             'running' => Reading::query()->whereIn('state', [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked])->with('feed')->latest('id')->get(),
             'unread' => $this->unread(),
             'filters' => $filters->count(),

@@ -47,12 +47,20 @@ final readonly class CreateValue
         if ($known !== null) {
             throw new Refused("\"{$label}\" is {$known->label} already.", 'label');
         }
-        $taken = fn (string $slug): bool => DB::table('attribute_values')->where('definition_id', $definition->id)->where('slug', $slug)->exists();
-        $value = $journal->insert('attribute_values', ['definition_id' => $definition->id, 'label' => $label, 'slug' => Slug::unique($label, $taken),
-            'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null]);
+        $value = self::row($journal, $definition, $label);
         self::ownSpelling($journal, $definition, $value, $label);
 
         return $value;
+    }
+
+    /** The value alone, for spellings that are there already. */
+    public static function row(Journal $journal, Definition $definition, string $text): int
+    {
+        $label = Label::of($text);
+        $taken = fn (string $slug): bool => DB::table('attribute_values')->where('definition_id', $definition->id)->where('slug', $slug)->exists();
+
+        return $journal->insert('attribute_values', ['definition_id' => $definition->id, 'label' => $label, 'slug' => Slug::unique($label, $taken),
+            'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null]);
     }
 
     /** The spelling equal to a value's label; it is made where the value has come by its label otherwise. */

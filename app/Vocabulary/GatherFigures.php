@@ -12,8 +12,9 @@ final readonly class GatherFigures
      * @param  list<string>  $from  labels of umbrellas that they leave
      * @param  int  $products  that the umbrella covers afterwards
      * @param  list<string>  $filters  titles of the filters that follow
+     * @param  list<PageTouched>  $pages
      */
-    public function __construct(public string $umbrella, public bool $isNew, public array $values, public array $from, public int $products, public int $terms, public int $termsAfter, public array $filters)
+    public function __construct(public string $umbrella, public bool $isNew, public array $values, public array $from, public int $products, public int $terms, public int $termsAfter, public array $filters, public array $pages)
     {
     }
 
@@ -21,6 +22,6 @@ final readonly class GatherFigures
     public function toArray(): array
     {
         return ['umbrella' => $this->umbrella, 'new' => $this->isNew, 'values' => $this->values, 'from' => $this->from, 'products' => $this->products,
-            'terms' => ['before' => $this->terms, 'after' => $this->termsAfter], 'filters' => $this->filters];
+            'terms' => ['before' => $this->terms, 'after' => $this->termsAfter], 'filters' => $this->filters, 'pages' => PageTouched::list($this->pages)];
     }
 }

@@ -31,25 +31,28 @@ final readonly class GatherValues
         $terms = TermNumbers::of($definition);
         $carried = array_intersect_key($terms, array_filter($this->counts->byValue($definition)));
         $after = $umbrella === null ? -1 : Umbrella::TERM + $umbrella->id;
-        $members = [...$values, ...$umbrella?->values->all() ?? []];
+        $members = [...$values, ...array_values($umbrella?->values->all() ?? [])];
         $from = Umbrella::query()->whereKey(array_filter(array_map(fn (Value $value): ?int => $value->umbrella_id, $values)))->where('id', '!=', $umbrella->id ?? 0)->pluck('label')->all();
 
         return new GatherFigures($umbrella->label ?? $label, $umbrella === null, array_map(fn (Value $value): string => $value->label, $values), $from,
             ValueTable::productsOfAny($definition, array_map(fn (Value $value): int => $value->id, $members)), count(array_unique($carried)),
-            count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))), Filter::query()->where('definition_id', $definition->id)->pluck('title')->all());
+            count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))), Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(),
+            PagesTouched::of($definition, array_map(fn (Value $value): int => $value->id, $umbrella?->values->all() ?? []), array_map(fn (Value $value): int => $value->id, $members)));
     }
 
     /**
      * @param  list<int>  $ids
+     * @param  bool  $different  whether that also says that they are not the same
      *
      * @throws Refused
      */
-    public function __invoke(Definition $definition, string $label, array $ids): ?Change
+    public function __invoke(Definition $definition, string $label, array $ids, bool $different = false): ?Change
     {
         [$label, $values] = $this->checked($definition, $label, $ids);
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $label, $values): string {
-            $this->gather($journal, $definition, $label, $values);
+        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $label, $values, $different): string {
+            $different === false ?: KeepApart::write($journal, $definition, array_map(fn (Value $value): int => $value->id, $values));
+            self::write($journal, $definition, $label, $values);
             $this->dropEmpty($journal, $definition);
 
             return 'Gathered '.mb_strimwidth(implode(', ', array_map(fn (Value $value): string => $value->label, $values)), 0, 90, '…')." under {$label} ({$definition->label})";
@@ -67,7 +70,7 @@ final readonly class GatherValues
             $gathered = 0;
             foreach ($groups as $label => $ids) {
                 [$label, $values] = $this->checked($definition, (string) $label, $ids);
-                $this->gather($journal, $definition, $label, $values);
+                self::write($journal, $definition, $label, $values);
                 $gathered += count($values);
             }
             $this->dropEmpty($journal, $definition);
@@ -77,13 +80,14 @@ final readonly class GatherValues
     }
 
     /** @param  non-empty-list<Value>  $values */
-    private function gather(Journal $journal, Definition $definition, string $label, array $values): void
+    public static function write(Journal $journal, Definition $definition, string $label, array $values): void
     {
         $id = Umbrella::named($definition, $label)->id ?? $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => self::slug($definition, $label, $values),
             'look' => Dress::wearsColors($definition) ? Dress::fromName($label) ?? $values[0]->look : null]);
         foreach ($values as $value) {
             $journal->update('attribute_values', $value->id, ['umbrella_id' => $id]);
         }
+        Newcomer::settle($journal, array_map(fn (Value $value): int => $value->id, $values));
     }
 
     /** @param  list<int>  $ids */

@@ -28,14 +28,21 @@ final readonly class KeepApart
         }
 
         return $this->ledger->record('Values', function (Journal $journal) use ($definition, $labels): string {
-            $ids = array_keys($labels);
-            foreach ($ids as $n => $one) {
-                foreach (array_slice($ids, $n + 1) as $other) {
-                    DB::table('kept_apart')->where('one_id', $one)->where('other_id', $other)->exists() || $journal->insert('kept_apart', ['definition_id' => $definition->id, 'one_id' => $one, 'other_id' => $other]);
-                }
-            }
+            self::write($journal, $definition, array_keys($labels));
 
             return 'Kept apart: '.mb_strimwidth(implode(', ', $labels), 0, 120, '…')." ({$definition->label})";
         });
+    }
+
+    /** @param  list<int>  $ids */
+    public static function write(Journal $journal, Definition $definition, array $ids): void
+    {
+        sort($ids);
+        foreach ($ids as $n => $one) {
+            foreach (array_slice($ids, $n + 1) as $other) {
+                DB::table('kept_apart')->where('one_id', $one)->where('other_id', $other)->exists() || $journal->insert('kept_apart', ['definition_id' => $definition->id, 'one_id' => $one, 'other_id' => $other]);
+            }
+        }
+        Newcomer::settle($journal, $ids);
     }
 }

@@ -16,8 +16,9 @@ final readonly class MergeConsequences
      * @param  int  $changing  products whose value becomes another
      * @param  int  $afterwards  products of the value that stays
      * @param  list<string>  $filters  titles of the filters that show it
+     * @param  list<PageTouched>  $pages
      */
-    private function __construct(public MergePlan $plan, public int $changing, public int $afterwards, public int $values, public int $terms, public int $termsAfter, public array $filters)
+    private function __construct(public MergePlan $plan, public int $changing, public int $afterwards, public int $values, public int $terms, public int $termsAfter, public array $filters, public array $pages)
     {
     }
 
@@ -31,7 +32,7 @@ final readonly class MergeConsequences
 
         return new self($plan, ValueTable::productsOfAny($definition, $moved), ValueTable::productsOfAny($definition, [...$moved, $plan->keep->id]),
             $definition->values()->count(), count(array_unique($before)), count(array_unique($after)),
-            Filter::query()->where('definition_id', $definition->id)->pluck('title')->all());
+            Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(), PagesTouched::of($definition, [$plan->keep->id], [...$moved, $plan->keep->id]));
     }
 
     /** @return array<string, mixed> */
@@ -46,6 +47,7 @@ final readonly class MergeConsequences
             'values' => ['before' => $this->values, 'after' => $this->values - count($this->plan->moved)],
             'terms' => ['before' => $this->terms, 'after' => $this->termsAfter],
             'filters' => $this->filters,
+            'pages' => PageTouched::list($this->pages),
             'redirects' => $this->plan->redirects(),
         ];
     }

@@ -76,11 +76,12 @@ final readonly class MergeValues
         });
     }
 
-    private function write(Journal $journal, MergePlan $plan): void
+    public function write(Journal $journal, MergePlan $plan): void
     {
         foreach ($plan->moves() as $spelling => $value) {
-            $journal->update('spellings', $spelling, ['value_id' => $value]);
+            $journal->update('spellings', $spelling, ['value_id' => $value, 'settled' => 1]);
         }
+        Newcomer::settle($journal, [$plan->keep->id]);
         foreach ($plan->moved as $value) {
             $journal->update('attribute_values', $value->id, ['merged_into' => $plan->keep->id]);
         }

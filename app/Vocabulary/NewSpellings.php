@@ -27,8 +27,12 @@ final class NewSpellings
 
     private readonly bool $colors;
 
+    /** Whether what comes is new beside something, and waits for somebody to look at it; the first data of an attribute does not. */
+    private readonly bool $waits;
+
     public function __construct(private readonly Definition $definition, private readonly ?int $reading)
     {
+        $this->waits = $definition->kind === Kind::Choice && DB::table('spellings')->where('definition_id', $definition->id)->exists();
         $this->colors = $definition->kind === Kind::Choice && Dress::wearsColors($definition);
     }
 
@@ -48,7 +52,7 @@ final class NewSpellings
                         Kind::Flag => $text['problem'] === null ? $flags[(int) SpellingReading::of(Kind::Flag, null, (string) $text['text'])->flag] : null,
                         default => null,
                     },
-                    'number' => $text['number'], 'problem' => $text['problem'],
+                    'number' => $text['number'], 'problem' => $text['problem'], 'settled' => ! $this->waits,
                 ];
             }
             DB::table('spellings')->insertOrIgnore($rows);

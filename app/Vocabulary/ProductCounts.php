@@ -52,7 +52,7 @@ final readonly class ProductCounts
     private function count(Definition $definition, string $column): array
     {
         return DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
-            ->where('s.definition_id', $definition->id)->whereNotNull('s.value_id')->whereRaw(Counted::on($definition->level))
+            ->where('s.definition_id', $definition->id)->whereNotNull("s.{$column}")->whereRaw(Counted::on($definition->level))
             ->groupBy("s.{$column}")->selectRaw("s.{$column}, COUNT(DISTINCT ".Counted::PRODUCT.') AS n')->pluck('n', $column)->map(intval(...))->all();
     }
 }

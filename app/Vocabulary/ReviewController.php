@@ -35,11 +35,12 @@ final class ReviewController
         ]);
     }
 
-    public function store(Request $request, Definition $definition, MergeValues $merge, KeepApart $apart): RedirectResponse
+    public function store(Request $request, Definition $definition, MergeValues $merge, KeepApart $apart, GatherValues $gather): RedirectResponse
     {
         $ids = array_values(array_map(intval(...), (array) $request->input('pick', [])));
         $change = match ($request->string('do')->toString()) {
             'apart' => $apart($definition, $ids),
+            'gather' => $gather($definition, $request->string('label')->toString(), $ids, different: true),
             'merge' => $merge($definition, $merge->plan($definition, $request->integer('keep'), $ids), $request->string('label')->trim()->toString()),
             default => throw new Refused('Merge them, or keep them apart.'),
         };

@@ -16,10 +16,15 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $value_id
  * @property float|null $number
  * @property string|null $problem
+ * @property int|null $reading_id that it came with; null: by hand
+ * @property bool $settled whether somebody has decided on it, or nobody has to
  */
 final class Spelling extends Model
 {
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['settled' => 'boolean'];
 }

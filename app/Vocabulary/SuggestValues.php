@@ -28,7 +28,7 @@ final readonly class SuggestValues
         $products = $this->counts->lately($definition);
         $fit = [];
         $near = [];
-        foreach ($definition->values()->get(['id', 'label', 'look']) as $value) {
+        foreach ($definition->values()->where('retired', false)->get(['id', 'label', 'look']) as $value) {
             $own = StrictKey::of($value->label);
             $row = ['label' => $value->label, 'colors' => $value->look()->colors, 'products' => $products[$value->id] ?? 0, 'near' => false, 'same' => $own === $key];
             if ($key === '' || str_contains($own, $key)) {

@@ -13,11 +13,14 @@ use Illuminate\View\View;
 /** Umbrellas that Lokum proposes, taken in one step. */
 final class UmbrellasController
 {
-    public function show(Definition $definition, ProposeUmbrellas $propose, ProductCounts $counts): View
+    public function show(Request $request, Definition $definition, ProposeUmbrellas $propose, ProductCounts $counts): View
     {
         abort_unless($definition->kind->isAttribute(), 404);
 
-        return view('values.umbrellas', ['definition' => $definition, 'proposals' => $propose->of($definition), 'products' => $counts->byValue($definition)]);
+        $way = $request->string('by')->toString();
+        $way = isset(ProposeUmbrellas::WAYS[$way]) ? $way : 'color';
+
+        return view('values.umbrellas', ['definition' => $definition, 'way' => $way, 'proposals' => $propose->of($definition, $way), 'products' => $counts->byValue($definition)]);
     }
 
     public function store(Request $request, Definition $definition, GatherValues $gather): RedirectResponse

@@ -21,6 +21,7 @@ use Lokum\Vocabulary\Look;
  * @property int $position
  * @property string|null $look
  * @property bool $held
+ * @property bool $retired held back for good, and not offered where values are typed
  * @property int|null $merged_into
  * @property int|null $umbrella_id
  * @property-read Umbrella|null $umbrella
@@ -61,6 +62,6 @@ final class Value extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['held' => 'boolean'];
+        return ['held' => 'boolean', 'retired' => 'boolean'];
     }
 }

@@ -7,6 +7,7 @@ namespace Lokum\LookAlike;
 /** Why two values are believed to be the same (C2), from certain to weak. */
 enum Evidence: string
 {
+    case Taught = 'taught';
     case Letters = 'letters';
     case Words = 'words';
     case Measure = 'measure';
@@ -17,7 +18,7 @@ enum Evidence: string
     public function confidence(): float
     {
         return match ($this) {
-            self::Letters => 1.0,
+            self::Taught, self::Letters => 1.0,
             self::Words => 0.97,
             self::Measure => 0.96,
             self::Variant => 0.94,
@@ -29,6 +30,7 @@ enum Evidence: string
     public function inWords(string $one, string $other): string
     {
         return match ($this) {
+            self::Taught => 'merged in this shop before',
             self::Letters => 'same letters',
             self::Words => 'same words in another order or form',
             self::Measure => "{$one} = {$other}",

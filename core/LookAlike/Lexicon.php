@@ -25,12 +25,12 @@ final class Lexicon
 
     /**
      * @param  array<string, string>  $abbreviations
-     * @param  list<list<string>>  $opposed
+     * @param  list<list<string>>  $opposedGroups
      * @param  list<string>  $otherPlurals
      */
-    private function __construct(private readonly array $abbreviations, array $opposed, array $otherPlurals)
+    private function __construct(private readonly array $abbreviations, private readonly array $opposedGroups, array $otherPlurals)
     {
-        foreach ($opposed as $group => $words) {
+        foreach ($opposedGroups as $group => $words) {
             foreach ($words as $word) {
                 $this->opposed[$word][] = $group;
             }
@@ -48,6 +48,12 @@ final class Lexicon
         $plurals = require __DIR__.'/data/plurals.php';
 
         return self::$shipped ??= new self($abbreviations, $opposed, $plurals);
+    }
+
+    /** The same with what a shop has taught; its own words come first. */
+    public function taught(Lessons $lessons): self
+    {
+        return new self($lessons->words() + $this->abbreviations, $this->opposedGroups, array_map(strval(...), array_keys($this->otherPlurals)));
     }
 
     /** The words that an abbreviation stands for; other words as they are. */

@@ -19,8 +19,14 @@ final class LookAlikes
     /** @var array<string, true> pairs that are kept apart, smaller place first */
     private array $apart = [];
 
-    public function __construct(private readonly Lexicon $lexicon)
+    private Lexicon $lexicon;
+
+    private Lessons $lessons;
+
+    public function __construct(private readonly Lexicon $shipped)
     {
+        $this->lexicon = $shipped;
+        $this->lessons = new Lessons;
     }
 
     /**
@@ -28,14 +34,16 @@ final class LookAlikes
      * @param  list<array{0: string, 1: string}>  $apart  texts that somebody has decided are different
      * @return list<Group> of two members or more, those with most products first
      */
-    public function among(array $candidates, array $apart = []): array
+    public function among(array $candidates, array $apart = [], Lessons $lessons = new Lessons): array
     {
         $this->candidates = $candidates;
+        $this->lessons = $lessons;
+        $this->lexicon = $lessons->words() === [] ? $this->shipped : $this->shipped->taught($lessons);
         $signer = new Signer($this->lexicon);
         $this->signatures = array_map(fn (Candidate $candidate): Signature => $signer->of($candidate->text), $candidates);
         $this->keepApart($apart);
         $classes = $this->same(array_keys($candidates));
-        $classes = $this->joinedBy($classes, fn (Signature $signature): string => $signature->letters, fn (): bool => true);
+        $classes = $this->joinedBy($classes, fn (Signature $signature): string => $lessons->of($signature->letters), fn (): bool => true);
         $classes = $this->joinedBy($classes, fn (Signature $signature): string => $signature->words === [] ? '' : $signature->joined(), fn (Signature $one, Signature $other): bool => $one->exact === $other->exact);
         $classes = $this->joinedBy($classes, fn (Signature $signature): string => $signature->units === [] ? '' : $signature->roughKey(), fn (Signature $one, Signature $other): bool => $one->negated === $other->negated && array_intersect($one->units, $other->units) === []);
         $groups = [];
@@ -94,7 +102,7 @@ final class LookAlikes
      */
     private function parted(array $members): array
     {
-        if ($this->apart === []) {
+        if (! $this->keepsApart()) {
             return [$members];
         }
         $classes = [];
@@ -215,7 +223,7 @@ final class LookAlikes
      */
     private function mayJoin(array $one, array $other): bool
     {
-        foreach ($this->apart === [] ? [] : $one as $a) {
+        foreach ($this->keepsApart() ? $one : [] as $a) {
             foreach ($other as $b) {
                 if ($this->areApart($a, $b)) {
                     return false;
@@ -226,9 +234,14 @@ final class LookAlikes
         return true;
     }
 
+    private function keepsApart(): bool
+    {
+        return $this->apart !== [] || $this->lessons->keepsApart();
+    }
+
     private function areApart(int $one, int $other): bool
     {
-        return isset($this->apart[min($one, $other).':'.max($one, $other)]);
+        return isset($this->apart[min($one, $other).':'.max($one, $other)]) || $this->lessons->areApart($this->signatures[$one]->letters, $this->signatures[$other]->letters);
     }
 
     /** @param  list<int>  $members */
@@ -259,6 +272,7 @@ final class LookAlikes
     {
         return match (true) {
             $one->letters === $other->letters => Evidence::Letters,
+            $this->lessons->of($one->letters) === $this->lessons->of($other->letters) => Evidence::Taught,
             $one->key() === $other->key() && $one->units !== [] => Evidence::Measure,
             $one->plainKey() === $other->plainKey() => Evidence::Words,
             $one->key() === $other->key() => Evidence::Variant,

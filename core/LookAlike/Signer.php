@@ -35,7 +35,7 @@ final class Signer
     public function of(string $text): Signature
     {
         $letters = StrictKey::of($text);
-        $plain = (string) preg_replace(['/[×✕✖]/u', '/\b(?:din|iso)[ -]?(?=[abc]\d)/u', '/\bw\/o\b/u', '/\bw\/(?=\s|\pL)/u', '/\b(?:no|nr|num|number)\.?\s?(?=\d)|#\s?(?=\d)/u'], ['x', '', 'without', 'with ', ''], $letters);
+        $plain = (string) preg_replace(['/[×✕✖]/u', '/\b(?:din|iso)[ -]?(?=[abc]\d)/u', '/\bw\/o\b/u', '/\bw\/(?=\s|\pL)/u', '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u'], ['x', '', 'without', 'with ', ''], $letters);
         $measure = $this->wholeMeasure($text);
         if ($measure !== null) {
             return new Signature($letters, [], [], $measure[0], $measure[1], $measure[2], false, 0);

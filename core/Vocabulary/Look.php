@@ -6,16 +6,20 @@ namespace Lokum\Vocabulary;
 
 use InvalidArgumentException;
 
-/** How a term is dressed: one to three colors (or none yet), a label of its own for shoppers, a short help. */
+/** How a term is dressed: one to three colors or a picture (or neither yet), a label of its own for shoppers, a short help. */
 final readonly class Look
 {
     /**
      * @param  list<string>  $colors  "#rrggbb", at most three
+     * @param  string|null  $picture  name of a kept picture: a gradient, a pattern, anything that colors cannot say
      *
      * @throws InvalidArgumentException for a color of another form, or a fourth
      */
-    public function __construct(public array $colors = [], public ?string $label = null, public ?string $help = null)
+    public function __construct(public array $colors = [], public ?string $label = null, public ?string $help = null, public ?string $picture = null)
     {
+        if ($picture !== null && preg_match('/^[a-f0-9]{32}\.webp$/D', $picture) !== 1) {
+            throw new InvalidArgumentException("\"{$picture}\" is not the name of a kept picture.");
+        }
         if (count($colors) > 3) {
             throw new InvalidArgumentException('A look has at most three colors.');
         }
@@ -39,20 +43,26 @@ final readonly class Look
             }
         }
 
-        return new self($colors, self::text($data['label'] ?? null), self::text($data['help'] ?? null));
+        return new self($colors, self::text($data['label'] ?? null), self::text($data['help'] ?? null), self::text($data['picture'] ?? null));
     }
 
     public function toJson(): ?string
     {
         return $this->isBare() ? null : (string) json_encode(
-            array_filter(['colors' => $this->colors, 'label' => $this->label, 'help' => $this->help], fn (mixed $part): bool => $part !== [] && $part !== null),
+            array_filter(['colors' => $this->colors, 'label' => $this->label, 'help' => $this->help, 'picture' => $this->picture], fn (mixed $part): bool => $part !== [] && $part !== null),
             JSON_UNESCAPED_UNICODE,
         );
     }
 
     public function isBare(): bool
     {
-        return $this->colors === [] && $this->label === null && $this->help === null;
+        return $this->isUndressed() && $this->label === null && $this->help === null;
+    }
+
+    /** Whether there is nothing to be seen of it but its name. */
+    public function isUndressed(): bool
+    {
+        return $this->colors === [] && $this->picture === null;
     }
 
     private static function text(mixed $value): ?string

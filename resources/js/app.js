@@ -3,6 +3,11 @@ import Alpine from '@alpinejs/csp';
 import { keys } from './keys.js';
 import { ordering } from './ordering.js';
 import { grid } from './grid.js';
+import { flow } from './flow.js';
+import { look } from './look.js';
+import { map } from './map.js';
+import { panelLinks } from './panel.js';
+import { renaming } from './renaming.js';
 import { selection } from './selection.js';
 import { scale } from './scale.js';
 
@@ -15,6 +20,9 @@ Alpine.data('ordering', ordering);
 Alpine.data('selection', selection);
 Alpine.data('scale', scale);
 Alpine.data('grid', grid);
+Alpine.data('flow', flow);
+Alpine.data('map', map);
+Alpine.data('look', look);
 Alpine.data('toast', () => ({
     shown: true,
     init() { setTimeout(() => { this.shown = false; }, 12000); },
@@ -34,4 +42,6 @@ document.addEventListener('submit', (event) => {
 });
 
 keys();
+panelLinks();
+renaming();
 Alpine.start();

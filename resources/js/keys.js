@@ -3,8 +3,10 @@
 const typing = (target) => target.closest('input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable]') !== null;
 const visible = (element) => element.offsetParent !== null && !element.disabled;
 
+// A row may have keys of its own, which hold while somebody is in it.
 function clickKey(name) {
-    const found = [...document.querySelectorAll(`[data-key="${CSS.escape(name)}"]`)].find(visible);
+    const row = document.activeElement?.closest?.('[data-row]');
+    const found = [...(row?.querySelectorAll(`[data-row-key="${CSS.escape(name)}"]`) ?? [])].find(visible) ?? [...document.querySelectorAll(`[data-key="${CSS.escape(name)}"]`)].find(visible);
     found?.click();
     return found !== undefined;
 }

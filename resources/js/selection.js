@@ -1,4 +1,4 @@
-import htmx from 'htmx.org';
+import { showPanel } from './panel.js';
 
 // A form of rows with ticks: whenever the ticks change, the panel beside it shows what could be done with them.
 export function selection() {
@@ -33,15 +33,17 @@ export function selection() {
             this.boxes().forEach((box) => { box.checked = false; });
             this.ask();
         },
-        ask() {
+        ask(more = {}) {
             this.count();
             clearTimeout(this.timer);
+            if ('onlyCounts' in this.$root.dataset) return;
             this.timer = setTimeout(() => {
                 const query = new URLSearchParams(location.search);
-                ['pick[]', 'value', 'keep', 'open'].forEach((name) => query.delete(name));
+                [...query.keys()].filter((name) => name.startsWith('pick[')).forEach((name) => query.delete(name));
+                ['value', 'keep', 'open', 'spelling', 'to', 'under', 'umbrella'].forEach((name) => query.delete(name));
                 this.boxes().filter((box) => box.checked).forEach((box) => query.append('pick[]', box.value));
-                const address = `${location.pathname}?${query}`;
-                htmx.ajax('GET', address, { target: '#panel', select: '#panel', swap: 'outerHTML' }).then(() => history.replaceState(history.state, '', address));
+                Object.entries(more).forEach(([name, value]) => query.set(name, value));
+                showPanel(`${location.pathname}?${query}`);
             }, 120);
         },
     };

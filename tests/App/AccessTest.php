@@ -35,7 +35,7 @@ function allRoutes(): array
 
 function address_of(string $uri): string
 {
-    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{umbrella}' => '1', '{view}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp', '{sku}' => 'x'];
+    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', 'newcomers/{definition}' => 'newcomers/color', '/{lens?}' => '', '/{definition?}' => '', '{spelling}' => '1', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{umbrella}' => '1', '{view}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp', '{sku}' => 'x'];
 
     return '/'.strtr($uri, $map);
 }

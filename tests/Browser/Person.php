@@ -103,7 +103,7 @@ final class Person
             $found = $this->browser->executeScript('const [words, within] = arguments; const all = [...document.querySelectorAll(within)].flatMap(e => [...e.querySelectorAll("button, a, label, summary, [role=button]")]);
                 const said = e => (e.innerText || e.getAttribute("aria-label") || "").replace(/\s+/g, " ").trim(); const seen = all.filter(e => e.offsetParent !== null);
                 document.querySelectorAll("[data-pointed]").forEach(e => e.removeAttribute("data-pointed"));
-                const found = seen.find(e => said(e) === words) ?? seen.find(e => said(e).startsWith(words)) ?? seen.find(e => said(e).includes(words)); found?.setAttribute("data-pointed", ""); return found !== undefined', [$words, $in]);
+                const found = seen.find(e => said(e) === words) ?? seen.find(e => said(e).startsWith(words)) ?? seen.find(e => said(e).includes(words)); found?.setAttribute("data-pointed", ""); found?.scrollIntoView({block: "nearest"}); return found !== undefined', [$words, $in]);
             $found === true ? $this->browser->findElement(WebDriverBy::cssSelector('[data-pointed]'))->click() : throw new RuntimeException("Nothing says \"{$words}\" in {$in}: ".mb_strimwidth($this->text($in), 0, 600));
         });
     }

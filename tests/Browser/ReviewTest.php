@@ -9,7 +9,7 @@ use Tests\Support\Site;
 /* Look-alikes one after the other with keys alone, the certain ones at once, and texts that cannot be read. */
 
 test('look-alikes are merged, kept apart, put off and taken back with keys alone', function (): void {
-    $me = (new Person(Site::start(built: true)))->signIn()->open('/values/color')->see('look-alikes to review')->keys('r')->see('groups to decide on')->see('The same thing?', '#panel');
+    $me = (new Person(Site::start(built: true)))->signIn()->open('/values/color')->see('Review', '.lens')->keys('r')->see('groups to decide on')->see('The same thing?', '#panel');
     $count = fn (): int => (int) $me->script('return document.querySelector(".lens b").innerText');
     $before = $count();
     $first = $me->text('tbody tr:first-child .cube');

@@ -10,7 +10,7 @@
         <div><div class="big">{{ Format::number($filters) }}</div><span class="soft">filters in the line-up</span></div>
         <div><div class="big">{{ $edition?->id ?? '–' }}</div><span class="soft">edition that shoppers see</span></div>
     </div>
-    @php($quiet = $inbox === [] && $proposed->isEmpty() && $held->isEmpty() && $running->isEmpty() && $unread === [] && $silent === [] && ($drift ?? 0) === 0 && $products > 0 && $filters > 0)
+    @php($quiet = $inbox === [] && $proposed->isEmpty() && $held->isEmpty() && $newcomers === [] && $running->isEmpty() && $unread === [] && $silent === [] && ($drift ?? 0) === 0 && $products > 0 && $filters > 0)
     <h2>{{ $quiet ? 'Nothing waits for a decision' : 'What waits for you' }}</h2>
     <div class="cards">
         @foreach ($running as $reading)
@@ -21,6 +21,9 @@
         @endif
         @if ($proposed->isNotEmpty())
             <section class="card waits"><h3>{{ Format::count($proposed->count(), 'proposed definition') }}</h3><p class="soft">{{ $proposed->pluck('label')->take(6)->join(', ') }}{{ $proposed->count() > 6 ? ' …' : '' }}</p><a class="button small justify-self-start" href="{{ route('definitions') }}">Accept or leave aside</a></section>
+        @endif
+        @if ($newcomers !== [])
+            <section class="card waits"><h3>{{ Format::count(array_sum(array_column($newcomers, 'spellings')) - array_sum(array_column($newcomers, 'resolved')), 'newcomer') }}</h3><p class="flex flex-wrap gap-2">@foreach (array_slice($newcomers, 0, 6) as $one)<a class="chip" href="{{ route('newcomers', $one['definition']) }}">{{ $one['definition']->label }} <b>{{ $one['spellings'] - $one['resolved'] }}</b></a>@endforeach</p><p class="soft">{{ Format::count(array_sum(array_column($newcomers, 'resolved')), 'spelling') }} found their place by themselves.</p><a class="button small justify-self-start" href="{{ route('newcomers') }}">Decide</a></section>
         @endif
         @if ($held->isNotEmpty())
             <section class="card waits"><h3>{{ Format::count($held->count(), 'value') }} held back from shoppers</h3><p class="flex flex-wrap gap-2">@foreach ($held->take(8) as $value)<a class="chip" href="{{ route('values.show', [$value->definition, 'value' => $value->id]) }}">{{ $value->label }} <span class="soft">{{ $value->definition->label }}</span></a>@endforeach</p></section>

@@ -33,11 +33,12 @@
     <p class="label">{{ Format::count(count($ticked), 'value') }} ticked</p><h2>The same thing?</h2>
     @php($next = implode(',', [...$later, $proposal->name()]))
     @if ($merge)
-    <dl class="figures"><div><dt>Products whose value changes</dt><dd>{{ Format::number($merge->changing) }}</dd></div><div><dt>{{ $merge->plan->keep->label }} afterwards</dt><dd>{{ Format::count($merge->afterwards, 'product') }}</dd></div><div><dt>Terms shoppers see</dt><dd>{{ $merge->terms }} → {{ $merge->termsAfter }}</dd></div><div><dt>Filters that follow</dt><dd>{{ implode(', ', $merge->filters) ?: 'none' }}</dd></div></dl>
+    <dl class="figures"><div><dt>Products whose value changes</dt><dd>{{ Format::number($merge->changing) }}</dd></div><div><dt>{{ $merge->plan->keep->label }} afterwards</dt><dd>{{ Format::count($merge->afterwards, 'product') }}</dd></div><div><dt>Terms shoppers see</dt><dd>{{ $merge->terms }} → {{ $merge->termsAfter }}</dd></div><div><dt>Filters that follow</dt><dd>{{ implode(', ', $merge->filters) ?: 'none' }}</dd></div></dl>@include('values.pages', ['pages' => $merge->pages])
     @else<p class="note">Tick at least two values that are the same.</p>@endif
     @can('edit')<form method="post" action="{{ route('values.review.store', $definition) }}" class="deed">@csrf<input type="hidden" name="later" value="{{ implode(',', $later) }}"><input type="hidden" name="keep" value="{{ $keep }}">@foreach ($ticked as $id)<input type="hidden" name="pick[]" value="{{ $id }}">@endforeach
         <div class="field"><label for="label">Called</label><input class="input" id="label" name="label" maxlength="500" value="{{ $labels[$keep] ?? '' }}"></div>
         <button class="button main" name="do" value="merge" data-key="m" @disabled($merge === null)>Merge <kbd>M</kbd></button>
+        <button class="button" name="do" value="gather" data-key="g" @disabled($ticked === []) title="They stay what they are; shoppers tick them as one, under this name">Gather under this name <kbd>G</kbd></button>
         <button class="button" name="do" value="apart" data-key="a" @disabled(count($ticked) < 2)>Keep apart <kbd>A</kbd></button>
         <a class="button" href="{{ route('values.review', [$definition, 'later' => $next]) }}" data-key="l">Later <kbd>L</kbd></a></form>@endcan
 @else<h2>All looked over</h2><p class="soft">What was merged lands by itself in later deliveries; what was kept apart is not proposed again.</p>@endif

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Refused;
+
+/** One thing done to several values at once: hidden from shoppers or shown, retired or brought back, dressed from their names. */
+final readonly class ChangeValues
+{
+    public const DEEDS = ['hide' => 'Hid from shoppers', 'show' => 'Showed to shoppers', 'retire' => 'Retired', 'restore' => 'Brought back', 'dress' => 'Dressed from their names'];
+
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /**
+     * @param  list<int>  $ids
+     *
+     * @throws Refused
+     */
+    public function __invoke(Definition $definition, string $deed, array $ids): ?Change
+    {
+        $definition->allowChange();
+        $said = self::DEEDS[$deed] ?? throw new Refused('Say what should be done with the values.');
+        $values = $definition->values()->whereKey($ids)->orderBy('label')->get();
+        if ($values->isEmpty()) {
+            throw new Refused('Tick at least one value.');
+        }
+
+        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $deed, $values, $said): string {
+            $changed = [];
+            foreach ($values as $value) {
+                $changes = self::changes($deed, $value);
+                if ($changes !== []) {
+                    $journal->update('attribute_values', $value->id, $changes);
+                    $changed[] = $value->label;
+                }
+            }
+            Newcomer::settle($journal, $values->pluck('id')->all());
+
+            return "{$said}: ".mb_strimwidth(implode(', ', $changed), 0, 110, '…')." ({$definition->label})";
+        });
+    }
+
+    /** @return array<string, mixed> */
+    private static function changes(string $deed, Value $value): array
+    {
+        return match ($deed) {
+            'hide' => ['held' => 1],
+            'show' => ['held' => 0, 'retired' => 0],
+            'retire' => ['held' => 1, 'retired' => 1],
+            'restore' => ['held' => 0, 'retired' => 0],
+            default => $value->look()->isUndressed() && ($look = Dress::fromName($value->label)) !== null ? ['look' => $look] : [],
+        };
+    }
+}

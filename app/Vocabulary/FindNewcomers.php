@@ -1,0 +1,107 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Lokum\Color\BasicColor;
+use Lokum\Text\StrictKey;
+use Lokum\Vocabulary\Kind;
+
+/** The newcomers of an attribute (C14), each with the best proposal. */
+final readonly class FindNewcomers
+{
+    public function __construct(private ProposeMerges $propose, private ProductCounts $counts)
+    {
+    }
+
+    /** @return list<array{definition: Definition, spellings: int, resolved: int}> attributes that have newcomers, most first */
+    public function waiting(): array
+    {
+        $counts = DB::table('spellings as s')->join('attribute_values as v', 'v.id', '=', 's.value_id')->where('s.settled', false)->groupBy('s.definition_id')
+            ->selectRaw('s.definition_id, COUNT(*) AS n, SUM(v.reading_id IS NULL OR v.reading_id <> s.reading_id) AS resolved')->get()->keyBy('definition_id');
+        $waiting = Definition::query()->accepted()->where('kind', Kind::Choice)->whereKey($counts->keys())->get()
+            ->map(fn (Definition $definition): array => ['definition' => $definition, 'spellings' => (int) $counts[$definition->id]->n, 'resolved' => (int) $counts[$definition->id]->resolved])->all();
+        usort($waiting, fn (array $a, array $b): int => $b['spellings'] - $b['resolved'] <=> $a['spellings'] - $a['resolved']);
+
+        return $waiting;
+    }
+
+    /** @return list<Newcomer> those without a place first, most products first */
+    public function of(Definition $definition): array
+    {
+        $rows = DB::table('spellings as s')->leftJoin('readings as r', 'r.id', '=', 's.reading_id')->leftJoin('feeds as f', 'f.id', '=', 'r.feed_id')
+            ->where('s.definition_id', $definition->id)->where('s.settled', false)->whereNotNull('s.value_id')->get(['s.id', 's.text', 's.value_id', 's.reading_id', 'f.name', 'r.finished_at']);
+        if ($rows->isEmpty()) {
+            return [];
+        }
+        /** @var Collection<int, Value> $values */
+        $values = $definition->values()->get()->keyBy('id')->toBase();
+        // A value that came with nothing but newcomers is none that others resolve into.
+        $new = array_flip(DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('value_id')->groupBy('value_id')->havingRaw('MAX(settled) = 0')->pluck('value_id')->all());
+        $proposals = $this->proposals($definition, $new);
+        $products = $this->counts->bySpelling($definition);
+        $umbrellas = Umbrella::query()->where('definition_id', $definition->id)->get();
+        $newcomers = [];
+        foreach ($rows as $row) {
+            $value = $values[$row->value_id] ?? null;
+            if ($value === null) {
+                continue;
+            }
+            $resolved = ! isset($new[$value->id]);
+            [$same, $proposal] = $resolved ? [null, null] : $proposals[$value->id] ?? [null, null];
+            $newcomers[] = new Newcomer($row->id, $row->text, $products[$row->id] ?? 0, $row->name ?? 'by hand', $row->finished_at, $value, $resolved, $same === null ? null : $values[$same] ?? null,
+                $proposal === null ? '' : implode('; ', array_slice($proposal->evidence, 0, 2)), $proposal?->isCertain() ?? false, $resolved || $value->umbrella_id !== null ? null : $this->under($value, $umbrellas));
+        }
+        usort($newcomers, fn (Newcomer $a, Newcomer $b): int => $a->resolved <=> $b->resolved ?: $b->products <=> $a->products ?: $a->spelling <=> $b->spelling);
+
+        return $newcomers;
+    }
+
+    /**
+     * @param  array<int, mixed>  $new  by value
+     * @return array<int, array{0: int, 1: Proposal}> the value that each new one seems to be
+     */
+    private function proposals(Definition $definition, array $new): array
+    {
+        $found = [];
+        foreach ($this->propose->of($definition) as $proposal) {
+            $known = array_values(array_filter($proposal->values, fn (int $id): bool => ! isset($new[$id])));
+            $stays = $known[0] ?? $proposal->values[0];
+            foreach ($proposal->values as $id) {
+                if ($id !== $stays && isset($new[$id])) {
+                    $found[$id] = [$stays, $proposal];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * An umbrella whose name is one of the value's words, or whose basic color is the value's.
+     *
+     * @param  Collection<int, Umbrella>  $umbrellas
+     */
+    private function under(Value $value, Collection $umbrellas): ?string
+    {
+        $key = ' '.StrictKey::of($value->label).' ';
+        $colors = $value->look()->colors;
+        foreach ($umbrellas as $umbrella) {
+            if (str_contains($key, ' '.StrictKey::of($umbrella->label).' ')) {
+                return $umbrella->label;
+            }
+        }
+        foreach (count($colors) === 1 ? $umbrellas : [] as $umbrella) {
+            $own = $umbrella->look()->colors;
+            if (count($own) === 1 && BasicColor::of($own[0]) === BasicColor::of($colors[0])) {
+                return $umbrella->label;
+            }
+        }
+
+        return null;
+    }
+}

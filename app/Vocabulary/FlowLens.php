@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use Lokum\Lens\Flow;
+use Lokum\Lens\FlowValue;
+
+/** Values in the flow: those of most products one by one, the others as one line to be opened. */
+final readonly class FlowLens
+{
+    public const STEP = 40;
+
+    private const SPELLINGS = 3;
+
+    private const OPENED = 60;
+
+    /** x of the columns in the drawing */
+    public const COLUMNS = [206.0, 392.0, 598.0, 706.0];
+
+    public Flow $flow;
+
+    /** @var array<int, ValueRow> those that are drawn */
+    public array $rows;
+
+    /** @var array<int, string> by spelling */
+    public array $texts;
+
+    public int $rest;
+
+    public int $restProducts;
+
+    /**
+     * @param  list<ValueRow>  $rows
+     * @param  array<int, int>  $umbrellaProducts  distinct products by umbrella
+     * @param  int|null  $open  the value whose spellings are all drawn
+     */
+    public function __construct(array $rows, array $umbrellaProducts, public int $shown, string $sort, ?int $open)
+    {
+        $byProducts = fn (ValueRow $a, ValueRow $b): int => $b->products <=> $a->products ?: strnatcasecmp($a->value->label, $b->value->label);
+        $most = $rows;
+        usort($most, $byProducts);
+        $drawn = array_flip(array_map(fn (ValueRow $row): int => $row->value->id, array_slice($most, 0, $shown)));
+        $rest = array_filter($rows, fn (ValueRow $row): bool => ! isset($drawn[$row->value->id]) && $row->value->id !== $open);
+        $rows = array_values(array_filter($rows, fn (ValueRow $row): bool => isset($drawn[$row->value->id]) || $row->value->id === $open));
+        $sort === 'order' || usort($rows, $sort === 'name' ? fn (ValueRow $a, ValueRow $b): int => strnatcasecmp($a->value->label, $b->value->label) : $byProducts);
+        $terms = [];
+        foreach ($rows as $row) {
+            $terms[self::term($row)][] = $row;
+        }
+        if ($sort !== 'name' && $sort !== 'order') {
+            $weight = fn (array $of): int => array_sum(array_map(fn (ValueRow $row): int => $row->products, $of));
+            uasort($terms, fn (array $a, array $b): int => $weight($b) <=> $weight($a));
+        }
+        $products = [];
+        foreach ($umbrellaProducts as $id => $n) {
+            $products[Umbrella::TERM + $id] = $n;
+        }
+        $ordered = array_merge(...array_values($terms) ?: [[]]);
+        $this->rows = array_combine(array_map(fn (ValueRow $row): int => $row->value->id, $ordered), $ordered);
+        $this->texts = array_column(array_merge(...array_map(fn (ValueRow $row): array => $row->spellings, $ordered)), 'text', 'id');
+        $this->flow = new Flow(array_map(fn (ValueRow $row): FlowValue => self::value($row, $row->value->id === $open ? self::OPENED : self::SPELLINGS), $ordered), $products, self::COLUMNS);
+        $this->rest = count($rest);
+        $this->restProducts = array_sum(array_map(fn (ValueRow $row): int => $row->products, $rest));
+    }
+
+    private static function term(ValueRow $row): int
+    {
+        return $row->value->umbrella_id === null ? $row->value->id : Umbrella::TERM + $row->value->umbrella_id;
+    }
+
+    private static function value(ValueRow $row, int $most): FlowValue
+    {
+        $single = count($row->spellings) <= $most + 1 ? $row->spellings : array_slice($row->spellings, 0, $most);
+        $others = array_slice($row->spellings, count($single));
+
+        return new FlowValue($row->value->id, self::term($row), $row->products, array_map(fn (array $spelling): array => ['id' => $spelling['id'], 'products' => $spelling['products']], $single), count($others), array_sum(array_column($others, 'products')));
+    }
+}

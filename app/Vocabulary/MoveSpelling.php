@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Catalog\Counted;
+use App\Definitions\Definition;
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Refused;
+use Illuminate\Support\Facades\DB;
+use Lokum\Text\StrictKey;
+
+/** Takes a spelling out of a value: into another, or into one of its own. All with the same letters go with it. */
+final readonly class MoveSpelling
+{
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /** @return list<Spelling> those that go together */
+    public function together(Spelling $spelling): array
+    {
+        return array_values(Spelling::query()->where('definition_id', $spelling->definition_id)->where('value_id', $spelling->value_id)->where('key', $spelling->key)->get()->sortBy('id')->all());
+    }
+
+    /** Why it cannot be taken out; null where it can. */
+    public function obstacle(Spelling $spelling): ?string
+    {
+        $value = Value::query()->find($spelling->value_id);
+
+        return match (true) {
+            $value === null => 'It belongs to no value.',
+            StrictKey::of($value->label) === $spelling->key => "It is what {$value->label} is called. Rename the value first, or merge the whole value.",
+            default => null,
+        };
+    }
+
+    /**
+     * @param  Value|null  $to  null: a value of its own
+     *
+     * @throws Refused
+     */
+    public function __invoke(Definition $definition, Spelling $spelling, ?Value $to): Change
+    {
+        $definition->allowChange();
+        if (($why = $this->obstacle($spelling)) !== null) {
+            throw new Refused($why);
+        }
+        if ($to !== null && $to->id === $spelling->value_id) {
+            throw new Refused("It belongs to {$to->label} already.", 'to');
+        }
+        $change = $this->ledger->record('Values', function (Journal $journal) use ($definition, $spelling, $to): string {
+            $from = Value::query()->findOrFail($spelling->value_id);
+            $target = $to->id ?? $this->own($journal, $definition, $spelling);
+            foreach ($this->together($spelling) as $one) {
+                $journal->update('spellings', $one->id, ['value_id' => $target, 'settled' => 1]);
+            }
+
+            return 'Took the spelling "'.mb_strimwidth($spelling->text, 0, 60, '…')."\" out of {$from->label} ".($to === null ? 'into a value of its own' : "into {$to->label}")." ({$definition->label})";
+        });
+
+        return $change ?? throw new Refused('Nothing was different.');
+    }
+
+    /** The value that it was before it was merged, if it was one: its address is good again. */
+    private function own(Journal $journal, Definition $definition, Spelling $spelling): int
+    {
+        $was = Value::query()->where('definition_id', $definition->id)->where('merged_into', $spelling->value_id)->get()->first(fn (Value $value): bool => StrictKey::of($value->label) === $spelling->key);
+        if ($was !== null) {
+            $journal->update('attribute_values', $was->id, ['merged_into' => null]);
+
+            return $was->id;
+        }
+
+        return CreateValue::row($journal, $definition, $spelling->text);
+    }
+
+    /** @return int distinct products that go with it */
+    public function products(Definition $definition, Spelling $spelling): int
+    {
+        return (int) DB::table('assignments as a')->join('items as i', 'i.id', '=', 'a.item_id')->whereIn('a.spelling_id', array_map(fn (Spelling $one): int => $one->id, $this->together($spelling)))
+            ->whereRaw(Counted::on($definition->level))->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->value('n');
+    }
+}

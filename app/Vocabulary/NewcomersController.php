@@ -1,0 +1,68 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use App\Feeds\Reading;
+use App\Refused;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+/** What came with newer data: decided on one by one, or many at once. */
+final class NewcomersController
+{
+    private const PER_PAGE = 100;
+
+    public function show(Request $request, FindNewcomers $find, ?Definition $definition = null): View|RedirectResponse
+    {
+        $waiting = $find->waiting();
+        if ($definition === null && $waiting !== []) {
+            return redirect()->route('newcomers', $waiting[0]['definition'])->with($request->session()->only(['done', 'undo']));
+        }
+        $all = $definition === null ? [] : $find->of($definition);
+        $feed = $request->string('feed')->toString();
+        $shown = array_values(array_filter($all, fn (Newcomer $one): bool => $feed === '' || $one->feed === $feed));
+
+        return view('newcomers.show', [
+            'definition' => $definition, 'waiting' => $waiting, 'feeds' => array_values(array_unique(array_map(fn (Newcomer $one): string => $one->feed, $all))), 'feed' => $feed, 'total' => count($shown),
+            'open' => array_slice(array_values(array_filter($shown, fn (Newcomer $one): bool => ! $one->resolved)), 0, self::PER_PAGE),
+            'resolved' => array_slice(array_values(array_filter($shown, fn (Newcomer $one): bool => $one->resolved)), 0, self::PER_PAGE),
+            'certain' => count(array_filter($shown, fn (Newcomer $one): bool => $one->certain)),
+            'resolvedCount' => count(array_filter($shown, fn (Newcomer $one): bool => $one->resolved)), 'lastRead' => Reading::query()->whereNotNull('finished_at')->latest('id')->first(),
+        ]);
+    }
+
+    public function store(Request $request, Definition $definition, SettleNewcomers $settle, FindNewcomers $find): RedirectResponse
+    {
+        $do = $request->string('do')->toString();
+        [$word, $one] = [...explode(':', $do, 2), null];
+        $waiting = $find->of($definition);
+        $ids = match ($word) {
+            'certain' => $this->where($waiting, fn (Newcomer $one): bool => $one->certain),
+            'resolved' => $this->where($waiting, fn (Newcomer $one): bool => $one->resolved),
+            default => $one === null ? array_values(array_map(intval(...), (array) $request->input('pick', []))) : [(int) $one],
+        };
+        $decision = match ($word) {
+            'certain' => 'merge',
+            'resolved', 'keep' => 'keep',
+            'merge', 'gather', 'proposed' => $word,
+            default => throw new Refused('Say what the newcomers are.'),
+        };
+        $change = $settle($definition, array_fill_keys($ids, $decision));
+
+        return redirect()->route('newcomers', [$definition, ...array_filter(['feed' => $request->string('feed')->toString()])])->with('done', $change->summary)->with('undo', $change->id);
+    }
+
+    /**
+     * @param  list<Newcomer>  $waiting
+     * @param  callable(Newcomer): bool  $which
+     * @return list<int>
+     */
+    private function where(array $waiting, callable $which): array
+    {
+        return array_map(fn (Newcomer $one): int => $one->spelling, array_values(array_filter($waiting, $which)));
+    }
+}

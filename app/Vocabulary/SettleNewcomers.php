@@ -1,0 +1,71 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Refused;
+
+/** Decides on newcomers, one or many at once: the same as a value that was there, under an umbrella, or a value of its own. */
+final readonly class SettleNewcomers
+{
+    public function __construct(private Ledger $ledger, private FindNewcomers $find, private MergeValues $merge)
+    {
+    }
+
+    /**
+     * @param  array<int, string>  $decisions  "merge", "gather", "keep" or "proposed" by spelling
+     */
+    public function __invoke(Definition $definition, array $decisions): Change
+    {
+        $definition->allowChange();
+        $waiting = array_filter($this->find->of($definition), fn (Newcomer $one): bool => isset($decisions[$one->spelling]));
+        if ($waiting === []) {
+            throw new Refused('Somebody has decided on them meanwhile, or none is ticked.');
+        }
+        $done = ['merge' => 0, 'gather' => 0, 'keep' => 0];
+        $change = $this->ledger->record('Values', function (Journal $journal) use ($definition, $decisions, $waiting, &$done): string {
+            $merges = [];
+            $gathers = [];
+            foreach ($waiting as $newcomer) {
+                $decision = $decisions[$newcomer->spelling] === 'proposed' ? $newcomer->proposes() : $decisions[$newcomer->spelling];
+                if ($decision === 'merge' && $newcomer->same !== null) {
+                    $merges[$newcomer->same->id][] = $newcomer->value->id;
+                } elseif ($decision === 'gather' && $newcomer->under !== null) {
+                    $gathers[$newcomer->under][$newcomer->value->id] = $newcomer->value;
+                } else {
+                    $decision = 'keep';
+                    $this->keep($journal, $definition, $newcomer);
+                }
+                $done[$decision]++;
+            }
+            foreach ($merges as $keep => $moved) {
+                $this->merge->write($journal, $this->merge->plan($definition, $keep, array_values(array_unique($moved))));
+            }
+            foreach ($gathers as $label => $values) {
+                GatherValues::write($journal, $definition, (string) $label, array_values($values));
+                foreach ($values as $value) {
+                    $journal->update('attribute_values', $value->id, ['held' => 0]);
+                }
+            }
+
+            return 'Settled '.number_format(array_sum($done)).' '.(array_sum($done) === 1 ? 'newcomer' : 'newcomers').": {$done['merge']} merged, {$done['gather']} gathered, {$done['keep']} kept ({$definition->label})";
+        });
+
+        return $change ?? throw new Refused('Nothing was different.');
+    }
+
+    /** It is what it is; a value that it seemed to be is not proposed for it again. */
+    private function keep(Journal $journal, Definition $definition, Newcomer $newcomer): void
+    {
+        $journal->update('spellings', $newcomer->spelling, ['settled' => 1]);
+        if (! $newcomer->resolved) {
+            $journal->update('attribute_values', $newcomer->value->id, ['held' => 0]);
+            $newcomer->same === null ?: KeepApart::write($journal, $definition, [$newcomer->value->id, $newcomer->same->id]);
+        }
+    }
+}

@@ -1,0 +1,29 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use Illuminate\Support\Facades\DB;
+use Lokum\LookAlike\Lessons;
+
+/** What the shop's own merges and keep-aparts say about the values of an attribute; its own come last, so that they win. */
+final class ShopLessons
+{
+    public static function for(Definition $definition): Lessons
+    {
+        $own = 'v.definition_id = '.$definition->id;
+
+        return new Lessons(
+            self::pairs("SELECT v.label AS one, k.label AS other FROM attribute_values v JOIN attribute_values k ON k.id = v.merged_into ORDER BY {$own}, v.id"),
+            self::pairs('SELECT v.label AS one, k.label AS other FROM kept_apart x JOIN attribute_values v ON v.id = x.one_id JOIN attribute_values k ON k.id = x.other_id'),
+        );
+    }
+
+    /** @return list<array{0: string, 1: string}> */
+    private static function pairs(string $sql): array
+    {
+        return array_map(fn (\stdClass $pair): array => [$pair->one, $pair->other], DB::select($sql));
+    }
+}

@@ -1,0 +1,125 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Definitions\Definition;
+use App\Refused;
+use Illuminate\Http\Request;
+use Lokum\Text\StrictKey;
+use Lokum\Vocabulary\KnownValue;
+use Lokum\Vocabulary\MergePlan;
+
+/** What all lenses of an attribute share: its values, the ones that are selected, and what the panel says about these. */
+final class Workbench
+{
+    public const LENSES = ['flow' => 'Flow', 'list' => 'List', 'map' => 'Map'];
+
+    /** @var list<ValueRow> */
+    public readonly array $all;
+
+    /** @var list<int> */
+    public readonly array $picked;
+
+    public readonly string $lens;
+
+    public function __construct(public readonly Definition $definition, private readonly Request $request)
+    {
+        $this->lens = (string) ($request->route('lens') ?? 'list');
+        $this->all = app(ValueTable::class)->of($definition);
+        $this->picked = array_values(array_map(intval(...), (array) $request->input('pick', [])));
+    }
+
+    /**
+     * Where somebody goes on after an act: the lens that they came from.
+     *
+     * @param  array<string, mixed>  $more
+     */
+    public static function address(Request $request, Definition $definition, array $more = []): string
+    {
+        $lens = $request->string('lens')->toString();
+
+        return route('values.show', [$definition, ...(isset(self::LENSES[$lens]) && $lens !== 'list' ? ['lens' => $lens] : []), ...$more]);
+    }
+
+    /** @return list<ValueRow> those that fit what is looked for */
+    public function rows(): array
+    {
+        $words = $this->request->string('q')->toString();
+        $key = StrictKey::of($words);
+        $under = $this->request->integer('in');
+
+        return array_values(array_filter($this->all, fn (ValueRow $row): bool => $this->isShown($row) && ($under === 0 || $row->value->umbrella_id === $under)
+            && ($words === '' || str_contains(StrictKey::of($row->value->label), $key) || array_filter($row->spellings, fn (array $spelling): bool => str_contains(StrictKey::of($spelling['text']), $key)) !== [])));
+    }
+
+    public function row(int $value): ?ValueRow
+    {
+        foreach ($this->all as $row) {
+            if ($row->value->id === $value) {
+                return $row;
+            }
+        }
+
+        return null;
+    }
+
+    /** @return array{spellings: int, values: int, terms: int} */
+    public function figures(): array
+    {
+        $shown = array_filter($this->all, fn (ValueRow $row): bool => $row->products > 0 && ! $row->value->held);
+
+        return ['spellings' => array_sum(array_map(fn (ValueRow $row): int => count($row->spellings), $this->all)), 'values' => count($this->all),
+            'terms' => count(array_unique(array_map(fn (ValueRow $row): int => $row->value->umbrella_id === null ? $row->value->id : Umbrella::TERM + $row->value->umbrella_id, $shown)))];
+    }
+
+    public function opened(): ?ValueRow
+    {
+        return $this->row($this->request->integer('value'));
+    }
+
+    public function umbrella(): ?Umbrella
+    {
+        return Umbrella::query()->where('definition_id', $this->definition->id)->with('values')->find($this->request->integer('umbrella'));
+    }
+
+    public function spelling(): ?Spelling
+    {
+        return Spelling::query()->where('definition_id', $this->definition->id)->find($this->request->integer('spelling'));
+    }
+
+    public function merge(): ?MergeConsequences
+    {
+        $known = count($this->picked) < 2 ? [] : array_values(app(ValueTable::class)->known($this->definition, $this->picked));
+        if (count($known) < 2) {
+            return null;
+        }
+        $keep = $this->request->integer('keep');
+        $stays = in_array($keep, $this->picked, true) ? $keep : MergePlan::proposeKeep(...$known)->id;
+
+        return MergeConsequences::of($this->definition, app(MergeValues::class)->plan($this->definition, $stays, array_map(fn (KnownValue $value): int => $value->id, $known)), app(ProductCounts::class));
+    }
+
+    public function gathering(): ?GatherFigures
+    {
+        $under = $this->request->string('under')->trim()->toString();
+        try {
+            return $this->picked === [] || $under === '' ? null : app(GatherValues::class)->consequences($this->definition, $under, $this->picked);
+        } catch (Refused) {
+            return null;
+        }
+    }
+
+    private function isShown(ValueRow $row): bool
+    {
+        return match ($this->request->string('show')->toString()) {
+            'unused' => $row->products === 0,
+            'bare' => $row->value->look()->isUndressed(),
+            'several' => count($row->spellings) > 1,
+            'held' => $row->value->held,
+            'loose' => $row->value->umbrella_id === null,
+            default => true,
+        };
+    }
+}
