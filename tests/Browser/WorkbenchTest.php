@@ -30,7 +30,7 @@ test('the flow shows spellings, values and terms; dragging proposes, keys do, an
     $me->open('/values/color/flow?q=ultramarine')->focus('.flow-value .pick')->keys(WebDriverKeys::SPACE)->see('is selected', '#panel')->type('#under', 'Deep blue')->see('New umbrella', '#panel')->keys(WebDriverKeys::ESCAPE)->keys('g')->see('under Deep blue', '.toast')->see('Deep blue', '.flow-term');
     $me->open('/values/color/flow?q=ultramarine')->drag($value('Ultramarine blue'), '.flow-term')->see('Products under it', '#panel')->keys('g')->see('Gathered Ultramarine blue under Deep blue', '.toast');
     // A spelling is dragged out of its value, or taken out with keys.
-    $me->open('/values/color/flow?value=0&q=ultramarine')->press('more spelling', '.flow')->see('Blue, ultramarine', '.flow')->press('Blue, ultramarine', '.flow')->see('A spelling of', '#panel')->keys('o')->see('into a value of its own', '.toast')->keys('u')->see('Took back');
+    $me->open('/values/color/flow?q=blue,+ultramarine')->press('more spelling', '.flow')->see('Blue, ultramarine', '.flow-spelling')->press('Blue, ultramarine', '.flow')->see('A spelling of', '#panel')->keys('o')->see('into a value of its own', '.toast')->keys('u')->see('Took back');
     $me->open('/values/color/flow?in=1')->see('Back to all values')->open('/values/color/flow');
     expect($me->accessibilityProblems())->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();
