@@ -17,7 +17,6 @@ use App\Feeds\Reading;
 use App\Feeds\ReadingFigures;
 use App\Lineups\EditLineup;
 use App\Lineups\Filter;
-use App\Lineups\Lineup;
 use App\Publishing\Publish;
 use App\Vocabulary\FindValue;
 use App\Vocabulary\MergeValues;
@@ -79,7 +78,7 @@ final readonly class DemoShop
         // The first deliveries were looked over; newcomers are what comes later.
         Spelling::query()->update(['settled' => true]);
         foreach (self::FILTERS as $source) {
-            $this->edit->add(Lineup::ofTheShop(), $source);
+            $this->edit->add($source);
         }
         $edition = ($this->publish)(fn () => null);
         $say("published edition {$edition->id}");

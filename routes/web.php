@@ -31,6 +31,7 @@ Route::middleware('guest')->group(function (): void {
 });
 
 Route::get('/shop', [ShopController::class, 'home'])->name('shop');
+Route::get('/shop/search', [ShopController::class, 'search'])->name('shop.search');
 Route::get('/shop/c/{slug}', [ShopController::class, 'category'])->name('shop.category');
 Route::get('/shop/a/{attribute}', [DirectoryController::class, 'index'])->name('shop.directory');
 Route::get('/shop/a/{attribute}/{slug}', [DirectoryController::class, 'show'])->name('shop.value');
@@ -97,8 +98,14 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::put('/values/{definition:slug}/{value}', [ValuesController::class, 'update'])->name('values.update')->withoutScopedBindings();
     Route::post('/line-ups', [LineupsController::class, 'store'])->name('line-ups.store');
     Route::post('/line-ups/order', [LineupsController::class, 'order'])->name('line-ups.order');
-    Route::put('/line-ups/{filter}', [LineupsController::class, 'update'])->name('line-ups.update');
-    Route::delete('/line-ups/{filter}', [LineupsController::class, 'destroy'])->name('line-ups.destroy');
+    Route::post('/line-ups/settings', [LineupsController::class, 'settings'])->name('line-ups.settings');
+    Route::post('/line-ups/copy', [LineupsController::class, 'copy'])->name('line-ups.copy');
+    Route::delete('/line-ups', [LineupsController::class, 'remove'])->name('line-ups.remove');
+    Route::post('/line-ups/categories/{category}', [LineupsController::class, 'own'])->name('line-ups.own');
+    Route::put('/line-ups/{key}', [LineupsController::class, 'update'])->name('line-ups.update');
+    Route::post('/line-ups/{key}/admit', [LineupsController::class, 'admit'])->name('line-ups.admit');
+    Route::post('/line-ups/{key}/as-inherited', [LineupsController::class, 'fallBack'])->name('line-ups.inherit');
+    Route::delete('/line-ups/{key}', [LineupsController::class, 'destroy'])->name('line-ups.destroy');
     Route::post('/feeds', [FeedsController::class, 'store'])->name('feeds.store');
     Route::post('/feeds/readings/{reading}/check', [FeedsController::class, 'check'])->name('readings.check');
     Route::post('/feeds/readings/{reading}/read', [FeedsController::class, 'read'])->name('readings.read');

@@ -13,10 +13,14 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $slug
  * @property string $path names from the top down, joined with " > "
  * @property string $path_key
+ * @property bool $own_only whether its page lists only its own products, not those below
  */
 final class Category extends Model
 {
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['own_only' => 'boolean'];
 }

@@ -40,6 +40,17 @@ final class CategoryTree
         return null;
     }
 
+    public function find(int $id): ?Category
+    {
+        return $this->byId[$id] ?? null;
+    }
+
+    /** @return list<int> the categories one step below; 0 is the top */
+    public function below(int $id): array
+    {
+        return $this->children[$id] ?? [];
+    }
+
     /** @return list<int> the category and everything below it */
     public function withDescendants(int $id): array
     {

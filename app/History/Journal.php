@@ -12,9 +12,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class Journal
 {
-    private const VERSIONED = ['items', 'definitions', 'attribute_values', 'filters', 'lineups', 'fill_rules', 'views', 'umbrellas'];
+    private const VERSIONED = ['items', 'definitions', 'attribute_values', 'filters', 'filter_changes', 'lineups', 'fill_rules', 'views', 'umbrellas'];
 
-    private const DATED = ['items', 'definitions', 'attribute_values', 'filters', 'lineups', 'feeds', 'fill_rules', 'views', 'umbrellas'];
+    private const DATED = ['items', 'definitions', 'attribute_values', 'filters', 'filter_changes', 'lineups', 'feeds', 'fill_rules', 'views', 'umbrellas'];
 
     private const CHUNK = 100;
 

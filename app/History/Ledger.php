@@ -51,6 +51,12 @@ final class Ledger
         return (int) Change::query()->max('id');
     }
 
+    /** A number that rises with every change of products, values and definitions; line-ups and editions leave it alone. */
+    public function dataRevision(): int
+    {
+        return (int) Change::query()->whereNotIn('room', ['Line-ups', 'Publishing'])->max('id');
+    }
+
     /** @param  array<string, mixed>  $figures */
     private function entry(string $room, string $summary, bool $hasWayBack, ?int $takesBack, array $figures = []): Change
     {

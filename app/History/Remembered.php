@@ -17,7 +17,7 @@ final readonly class Remembered
     private const LARGE = 20000;
 
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
-    private const SHAPE = 7;
+    private const SHAPE = 8;
 
     public function __construct(private Ledger $ledger)
     {
@@ -42,6 +42,29 @@ final readonly class Remembered
         }
 
         return $known;
+    }
+
+    /**
+     * The same for what depends on products, values and definitions alone, so that work on line-ups keeps it.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $work
+     * @return T
+     */
+    public function ofData(string $name, Closure $work): mixed
+    {
+        if (DB::transactionLevel() > 0) {
+            return $work();
+        }
+        $revision = $this->ledger->dataRevision();
+        $kept = Cache::get($this->key($name));
+        if (! is_array($kept) || $kept[0] !== $revision) {
+            $kept = [$revision, $work()];
+            Cache::put($this->key($name), $kept, self::KEPT);
+        }
+
+        return $kept[1];
     }
 
     /**

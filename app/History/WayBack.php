@@ -15,7 +15,7 @@ final readonly class WayBack
 
     private const NOUNS = [
         'attribute_values' => ['value', 'values'], 'spellings' => ['spelling', 'spellings'], 'definitions' => ['definition', 'definitions'],
-        'headings' => ['heading', 'headings'], 'items' => ['product or variant', 'products or variants'], 'filters' => ['filter', 'filters'], 'fill_rules' => ['fill rule', 'fill rules'], 'expectations' => ['expectation', 'expectations'], 'views' => ['saved view', 'saved views'], 'umbrellas' => ['umbrella', 'umbrellas'], 'kept_apart' => ['pair kept apart', 'pairs kept apart'],
+        'headings' => ['heading', 'headings'], 'items' => ['product or variant', 'products or variants'], 'filters' => ['filter', 'filters'], 'filter_changes' => ['change of an inherited filter', 'changes of inherited filters'], 'categories' => ['category', 'categories'], 'fill_rules' => ['fill rule', 'fill rules'], 'expectations' => ['expectation', 'expectations'], 'views' => ['saved view', 'saved views'], 'umbrellas' => ['umbrella', 'umbrellas'], 'kept_apart' => ['pair kept apart', 'pairs kept apart'],
         'lineups' => ['line-up', 'line-ups'], 'assignments' => ['product value', 'product values'], 'feeds' => ['feed', 'feeds'],
     ];
 

@@ -10,10 +10,11 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Lokum\Facet\Combine;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\EmptyTerms;
+use Lokum\Lineup\FilterSettings;
 use Lokum\Vocabulary\Kind;
 
 /**
- * One question shoppers can answer: over a definition, or over the price or stock that every product has.
+ * One question shoppers can answer, as a line-up adds it: over a definition, or over something that every product has.
  *
  * @property int $id
  * @property int $lineup_id
@@ -27,6 +28,7 @@ use Lokum\Vocabulary\Kind;
  * @property bool $open
  * @property float|null $step
  * @property string|null $unit
+ * @property array<string, mixed>|null $settings all that is not as usual
  * @property int $version
  * @property-read Definition|null $definition
  */
@@ -35,6 +37,17 @@ final class Filter extends Model
     public const PRICE = 'price';
 
     public const STOCK = 'stock';
+
+    public const CATEGORY = 'category';
+
+    public const ADDED = 'added';
+
+    public const DISCOUNT = 'discount';
+
+    /** What every product has: its name, and how shoppers are asked for it. */
+    public const FIELDS = [self::PRICE => ['Price', Kind::Number], self::STOCK => ['In stock', Kind::Flag], self::CATEGORY => ['Category', Kind::Choice], self::ADDED => ['New', Kind::Number], self::DISCOUNT => ['Discount', Kind::Number]];
+
+    private const COLUMNS = ['title', 'control', 'combine', 'empty_terms', 'open', 'step', 'unit'];
 
     protected $guarded = [];
 
@@ -52,17 +65,28 @@ final class Filter extends Model
 
     public function kind(): Kind
     {
-        return $this->definition->kind ?? ($this->field === self::PRICE ? Kind::Number : Kind::Flag);
+        return $this->definition->kind ?? self::FIELDS[(string) $this->field][1];
     }
 
-    /** @return array<string, mixed> what shoppers notice of it, for the edition and for telling two editions apart */
+    /** @return array<string, mixed> everything that is said of it, as {@see FilterSettings::of()} reads it */
     public function settings(): array
     {
-        return [
-            'key' => $this->key(), 'kind' => $this->kind()->value, 'title' => $this->title, 'control' => $this->control->value, 'combine' => $this->combine->value,
-            'empty_terms' => $this->empty_terms->value, 'open' => $this->open, 'step' => $this->step,
-            'unit' => $this->unit ?? $this->definition?->unit,
-        ];
+        return ['key' => $this->key(), 'kind' => $this->kind()->value, 'title' => $this->title, 'control' => $this->control->value, 'combine' => $this->combine->value, 'empty_terms' => $this->empty_terms->value,
+            'open' => $this->open, 'step' => $this->step, 'unit' => $this->unit ?? $this->definition?->unit] + ($this->getAttribute('settings') ?? []);
+    }
+
+    /**
+     * Properties, parted into the columns that hold them.
+     *
+     * @param  array<string, mixed>  $properties
+     * @return array<string, mixed>
+     */
+    public static function columns(array $properties): array
+    {
+        $columns = array_intersect_key($properties, array_flip(self::COLUMNS));
+        $more = array_filter(array_diff_key($properties, $columns), fn (mixed $value, string $name): bool => array_key_exists($name, FilterSettings::DEFAULTS) && $value !== FilterSettings::DEFAULTS[$name], ARRAY_FILTER_USE_BOTH);
+
+        return $columns + ['settings' => $more === [] ? null : (string) json_encode($more, JSON_UNESCAPED_UNICODE)];
     }
 
     /** @return array<string, string> */
@@ -70,7 +94,7 @@ final class Filter extends Model
     {
         return [
             'control' => Control::class, 'combine' => Combine::class, 'empty_terms' => EmptyTerms::class,
-            'open' => 'boolean', 'step' => 'float',
+            'open' => 'boolean', 'step' => 'float', 'settings' => 'array',
         ];
     }
 }

@@ -8,8 +8,8 @@ use App\Catalog\CategoryTree;
 use App\Catalog\Counted;
 use App\Definitions\Definition;
 use App\Definitions\State;
+use App\Lineups\Compositions;
 use App\Lineups\Filter;
-use App\Lineups\Lineup;
 use App\Vocabulary\TermNumbers;
 use App\Vocabulary\Umbrella;
 use Closure;
@@ -35,8 +35,11 @@ final class BuildEdition
 
     private int $terms = 0;
 
+    private readonly Compositions $compositions;
+
     public function __construct(private readonly EditionWriter $writer, private readonly DraftTerms $draft)
     {
+        $this->compositions = Compositions::load();
     }
 
     /**
@@ -59,7 +62,8 @@ final class BuildEdition
             match ($definition->kind) {
                 Kind::Choice, Kind::Flag => $this->attribute($definition, $definition->state === State::Accepted ? $counted : null),
                 Kind::Number => $this->numbers($definition->slug, $definition->label, $definition->unit, $definition->level, $this->numbersOf($definition)),
-                Kind::Text, Kind::Date => null,
+                Kind::Date => $this->numbers($definition->slug, $definition->label, 'day', $definition->level, $this->numbersOf($definition)),
+                Kind::Text => null,
             };
         }
         $directories = $definitions->filter(fn (Definition $definition): bool => $definition->has_pages && $definition->kind === Kind::Choice);
@@ -70,9 +74,14 @@ final class BuildEdition
             }
         }
         $this->fields();
-        $this->filters();
+        $this->writer->insert('meta', ['counted_numbers', (string) json_encode(['price', 'stock', ...$definitions->where('kind', Kind::Number)->pluck('slug')->all()])]);
+        $lineups = new EditionLineups($this->writer, $this->draft, $this->compositions);
+        $lineups->write();
+        $progress('Writing texts', 0.48);
+        (new EditionTexts($this->writer, $this->numbering))->write($definitions->where('kind', Kind::Text)->whereIn('slug', $lineups->keys()));
+        $this->extras($lineups->keys());
         $progress('Writing products', 0.5);
-        (new EditionProducts($this->writer, $this->numbering, $definitions))(fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share));
+        (new EditionProducts($this->writer, $this->numbering, $definitions, $lineups->sorts()))(fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share));
 
         return ['products' => $layout->products(), 'variants' => $layout->variants(), 'terms' => $this->terms];
     }
@@ -85,7 +94,7 @@ final class BuildEdition
             $bits[$category][] = $this->numbering->product($id);
         }
         foreach ($tree->flat() as [$category, $depth]) {
-            $below = array_merge(...array_map(fn (int $id): array => $bits[$id] ?? [], $tree->withDescendants($category->id)));
+            $below = array_merge(...array_map(fn (int $id): array => $bits[$id] ?? [], $category->own_only ? [$category->id] : $tree->withDescendants($category->id)));
             $this->writer->insert('categories', [$category->id, $category->parent_id, $category->name, $category->slug, $category->path, $depth, count($below),
                 new Blob(StoredBits::encode($below, $this->numbering->layout->productBytes()))]);
         }
@@ -104,10 +113,25 @@ final class BuildEdition
             $items->execute([$term['id'] > Umbrella::TERM ? $term['id'] - Umbrella::TERM : $term['id']]);
             $this->term($term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $term['products'], $definition->level, $items->fetchAll(PDO::FETCH_COLUMN));
         }
+        $this->nested($definition, $ofValue);
         $terms = TermNumbers::of($definition);
         foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->where(fn ($either) => $either->whereNotNull('merged_into')->orWhereNotNull('umbrella_id'))->get(['id', 'slug', 'merged_into']) as $value) {
             $stayed = $value->merged_into === null ? $value->id : $this->stayed($value->merged_into);
             $this->writer->insert('redirects', [$definition->id, $value->slug, $terms[$stayed] ?? $stayed]);
+        }
+    }
+
+    /** Values below their umbrellas, where a filter shows them. */
+    private function nested(Definition $definition, PDOStatement $ofValue): void
+    {
+        if (! EditionLineups::nests($this->compositions, $definition->slug)) {
+            return;
+        }
+        $taken = Umbrella::query()->where('definition_id', $definition->id)->pluck('slug')->all();
+        foreach ($definition->values()->whereNotNull('umbrella_id')->where('held', false)->orderBy('label')->get() as $position => $value) {
+            $ofValue->execute([$value->id]);
+            $items = $ofValue->fetchAll(PDO::FETCH_COLUMN);
+            $items === [] ?: $this->term($value->id, $definition->id, $position, in_array($value->slug, $taken, true) ? "{$value->slug}-itself" : $value->slug, $value->label, $value->look, count($items), $definition->level, $items, Umbrella::TERM + (int) $value->umbrella_id);
         }
     }
 
@@ -122,13 +146,13 @@ final class BuildEdition
     }
 
     /** @param  list<int>  $items */
-    private function term(int $id, int $attribute, int $position, string $slug, string $label, ?string $look, int $products, Level $level, array $items): void
+    private function term(int $id, int $attribute, int $position, string $slug, string $label, ?string $look, int $products, Level $level, array $items, ?int $parent = null): void
     {
         $ofProducts = $level === Level::Product;
         $bits = array_map($ofProducts ? $this->numbering->product(...) : $this->numbering->variant(...), $items);
-        $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, $products]);
+        $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, $products, $parent]);
         $this->writer->insert('term_bits', [$id, new Blob(StoredBits::encode($bits, $ofProducts ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes))]);
-        $this->terms += $attribute > 0 ? 1 : 0;
+        $this->terms += $attribute > 0 && $parent === null ? 1 : 0;
     }
 
     /** @return Generator<int, array{0: int, 1: float}> */
@@ -180,11 +204,19 @@ final class BuildEdition
         }
     }
 
-    private function filters(): void
+    /**
+     * Numbers that only some line-ups ask for: days since a product was added, and the discount against a list price.
+     *
+     * @param  list<string>  $keys  of all filters
+     */
+    private function extras(array $keys): void
     {
-        /** @var Filter $filter */
-        foreach (Lineup::ofTheShop()->filters()->with('definition')->get() as $position => $filter) {
-            $this->writer->insert('filters', [$position, (string) json_encode($filter->settings(), JSON_UNESCAPED_UNICODE)]);
+        if (in_array(Filter::ADDED, $keys, true)) {
+            $this->numbers(Filter::ADDED, 'New', 'days', Level::Product, $this->stream("SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) FROM items WHERE parent_id IS NULL AND created_at IS NOT NULL"));
+        }
+        $list = in_array(Filter::DISCOUNT, $keys, true) ? Discount::listPrice() : null;
+        if ($list !== null) {
+            $this->numbers(Filter::DISCOUNT, 'Discount', '%', Level::Variant, $this->stream(Discount::sql($list)));
         }
     }
 

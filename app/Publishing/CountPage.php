@@ -22,26 +22,33 @@ final class CountPage
 
     private readonly Scope $listing;
 
+    private readonly AddedSets $sets;
+
     /** @var array<string, array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}> */
     private array $numbers = [];
 
     /**
      * @param  list<string>  $attributes  slugs of the attributes to be counted; those with picks always are
+     * @param  Scope|null  $listing  the page's products, where they are not those of a category
+     * @param  list<SetQuestion>  $more  questions over sets that are no terms
+     * @param  array<string, Carriers>  $asked  what else is asked for, by name
+     * @param  list<string>  $nested  attributes whose values are terms below their umbrellas
      *
      * @throws Refused for an attribute, a term or a field that does not exist, by its name
      */
-    public function __construct(private readonly EditionFile $edition, ?EditionCategory $category, private readonly Picks $picks, array $attributes)
+    public function __construct(private readonly EditionFile $edition, ?EditionCategory $category, private readonly Picks $picks, array $attributes, ?Scope $listing = null, array $more = [], array $asked = [], private readonly array $nested = [])
     {
-        $this->listing = Scope::listing($edition->layout, $edition->listing($category));
-        $questions = [];
+        $this->listing = $listing ?? Scope::listing($edition->layout, $edition->listing($category));
+        $this->sets = new AddedSets($edition);
+        $questions = array_map(fn (SetQuestion $question): Question => $question->over($this->sets), $more);
         foreach (array_unique([...$attributes, ...array_map(strval(...), array_keys($picks->terms))]) as $slug) {
             $questions[] = $this->question($slug);
         }
-        $ranges = [];
+        $ranges = $asked;
         foreach ($picks->ranges as $field => [$from, $to]) {
             $ranges['range '.$field] = $this->within((string) $field, $from, $to);
         }
-        $this->counter = new Counter($this->listing, $questions, $edition, $ranges);
+        $this->counter = new Counter($this->listing, $questions, $this->sets, $ranges);
     }
 
     public function matching(): ProductSet
@@ -80,7 +87,7 @@ final class CountPage
     private function question(string $slug): Question
     {
         $attribute = $this->edition->attribute($slug) ?? throw Refused::unknown('attribute', $slug);
-        $terms = $this->edition->terms($attribute);
+        $terms = $this->edition->terms($attribute, in_array($slug, $this->nested, true));
         $ids = array_column($terms, 'id', 'slug');
         $picks = [];
         foreach ($this->picks->terms[$slug] ?? [] as $pick) {
@@ -92,9 +99,9 @@ final class CountPage
 
     private function within(string $field, ?float $from, ?float $to): Carriers
     {
-        $known = $this->field($field);
+        $this->field($field);
 
-        return $known['numbers']->within($from, $to) ?? new ProductSet(gmp_init(0));
+        return $this->edition->within($field, $from, $to);
     }
 
     /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>} */

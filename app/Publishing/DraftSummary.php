@@ -6,12 +6,12 @@ namespace App\Publishing;
 
 use App\Catalog\CategoryTree;
 use App\Definitions\Definition;
-use App\Lineups\Filter;
-use App\Lineups\Lineup;
-use Illuminate\Support\Collection;
+use App\Lineups\Compositions;
+use App\Lineups\Placement;
 use Illuminate\Support\Facades\DB;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
+use Lokum\Lineup\ComposedFilter;
 use Lokum\Vocabulary\Kind;
 
 /** What the catalog would publish now, in so far as editions are compared by it. */
@@ -29,26 +29,47 @@ final readonly class DraftSummary
                 $terms[$term['id']] = new TermLine($term['id'], $definition->slug, $term['label'], $term['slug'], $term['look'].$term['page'], $term['products']);
             }
         }
-        $filters = Lineup::ofTheShop()->filters()->with('definition')->get()->toBase();
         $totals = DB::selectOne('SELECT COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants, TOTAL(version) AS versions FROM items');
 
         return new Summary((int) $totals->products, (int) $totals->variants, $terms,
-            $filters->mapWithKeys(fn (Filter $filter): array => [$filter->title => (string) json_encode($filter->settings())])->all(),
-            $this->pages($filters), $totals->products.':'.$totals->variants.':'.(int) $totals->versions);
+            $this->filters(), $this->pages(), $totals->products.':'.$totals->variants.':'.(int) $totals->versions.':'.(int) DB::table('categories')->where('own_only', true)->sum('id'));
     }
 
-    /**
-     * @param  Collection<int, Filter>  $filters
-     * @return array<string, list<string>>
-     */
-    private function pages(Collection $filters): array
+    /** @return array<string, string> what is said of every filter: by its title, and below the shop's line-up by the pages it is said for */
+    private function filters(): array
+    {
+        $said = [];
+        $all = Compositions::load();
+        foreach ($all->layers() as $placement => $layer) {
+            $of = fn (string $title): string => $placement === Placement::SHOP ? $title : "{$title} ({$layer->name})";
+            $added = $placement === Placement::SHOP ? array_map(fn (ComposedFilter $filter): array => $filter->given, $all->of(Placement::SHOP)->filters) : $layer->added;
+            foreach ($added as $given) {
+                $said[$of((string) $given['title'])] = (string) json_encode($given);
+            }
+            foreach ($layer->changed as $key => $changes) {
+                $said[$of((string) $key)] = (string) json_encode($changes);
+            }
+            foreach ($layer->dropped as $key) {
+                $said[$of("without {$key}")] = 'dropped';
+            }
+            $order = $placement === Placement::SHOP ? null : $layer->order;
+            if ($order !== null || $layer->settings !== []) {
+                $said[$of('order and sorting')] = (string) json_encode([$order, $layer->settings]);
+            }
+        }
+
+        return $said;
+    }
+
+    /** @return array<string, list<string>> */
+    private function pages(): array
     {
         $pages = [];
         $slugs = [];
         foreach (CategoryTree::load()->flat() as [$category]) {
             $slugs[$category->id] = $category->slug;
         }
-        foreach ($this->draft->of($filters) as $category => $absences) {
+        foreach ($this->draft->all() as $category => $absences) {
             if (isset($slugs[$category])) {
                 $pages[$slugs[$category]] = array_map(strval(...), array_keys(array_filter($absences, is_null(...))));
             }

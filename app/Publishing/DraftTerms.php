@@ -8,7 +8,9 @@ use App\Definitions\Definition;
 use App\Vocabulary\ProductCounts;
 use App\Vocabulary\Umbrella;
 use Illuminate\Support\Facades\DB;
+use Lokum\Vocabulary\Look;
 use Lokum\Vocabulary\Term;
+use Lokum\Vocabulary\TermOrder;
 use Lokum\Vocabulary\TermSorter;
 
 /**
@@ -25,7 +27,7 @@ final readonly class DraftTerms
      * @param  array<int, int>|null  $products  distinct products by term, where they were counted already
      * @return list<array{id: int, label: string, slug: string, look: string|null, products: int, page: string}> in their order; page: what tells its page from another
      */
-    public function of(Definition $definition, ?array $products = null): array
+    public function of(Definition $definition, ?array $products = null, ?TermOrder $order = null): array
     {
         $products ??= $this->products($definition);
         $rows = [];
@@ -34,11 +36,11 @@ final readonly class DraftTerms
             if (isset($products[$row->id])) {
                 $rows[$row->id] = ['id' => $row->id, 'label' => $row->label, 'slug' => $row->slug, 'look' => $row->look, 'products' => $products[$row->id],
                     'page' => $definition->has_pages ? md5($row->description.$row->picture) : ''];
-                $terms[] = new Term($row->id, $row->label, $row->position, $products[$row->id]);
+                $terms[] = new Term($row->id, $row->label, $row->position, $products[$row->id], Look::fromJson($row->look)->colors[0] ?? null);
             }
         }
 
-        return array_map(fn (Term $term): array => $rows[$term->id], $this->sorter->sort($terms, $definition->term_order));
+        return array_map(fn (Term $term): array => $rows[$term->id], $this->sorter->sort($terms, $order ?? $definition->term_order));
     }
 
     /** @return array<int, int> distinct products by term */

@@ -13,6 +13,8 @@ use Lokum\Facet\SlicedNumbers;
 use Lokum\Facet\StoredBits;
 use Lokum\Facet\TermSource;
 use Lokum\Facet\VariantSet;
+use Lokum\Lineup\FilterSettings;
+use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Level;
 use PDO;
 use PDOStatement;
@@ -31,6 +33,9 @@ final class EditionFile implements TermSource
     private array $attributes = [];
 
     private PDOStatement $bits;
+
+    /** @var array<string, list<FilterSettings>> by page */
+    private array $filters = [];
 
     public function __construct(string $path)
     {
@@ -78,11 +83,14 @@ final class EditionFile implements TermSource
         return null;
     }
 
-    /** @return array<int, EditionTerm> by id, in their order */
-    public function terms(EditionAttribute $attribute): array
+    /**
+     * @param  bool  $nested  values below their umbrellas, too
+     * @return array<int, EditionTerm> by id, in their order
+     */
+    public function terms(EditionAttribute $attribute, bool $nested = false): array
     {
         $terms = [];
-        foreach ($this->rows('SELECT id, slug, label, look, products FROM terms WHERE attribute_id = ? ORDER BY position', [$attribute->id]) as $row) {
+        foreach ($this->rows('SELECT id, slug, label, look, products, parent_id FROM terms WHERE attribute_id = ?'.($nested ? '' : ' AND parent_id IS NULL').' ORDER BY parent_id IS NOT NULL, position', [$attribute->id]) as $row) {
             $terms[(int) $row['id']] = EditionTerm::fromRow($row);
         }
 
@@ -127,10 +135,20 @@ final class EditionFile implements TermSource
         return $this->decode($row[1], $this->ofProducts[$row[0]]);
     }
 
-    /** @return list<string> fields that hold numbers */
+    /** Variants that are in stock, or of whose stock nothing is known. */
+    public function notSoldOut(): VariantSet
+    {
+        $soldOut = $this->carriers(BuildEdition::SOLD_OUT);
+
+        return $soldOut instanceof VariantSet ? $this->layout->allVariants()->without($soldOut) : $this->layout->allVariants();
+    }
+
+    /** @return list<string> fields that hold numbers; not those that are worked out for some filters only */
     public function numberFields(): array
     {
-        return array_map(fn (array $row): string => (string) $row['field'], iterator_to_array($this->rows('SELECT field FROM numbers'), false));
+        $counted = (array) json_decode($this->meta('counted_numbers'), true);
+
+        return array_values(array_filter(array_map(fn (array $row): string => (string) $row['field'], iterator_to_array($this->rows('SELECT field FROM numbers'), false)), fn (string $field): bool => in_array($field, $counted, true)));
     }
 
     /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null */
@@ -153,6 +171,18 @@ final class EditionFile implements TermSource
         $sliced = new SlicedNumbers($numbers, $decode((string) $row['present']), $slices);
 
         return ['label' => (string) $row['label'], 'unit' => $row['unit'] === null ? null : (string) $row['unit'], 'level' => $level, 'numbers' => $sliced];
+    }
+
+    /** Who has a number of a field in a range; nobody, where the field is none. */
+    public function within(string $field, ?float $from, ?float $to, bool $holdsTo = true): Carriers
+    {
+        return ($this->numbers($field)['numbers'] ?? null)?->within($from, $to, $holdsTo) ?? new ProductSet(gmp_init(0));
+    }
+
+    /** @return list<EditionCategory> the categories one step below; of the shop, those at the top */
+    public function below(?EditionCategory $category): array
+    {
+        return array_values(array_filter($this->categories(), fn (EditionCategory $one): bool => $one->parent === $category?->id));
     }
 
     /** @return list<EditionCategory> a parent before its children */
@@ -196,10 +226,35 @@ final class EditionFile implements TermSource
         return StoredBits::products((string) ($row['bits'] ?? 'l'), $this->layout);
     }
 
-    /** @return list<array<string, mixed>> settings of the line-up's filters, in order */
-    public function filters(): array
+    /**
+     * @param  string  $page  a category's id, or "shop", "search", "brands"
+     * @return list<FilterSettings> of the page's line-up, in order
+     */
+    public function filters(string $page): array
     {
-        return array_map(fn (array $row): array => (array) json_decode((string) $row['settings'], true), iterator_to_array($this->rows('SELECT settings FROM filters ORDER BY position'), false));
+        return $this->filters[$page] ??= array_map(fn (array $row): FilterSettings => FilterSettings::of((array) json_decode((string) $row['settings'], true)),
+            iterator_to_array($this->rows('SELECT f.settings FROM placements p JOIN lineup_filters f USING (lineup_id) WHERE p.page = ? ORDER BY f.position', [$page]), false));
+    }
+
+    /** @return array<string, mixed> what the line-up of a page says of the page itself */
+    public function pageSettings(string $page): array
+    {
+        return (array) json_decode((string) ($this->row('SELECT l.settings FROM placements p JOIN lineups l ON l.id = p.lineup_id WHERE p.page = ?', [$page])['settings'] ?? '{}'), true);
+    }
+
+    /**
+     * Who carries a text (C8), blind to case and diacritics.
+     *
+     * @param  string  $field  slug of a text field, or "search" for what products are found by
+     * @param  bool  $whole  whether the whole text is asked for, or a part of it
+     */
+    public function having(string $field, string $text, bool $whole = false): Carriers
+    {
+        $level = (string) ($this->row('SELECT level FROM text_levels WHERE field = ?', [$field])['level'] ?? Level::Product->value);
+        $bits = array_map(fn (array $row): int => (int) $row['bit'], iterator_to_array($this->rows('SELECT bit FROM texts WHERE field = ? AND '.($whole ? 'folded = ?' : 'instr(folded, ?) > 0'), [$field, StrictKey::of($text)]), false));
+        $ofProducts = $level === Level::Product->value;
+
+        return $this->decode(StoredBits::encode(array_values(array_unique($bits)), $ofProducts ? $this->layout->productBytes() : $this->layout->bytes), $ofProducts);
     }
 
     /**

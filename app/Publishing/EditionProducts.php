@@ -9,6 +9,7 @@ use App\Definitions\State;
 use Closure;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Lokum\Lineup\SortOrder;
 use Lokum\Vocabulary\Level;
 use PDO;
 
@@ -21,8 +22,11 @@ final class EditionProducts
 
     private readonly ShownSpellings $spellings;
 
-    /** @param  Collection<int, Definition>  $definitions */
-    public function __construct(private readonly EditionWriter $writer, private readonly Numbering $numbering, Collection $definitions)
+    /**
+     * @param  Collection<int, Definition>  $definitions
+     * @param  array<string, SortOrder>  $sorts  that any page can be put in, by what they do
+     */
+    public function __construct(private readonly EditionWriter $writer, private readonly Numbering $numbering, Collection $definitions, private readonly array $sorts)
     {
         $this->pdo = DB::connection()->getPdo();
         $this->spellings = new ShownSpellings($definitions->where('state', State::Accepted));
@@ -92,19 +96,13 @@ final class EditionProducts
 
     private function orders(): void
     {
-        $price = 'SELECT COALESCE(parent_id, id) AS product, %1$s(price) AS price FROM items WHERE variant_count = 0 GROUP BY product ORDER BY price IS NULL, price %2$s, product';
-        foreach ([
-            'name' => 'SELECT id FROM items WHERE parent_id IS NULL ORDER BY title, id',
-            'price' => sprintf($price, 'MIN', 'ASC'),
-            'price-down' => sprintf($price, 'MAX', 'DESC'),
-            'new' => 'SELECT id FROM items WHERE parent_id IS NULL ORDER BY id DESC',
-        ] as $name => $sql) {
+        foreach ($this->sorts as $order) {
             $packed = '';
-            $statement = $this->pdo->query($sql);
+            $statement = $this->pdo->query(SortSql::of($order));
             while ($statement !== false && ($id = $statement->fetchColumn()) !== false) {
                 $packed .= pack('V', $this->numbering->product((int) $id));
             }
-            $this->writer->insert('orders', [$name, new Blob($packed)]);
+            $this->writer->insert('orders', [$order->key(), new Blob($packed)]);
         }
     }
 

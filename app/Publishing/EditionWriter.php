@@ -13,11 +13,15 @@ final class EditionWriter
         CREATE TABLE meta (key TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
         CREATE TABLE categories (id INTEGER PRIMARY KEY, parent_id INTEGER, name TEXT NOT NULL, slug TEXT NOT NULL UNIQUE, path TEXT NOT NULL, depth INTEGER NOT NULL, products INTEGER NOT NULL, bits BLOB NOT NULL);
         CREATE TABLE attributes (id INTEGER PRIMARY KEY, slug TEXT NOT NULL UNIQUE, label TEXT NOT NULL, kind TEXT NOT NULL, level TEXT NOT NULL, help TEXT);
-        CREATE TABLE terms (id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, position INTEGER NOT NULL, slug TEXT NOT NULL, label TEXT NOT NULL, look TEXT, products INTEGER NOT NULL, UNIQUE (attribute_id, slug));
+        CREATE TABLE terms (id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, position INTEGER NOT NULL, slug TEXT NOT NULL, label TEXT NOT NULL, look TEXT, products INTEGER NOT NULL, parent_id INTEGER, UNIQUE (attribute_id, slug));
         CREATE TABLE term_bits (id INTEGER PRIMARY KEY, bits BLOB NOT NULL);
         CREATE TABLE numbers (field TEXT PRIMARY KEY, label TEXT NOT NULL, unit TEXT, level TEXT NOT NULL, numbers BLOB NOT NULL, present BLOB NOT NULL) WITHOUT ROWID;
         CREATE TABLE number_slices (field TEXT NOT NULL, digit INTEGER NOT NULL, bits BLOB NOT NULL, PRIMARY KEY (field, digit)) WITHOUT ROWID;
-        CREATE TABLE filters (position INTEGER PRIMARY KEY, settings TEXT NOT NULL);
+        CREATE TABLE lineups (id INTEGER PRIMARY KEY, settings TEXT NOT NULL);
+        CREATE TABLE lineup_filters (lineup_id INTEGER NOT NULL, position INTEGER NOT NULL, settings TEXT NOT NULL, PRIMARY KEY (lineup_id, position)) WITHOUT ROWID;
+        CREATE TABLE placements (page TEXT PRIMARY KEY, lineup_id INTEGER NOT NULL) WITHOUT ROWID;
+        CREATE TABLE texts (field TEXT NOT NULL, bit INTEGER NOT NULL, folded TEXT NOT NULL);
+        CREATE TABLE text_levels (field TEXT PRIMARY KEY, level TEXT NOT NULL) WITHOUT ROWID;
         CREATE TABLE redirects (attribute_id INTEGER NOT NULL, slug TEXT NOT NULL, leads_to INTEGER NOT NULL, PRIMARY KEY (attribute_id, slug)) WITHOUT ROWID;
         CREATE TABLE products (number INTEGER PRIMARY KEY, sku TEXT NOT NULL UNIQUE, name TEXT NOT NULL, category_id INTEGER, price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, body TEXT NOT NULL);
         CREATE TABLE pages (term_id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, description TEXT, picture TEXT);

@@ -50,10 +50,8 @@ final class DirectoryController
             return redirect()->route('shop.value', [$attribute, $leads], 301);
         }
         $term = reset($terms);
-        $filters = array_map(fn (array $filter): string => (string) $filter['key'], $edition->filters());
 
-        return view('shop.value', ['attribute' => $found, 'term' => $term, 'about' => $edition->pages($found)[$term->id] ?? null, 'page' => new ValueListing($edition, $found->slug, $term->slug, $request->integer('page', 1)),
-            'filtered' => in_array($found->slug, $filters, true)]);
+        return Listing::answer($request, fn (): ShopPage => ShopPage::ofValue($found, $term), 'shop.value', ['attribute' => $found, 'term' => $term, 'about' => $edition->pages($found)[$term->id] ?? null]);
     }
 
     public function picture(string $name): BinaryFileResponse

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace App\Storefront;
 
 use App\Publishing\CountPage;
-use App\Publishing\EditionCategory;
 use App\Publishing\EditionFile;
 use App\Publishing\EditionProduct;
-use Lokum\Facet\Combine;
-use Lokum\Facet\Steps;
-use Lokum\Lineup\Absence;
+use App\Publishing\Picks;
+use App\Publishing\SetQuestion;
+use Lokum\Facet\Carriers;
+use Lokum\Facet\ProductSet;
 use Lokum\Lineup\Control;
-use Lokum\Lineup\EmptyTerms;
-use Lokum\Vocabulary\Kind;
+use Lokum\Lineup\FilterSettings;
+use Lokum\Lineup\SortOrder;
 
 /** A listing as a shopper gets it: the filters with their counts, what is picked, one page of products. */
 final readonly class ListingPage
@@ -23,42 +23,37 @@ final readonly class ListingPage
     /** @var list<ShownFilter> */
     public array $filters;
 
+    /** @var non-empty-list<SortOrder> */
+    public array $sorts;
+
     public int $products;
 
     public int $pages;
 
+    /** Sold-out products that are hidden until the shopper asks. */
+    public int $hidden;
+
     /** @var list<EditionProduct> */
     public array $shown;
 
-    public function __construct(private EditionFile $edition, ?EditionCategory $category, private ListingAddress $address)
+    private CountPage $count;
+
+    public function __construct(private EditionFile $edition, private ListingAddress $address)
     {
-        $settings = $edition->filters();
-        $combine = [];
-        $attributes = [];
-        foreach ($settings as $filter) {
-            $combine[(string) $filter['key']] = Combine::from((string) $filter['combine']);
-            if ($filter['control'] !== Control::Scale->value && $edition->attribute((string) $filter['key']) !== null) {
-                $attributes[] = (string) $filter['key'];
-            }
-        }
-        $count = new CountPage($edition, $category, $address->picks($combine), $attributes);
-        $bare = $address->isNarrowed() ? (new CountPage($edition, $category, (new \App\Publishing\Picks), $attributes)) : $count;
-        $counts = $count->counter->counts();
-        $before = $bare === $count ? $counts : $bare->counter->counts();
-        $total = $bare->matching()->count();
-        $filters = [];
-        foreach ($settings as $filter) {
-            $key = (string) $filter['key'];
-            $filters[] = $filter['control'] === Control::Scale->value
-                ? $this->scale($filter, $count)
-                : (isset($counts[$key]) ? $this->terms($filter, $combine[$key], $counts[$key], $before[$key], $total) : null);
-        }
-        $this->filters = array_values(array_filter($filters, fn (?ShownFilter $filter): bool => $filter !== null));
-        $matching = $count->matching();
+        $settings = $edition->filters($address->page->lineup);
+        $page = $edition->pageSettings($address->page->lineup);
+        $inStock = $edition->notSoldOut();
+        $hides = ($page['sold_out'] ?? null) === 'hidden' && ! $address->soldOut;
+        $always = $hides ? ['sold out' => $inStock] : [];
+        $this->count = $this->counted($settings, $address, $always);
+        $bare = $address->isNarrowed() ? $this->counted($settings, $address->cleared(), $always) : $this->count;
+        $this->filters = (new ShownFilters($edition, $address, $this->count, $bare))->of($settings);
+        $this->sorts = $address->page->sorts($edition);
+        $matching = $this->count->matching();
         $this->products = $matching->count();
+        $this->hidden = $hides ? $this->count->counter->without('sold out')->matching->count() - $this->products : 0;
         $this->pages = max(1, (int) ceil($this->products / self::PER_PAGE));
-        $page = min($address->page, $this->pages);
-        $this->shown = $edition->products($edition->page($matching, $address->sort, ($page - 1) * self::PER_PAGE, self::PER_PAGE));
+        $this->shown = $edition->products($this->page($matching, ($page['sold_out'] ?? null) === 'last' ? $inStock->products() : null));
     }
 
     /** @return list<array{label: string, url: string}> what is picked, each with the address without it */
@@ -66,17 +61,33 @@ final readonly class ListingPage
     {
         $chips = [];
         foreach ($this->filters as $filter) {
-            foreach ($filter->terms as $term) {
-                if ($term->picked) {
-                    $chips[] = ['label' => "{$filter->title}: {$term->label}", 'url' => $this->address->toggled($filter->key, $term->slug, $filter->combine)->url()];
-                }
+            foreach ($filter->picked() as $term) {
+                $chips[] = ['label' => "{$filter->title}: {$term->label}", 'url' => $this->address->toggled($filter->key, $term->slug, $filter->combine)->url()];
             }
             if ($filter->from !== null || $filter->to !== null) {
                 $chips[] = ['label' => $filter->title.': '.$filter->rangeInWords(), 'url' => $this->address->without($filter->key)->url()];
             }
+            if ($filter->words !== '') {
+                $chips[] = ['label' => "{$filter->title}: “{$filter->words}”", 'url' => $this->address->without($filter->key)->url()];
+            }
         }
 
         return $chips;
+    }
+
+    /** @return list<array{title: string, products: int, url: string}> where nothing is left: what dropping one filter would bring, most first */
+    public function remedies(): array
+    {
+        $remedies = [];
+        foreach ($this->products > 0 ? [] : $this->filters as $filter) {
+            if ($filter->picked() !== [] || $filter->from !== null || $filter->to !== null || $filter->words !== '') {
+                $products = $this->count->counter->without($filter->from !== null || $filter->to !== null ? "range {$filter->key}" : ($filter->words !== '' ? "words {$filter->key}" : $filter->key))->matching->count();
+                $products === 0 ?: $remedies[] = ['title' => $filter->title, 'products' => $products, 'url' => $this->address->without($filter->key)->url()];
+            }
+        }
+        usort($remedies, fn (array $a, array $b): int => $b['products'] <=> $a['products']);
+
+        return $remedies;
     }
 
     public function currency(): string
@@ -84,46 +95,53 @@ final readonly class ListingPage
         return $this->edition->meta('currency');
     }
 
-    /**
-     * @param  array<string, mixed>  $settings
-     * @param  array<int, int>  $counts
-     * @param  array<int, int>  $before  counts before anything is picked
-     */
-    private function terms(array $settings, Combine $combine, array $counts, array $before, int $total): ?ShownFilter
+    /** @return list<int> numbers of the products on this page */
+    private function page(ProductSet $matching, ?ProductSet $first): array
     {
-        $key = (string) $settings['key'];
-        $picked = $this->address->terms[$key] ?? [];
-        if ($picked === [] && Absence::ofTerms(Kind::from((string) $settings['kind']), array_values($before), $total) !== null) {
-            return null;
+        $order = array_column($this->sorts, null, 'slug')[$this->address->sort]->key();
+        $offset = (min($this->address->number, $this->pages) - 1) * self::PER_PAGE;
+        if ($first === null) {
+            return $this->edition->page($matching, $order, $offset, self::PER_PAGE);
         }
-        $hides = $settings['empty_terms'] === EmptyTerms::Hide->value;
-        $attribute = $this->edition->attribute($key);
-        $terms = [];
-        foreach ($attribute === null ? [] : $this->edition->terms($attribute) as $id => $term) {
-            $isPicked = in_array($term->slug, $picked, true);
-            if ($before[$id] > 0 && ($counts[$id] > 0 || ! $hides) || $isPicked) {
-                $terms[] = new ShownTerm($term->slug, $term->label, $term->look, $counts[$id], $isPicked, $this->address->toggled($key, $term->slug, $combine)->url());
-            }
-        }
+        $front = $matching->and($first);
+        $found = $this->edition->page($front, $order, $offset, self::PER_PAGE);
 
-        return ShownFilter::ofTerms($settings, $combine, $attribute?->help, $terms);
+        return [...$found, ...count($found) === self::PER_PAGE ? [] : $this->edition->page($matching->without($first), $order, max(0, $offset - $front->count()), self::PER_PAGE - count($found))];
     }
 
-    /** @param  array<string, mixed>  $settings */
-    private function scale(array $settings, CountPage $count): ?ShownFilter
+    /**
+     * @param  list<FilterSettings>  $settings
+     * @param  array<string, Carriers>  $asked
+     */
+    private function counted(array $settings, ListingAddress $address, array $asked): CountPage
     {
-        $key = (string) $settings['key'];
-        if ($this->edition->numbers($key) === null) {
-            return null;
+        $combine = $attributes = $more = $nested = [];
+        foreach ($settings as $filter) {
+            $combine[$filter->key] = $filter->combine;
+            if ($filter->control === Control::Bands) {
+                $sets = [];
+                foreach ($filter->bands as $band) {
+                    $sets[$band->slug()] = $this->edition->within($filter->key, $band->from, $band->to, $band->holdsTo);
+                }
+                $more[] = new SetQuestion($filter->key, $sets, $address->terms[$filter->key] ?? [], $filter->combine);
+            } elseif ($filter->key === 'category') {
+                $sets = [];
+                foreach ($this->edition->below($address->page->category) as $category) {
+                    $sets[$category->slug] = $this->edition->listing($category);
+                }
+                $more[] = new SetQuestion($filter->key, $sets, $address->terms[$filter->key] ?? [], $filter->combine);
+            } elseif ($filter->control === Control::Words) {
+                if (isset($address->words[$filter->key])) {
+                    $asked["words {$filter->key}"] = $this->edition->having($filter->key, $address->words[$filter->key], $filter->wholeText);
+                }
+            } elseif (! $filter->isScale() && $this->edition->attribute($filter->key) !== null) {
+                $attributes[] = $filter->key;
+                $filter->control !== Control::Nested ?: $nested[] = $filter->key;
+            }
         }
-        [$from, $to] = $this->address->ranges[$key] ?? [null, null];
-        $all = $count->endsOfListing($key);
-        if ($from === null && $to === null && Absence::ofScale($all) !== null) {
-            return null;
-        }
-        $ends = $count->ends($key, ownRange: false) ?? $all;
-        $step = (float) ($settings['step'] ?? 0) ?: 1.0;
+        $made = array_map(fn (SetQuestion $question): string => $question->name, $more);
+        $picks = new Picks(array_diff_key($address->terms, array_flip($made)), $combine, $address->ranges);
 
-        return $ends === null ? null : ShownFilter::ofScale($settings, Steps::around($ends[0], $ends[1], $step), $from, $to);
+        return new CountPage($this->edition, null, $picks, $attributes, $address->page->scope($this->edition), $more, $asked, $nested);
     }
 }

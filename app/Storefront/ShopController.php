@@ -9,7 +9,6 @@ use App\Publishing\EditionAttribute;
 use App\Publishing\EditionCategory;
 use App\Publishing\EditionFile;
 use App\Publishing\EditionProduct;
-use App\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -20,12 +19,17 @@ final class ShopController
 {
     public function home(Request $request): View|Response|RedirectResponse
     {
-        return $this->listing($request, null);
+        return Listing::answer($request, fn (): ShopPage => ShopPage::ofShop());
     }
 
     public function category(Request $request, string $slug): View|Response|RedirectResponse
     {
-        return $this->listing($request, $slug);
+        return Listing::answer($request, fn (EditionFile $edition): ShopPage => ShopPage::ofCategory($edition->category($slug) ?? abort(404)));
+    }
+
+    public function search(Request $request): View|Response|RedirectResponse
+    {
+        return Listing::answer($request, fn (): ShopPage => ShopPage::ofSearch(trim(mb_substr($request->string('q')->toString(), 0, 200))));
     }
 
     public function product(string $sku): View|Response
@@ -58,24 +62,5 @@ final class ShopController
         }
 
         return $pages;
-    }
-
-    private function listing(Request $request, ?string $slug): View|Response|RedirectResponse
-    {
-        if (Edition::current() === null) {
-            return response()->view('shop.closed');
-        }
-        $edition = Edition::openCurrent();
-        $category = $slug === null ? null : ($edition->category($slug) ?? abort(404));
-        $address = ListingAddress::read($request, $edition, $category);
-        $byForm = array_filter($request->query(), is_array(...)) !== [];
-        if ($address->moved || ($byForm && ! $request->hasHeader('HX-Request'))) {
-            return redirect($address->url(), $address->moved ? 301 : 302);
-        }
-        try {
-            return response()->view('shop.listing', ['page' => new ListingPage($edition, $category, $address), 'categories' => $edition->categories(), 'category' => $category, 'address' => $address])->header('HX-Push-Url', $address->url());
-        } catch (Refused) {
-            return redirect($category === null ? route('shop') : route('shop.category', $category->slug));
-        }
     }
 }

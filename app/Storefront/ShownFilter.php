@@ -8,55 +8,94 @@ use App\Format;
 use Lokum\Facet\Combine;
 use Lokum\Facet\Steps;
 use Lokum\Lineup\Control;
+use Lokum\Lineup\FilterSettings;
 
 /** A filter beside a listing. */
 final readonly class ShownFilter
 {
+    public string $key;
+
+    public string $title;
+
+    public Control $control;
+
+    public Combine $combine;
+
+    public bool $open;
+
+    public ?string $unit;
+
     /**
      * @param  list<ShownTerm>  $terms  none for a scale
      * @param  Steps|null  $steps  for a scale
+     * @param  string|null  $help  of the attribute, where the filter has none of its own
      */
-    private function __construct(
-        public string $key,
-        public string $title,
-        public Control $control,
-        public Combine $combine,
-        public bool $open,
-        public ?string $unit,
-        public ?string $help,
-        public array $terms,
-        public ?Steps $steps = null,
-        public ?float $from = null,
-        public ?float $to = null,
-    ) {
+    private function __construct(public FilterSettings $settings, public array $terms, public ?Steps $steps = null, public ?float $from = null, public ?float $to = null, public string $words = '', private ?string $help = null)
+    {
+        [$this->key, $this->title, $this->control, $this->combine] = [$settings->key, $settings->title, $settings->control, $settings->combine];
+        $this->unit = $settings->unit ?? ($settings->key === 'price' ? (string) config('lokum.currency') : null);
+        $this->open = $settings->open || $from !== null || $to !== null || $words !== '' || $this->picked() !== [];
     }
 
-    /**
-     * @param  array<string, mixed>  $settings
-     * @param  list<ShownTerm>  $terms
-     */
-    public static function ofTerms(array $settings, Combine $combine, ?string $help, array $terms): self
+    /** @param  list<ShownTerm>  $terms */
+    public static function ofTerms(FilterSettings $settings, ?string $help, array $terms): self
     {
-        $picked = array_filter($terms, fn (ShownTerm $term): bool => $term->picked) !== [];
-
-        return new self((string) $settings['key'], (string) $settings['title'], Control::from((string) $settings['control']), $combine, $settings['open'] || $picked, null, $help, $terms);
+        return new self($settings, $terms, help: $help);
     }
 
-    /** @param  array<string, mixed>  $settings */
-    public static function ofScale(array $settings, Steps $steps, ?float $from, ?float $to): self
+    public static function ofScale(FilterSettings $settings, Steps $steps, ?float $from, ?float $to): self
     {
-        return new self((string) $settings['key'], (string) $settings['title'], Control::Scale, Combine::Any, $settings['open'] || $from !== null || $to !== null,
-            $settings['unit'] ?? ($settings['key'] === 'price' ? (string) config('lokum.currency') : null), null, [], $steps, $from, $to);
+        return new self($settings, [], $steps, $from, $to);
+    }
+
+    public static function ofWords(FilterSettings $settings, string $words): self
+    {
+        return new self($settings, [], words: $words);
+    }
+
+    public function help(): ?string
+    {
+        return $this->settings->help ?? $this->help;
+    }
+
+    public function isSingle(): bool
+    {
+        return $this->combine === Combine::One;
+    }
+
+    /** The name of its form fields for terms. */
+    public function field(): string
+    {
+        return $this->key.($this->isSingle() ? '' : '[]');
+    }
+
+    /** @return list<ShownTerm> those below umbrellas, too */
+    public function picked(): array
+    {
+        $picked = [];
+        foreach ($this->terms as $term) {
+            array_push($picked, ...array_filter([$term, ...$term->below], fn (ShownTerm $one): bool => $one->picked));
+        }
+
+        return $picked;
+    }
+
+    /** A number with what stands before and behind it. */
+    public function say(float $number): string
+    {
+        if ($this->control === Control::Dates) {
+            return gmdate('Y-m-d', (int) $number * 86400);
+        }
+
+        return $this->settings->prefix.($this->settings->decimals === null ? Format::number($number) : number_format($number, $this->settings->decimals)).($this->unit === null ? '' : ' '.Format::unit($this->unit));
     }
 
     public function rangeInWords(): string
     {
-        $unit = $this->unit === null ? '' : ' '.Format::unit($this->unit);
-
         return match (true) {
-            $this->from === null => "up to {$this->to}{$unit}",
-            $this->to === null => "{$this->from}{$unit} and over",
-            default => "{$this->from} – {$this->to}{$unit}",
+            $this->from === null => 'up to '.$this->say((float) $this->to),
+            $this->to === null => $this->say($this->from).' and over',
+            default => $this->say($this->from).' – '.$this->say($this->to),
         };
     }
 }

@@ -13,7 +13,7 @@ use App\Feeds\FeedFile;
 use App\Feeds\Reading;
 use App\Feeds\ReadingState;
 use App\History\Change;
-use App\Lineups\Lineup;
+use App\Lineups\Filter;
 use App\Publishing\CurrentDrift;
 use App\Publishing\DraftPages;
 use App\Publishing\Edition;
@@ -29,8 +29,7 @@ final class TodayController
 
     public function __invoke(Coverage $coverage, CurrentDrift $drift, DraftPages $pages, FindNewcomers $newcomers): View
     {
-        $lineup = Lineup::ofTheShop();
-        $filters = $lineup->filters()->with('definition')->get()->toBase();
+        $filters = Filter::query()->count();
         $products = $coverage->total();
 
         return view('today.index', [
@@ -44,8 +43,8 @@ final class TodayController
             'newcomers' => $newcomers->waiting(),
             'running' => Reading::query()->whereIn('state', [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked])->with('feed')->latest('id')->get(),
             'unread' => $this->unread(),
-            'filters' => $filters->count(),
-            'silent' => $filters->isEmpty() || $products === 0 ? [] : array_filter($pages->of($filters)[0] ?? []),
+            'filters' => $filters,
+            'silent' => $filters === 0 || $products === 0 ? [] : array_filter($pages->all()[0] ?? []),
             'latest' => Change::query()->with('user')->latest('id')->limit(6)->get(),
         ]);
     }

@@ -25,7 +25,7 @@ final readonly class ValueTable
         $spellings = $this->spellings($definition);
         /** @var array<int, Value> $values */
         $values = $definition->values()->with('umbrella')->get()->keyBy('id')->all();
-        $terms = array_map(fn (Value $value): Term => new Term($value->id, $value->label, $value->position, $products[$value->id] ?? 0), array_values($values));
+        $terms = array_map(fn (Value $value): Term => new Term($value->id, $value->label, $value->position, $products[$value->id] ?? 0, $value->look()->colors[0] ?? null), array_values($values));
 
         return array_map(fn (Term $term): ValueRow => new ValueRow($values[$term->id], $term->products, $spellings[$term->id] ?? []), $this->sorter->sort($terms, $definition->term_order));
     }

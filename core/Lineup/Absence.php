@@ -11,6 +11,7 @@ enum Absence: string
 {
     case NobodyCarriesIt = 'nobody';
     case AllTheSame = 'same';
+    case LeftOut = 'left out';
 
     /** The reason in words, for the manager. */
     public function inWords(): string
@@ -18,6 +19,7 @@ enum Absence: string
         return match ($this) {
             self::NobodyCarriesIt => 'no product here carries it',
             self::AllTheSame => 'all products here have the same',
+            self::LeftOut => 'all that it could offer here is left out by choice',
         };
     }
 

@@ -14,26 +14,37 @@ enum Control: string
     case Menu = 'menu';
     case Flag = 'flag';
     case Scale = 'scale';
+    case Bands = 'bands';
+    case Words = 'words';
+    case Dates = 'dates';
+    case Letters = 'letters';
+    case Nested = 'nested';
 
     public function label(): string
     {
         return match ($this) {
             self::Ticks => 'Tick list',
-            self::Cubes => 'Cubes with colors',
+            self::Cubes => 'Cubes with colors or pictures',
             self::Menu => 'Drop-down',
             self::Flag => 'Yes or no',
             self::Scale => 'From – to',
+            self::Bands => 'Bands',
+            self::Words => 'Text box',
+            self::Dates => 'From day – to day',
+            self::Letters => 'A – Z list',
+            self::Nested => 'Umbrellas with their values',
         };
     }
 
-    /** @return list<self> the controls that a filter over this kind of definition can have, the usual one first */
+    /** @return non-empty-list<self> the controls that a filter over this kind of definition can have, the usual one first */
     public static function fitting(Kind $kind): array
     {
         return match ($kind) {
-            Kind::Choice => [self::Ticks, self::Cubes, self::Menu],
+            Kind::Choice => [self::Ticks, self::Cubes, self::Menu, self::Letters, self::Nested],
             Kind::Flag => [self::Flag, self::Ticks, self::Menu],
-            Kind::Number => [self::Scale],
-            Kind::Text, Kind::Date => [],
+            Kind::Number => [self::Scale, self::Bands],
+            Kind::Text => [self::Words],
+            Kind::Date => [self::Dates],
         };
     }
 
@@ -43,12 +54,13 @@ enum Control: string
      * @param  int  $terms  how many it would offer
      * @param  int  $dressed  how many of them have colors
      */
-    public static function proposeFor(Kind $kind, int $terms, int $dressed): ?self
+    public static function proposeFor(Kind $kind, int $terms, int $dressed): self
     {
         if ($kind === Kind::Choice && $terms > 0 && $dressed * 2 >= $terms) {
             return self::Cubes;
         }
 
-        return self::fitting($kind)[0] ?? null;
+        // A list that nobody reads from end to end is looked up by its letters.
+        return $kind === Kind::Choice && $terms > 60 ? self::Letters : self::fitting($kind)[0];
     }
 }

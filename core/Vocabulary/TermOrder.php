@@ -12,6 +12,7 @@ enum TermOrder: string
     case Number = 'number';
     case Size = 'size';
     case Products = 'products';
+    case Hue = 'hue';
 
     public function label(): string
     {
@@ -21,6 +22,7 @@ enum TermOrder: string
             self::Number => 'by number',
             self::Size => 'by size',
             self::Products => 'by products',
+            self::Hue => 'by hue',
         };
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lokum\Vocabulary;
 
 use Collator;
+use Lokum\Color\Lab;
 
 /** Puts terms in order (C9). Every order is total: equal ones fall back to the alphabet, then to the oldest. */
 final readonly class TermSorter
@@ -33,6 +34,7 @@ final readonly class TermSorter
             TermOrder::Number => $this->compareNumbers($a->label, $b->label),
             TermOrder::Size => $this->compareSizes($a->label, $b->label),
             TermOrder::Products => $b->products <=> $a->products,
+            TermOrder::Hue => self::hue($a->color) <=> self::hue($b->color),
         } ?: $this->compare($this->alphabet, $a->label, $b->label) ?: $a->id <=> $b->id);
 
         return $terms;
@@ -41,6 +43,21 @@ final readonly class TermSorter
     private function compareNumbers(string $a, string $b): int
     {
         return $this->compare($this->numbers, $a, $b);
+    }
+
+    /**
+     * Round the color circle from red, dark before light where the hue is one; then grays from light to dark; then what has no color.
+     *
+     * @return array{0: int, 1: float, 2: float}
+     */
+    private static function hue(?string $color): array
+    {
+        if ($color === null) {
+            return [2, 0.0, 0.0];
+        }
+        $lab = Lab::ofHex($color);
+
+        return hypot($lab->a, $lab->b) < 7 ? [1, -$lab->lightness, 0.0] : [0, floor(fmod(rad2deg(atan2($lab->b, $lab->a)) + 345, 360) / 10), $lab->lightness];
     }
 
     /** Labels that are on no ladder come after those that are. */

@@ -2,6 +2,7 @@ import htmx from 'htmx.org';
 import Alpine from '@alpinejs/csp';
 import { keys } from './keys.js';
 import { ordering } from './ordering.js';
+import { bands } from './bands.js';
 import { grid } from './grid.js';
 import { flow } from './flow.js';
 import { look } from './look.js';
@@ -9,6 +10,7 @@ import { map } from './map.js';
 import { panelLinks } from './panel.js';
 import { renaming } from './renaming.js';
 import { selection } from './selection.js';
+import { drawer, letters } from './shop.js';
 import { scale } from './scale.js';
 
 // The page may run only what is shipped with it: no eval, no styles from scripts.
@@ -19,6 +21,9 @@ htmx.config.scrollBehavior = 'auto';
 Alpine.data('ordering', ordering);
 Alpine.data('selection', selection);
 Alpine.data('scale', scale);
+Alpine.data('drawer', drawer);
+Alpine.data('letters', letters);
+Alpine.data('bands', bands);
 Alpine.data('grid', grid);
 Alpine.data('flow', flow);
 Alpine.data('map', map);

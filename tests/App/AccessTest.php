@@ -11,14 +11,14 @@ use App\Feeds\Reading;
 use App\Feeds\ReadingState;
 use App\Fill\EditRules;
 use App\Fill\RuleForm;
+use App\Lineups\Compositions;
 use App\Lineups\EditLineup;
 use App\Lineups\Filter;
-use App\Lineups\Lineup;
 use App\Vocabulary\GatherValues;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Route;
 
-const OPEN_ROUTES = ['GET sign-in', 'POST sign-in', 'GET shop', 'GET shop/c/{slug}', 'GET shop/p/{sku}', 'GET shop/a/{attribute}', 'GET shop/a/{attribute}/{slug}', 'GET pictures/{name}'];
+const OPEN_ROUTES = ['GET sign-in', 'POST sign-in', 'GET shop', 'GET shop/search', 'GET shop/c/{slug}', 'GET shop/p/{sku}', 'GET shop/a/{attribute}', 'GET shop/a/{attribute}/{slug}', 'GET pictures/{name}'];
 
 /** @return list<array{0: string, 1: string}> method and address of every route */
 function allRoutes(): array
@@ -35,14 +35,14 @@ function allRoutes(): array
 
 function address_of(string $uri): string
 {
-    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', 'newcomers/{definition}' => 'newcomers/color', '/{lens?}' => '', '/{definition?}' => '', '{spelling}' => '1', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{umbrella}' => '1', '{view}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp', '{sku}' => 'x'];
+    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', 'newcomers/{definition}' => 'newcomers/color', '/{lens?}' => '', '/{definition?}' => '', '{spelling}' => '1', '{category}' => '1', '{key}' => 'color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{umbrella}' => '1', '{view}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp', '{sku}' => 'x'];
 
     return '/'.strtr($uri, $map);
 }
 
 beforeEach(function (): void {
-    $this->read("sku,brand,Color\nA,Ninefold,Red\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice"}}}');
-    app(EditLineup::class)->add(Lineup::ofTheShop(), 'color');
+    $this->read("sku,category,brand,Color\nA,Paint,Ninefold,Red\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice"}}}');
+    app(EditLineup::class)->add('color');
     app(EditViews::class)->save('All', []);
     $color = Definition::query()->where('slug', 'color')->firstOrFail();
     app(GatherValues::class)($color, 'Warm', $color->values()->pluck('id')->all());
@@ -112,10 +112,10 @@ test('a manager gives access and takes it away, but the last manager stays', fun
 
 test('two people on one line-up: the second is told and keeps what was typed', function (): void {
     $filter = Filter::query()->first();
-    $input = ['title' => 'First', 'control' => 'ticks', 'combine' => 'any', 'empty_terms' => 'hide', 'version' => $filter->version];
-    $this->actingAs($this->person())->put("/line-ups/{$filter->id}", $input)->assertSessionHas('done');
-    $this->from("/line-ups?filter={$filter->id}")->put("/line-ups/{$filter->id}", ['title' => 'Second'] + $input)->assertSessionHasErrors('refused');
-    $this->get("/line-ups?filter={$filter->id}")->assertSee('Someone else saved')->assertSee('value="Second"', false);
+    $input = ['title' => 'First', 'control' => 'ticks', 'combine' => 'any', 'empty_terms' => 'hide', 'page' => 'shop', 'token' => EditLineup::token(Compositions::load()->of('shop')->filters['color']->given)];
+    $this->actingAs($this->person())->put('/line-ups/color', $input)->assertSessionHas('done');
+    $this->from('/line-ups?filter=color')->put('/line-ups/color', ['title' => 'Second'] + $input)->assertSessionHasErrors('refused');
+    $this->get('/line-ups?filter=color')->assertSee('Someone else saved')->assertSee('value="Second"', false);
     expect($filter->refresh()->title)->toBe('First');
 });
 

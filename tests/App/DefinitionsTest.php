@@ -78,7 +78,7 @@ test('definitions with names alike are pointed out', function (): void {
 
 test('two definitions become one: values by their letters, conflicts told, deliveries land, and it goes back exactly', function (): void {
     $edit = app(EditLineup::class);
-    $edit->add(Lineup::ofTheShop(), 'colour');
+    $edit->add('colour');
     app(EditRules::class)->add(RuleForm::from(['definition' => 'colour', 'source' => 'fixed', 'value' => 'Red', 'scope' => ['sku:P']]));
     app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [definition_of('colour')->id], true);
     $before = everything();
@@ -103,7 +103,7 @@ test('a product that has both keeps what the one that stays says', function (): 
 });
 
 test('retiring keeps the data, deleting takes it along, and both go back exactly', function (): void {
-    app(EditLineup::class)->add(Lineup::ofTheShop(), 'color');
+    app(EditLineup::class)->add('color');
     app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red', 'scope' => ['sku:Q']]));
     app(SayExpected::class)(null, [definition_of('color')->id], true);
     $merge = app(MergeValues::class);

@@ -6,7 +6,6 @@ use App\Definitions\Definition;
 use App\Definitions\State;
 use App\Lineups\EditLineup;
 use App\Lineups\Filter;
-use App\Lineups\Lineup;
 use App\Publishing\CurrentDrift;
 use App\Publishing\Edition;
 use App\Publishing\Picks;
@@ -22,7 +21,7 @@ const SHOP_MAP = '{"columns": {"Color": {"attribute": "color", "label": "Color",
 beforeEach(function (): void {
     $this->read(SHOP, SHOP_MAP);
     foreach (['color', 'price', 'brand', 'size', 'stock'] as $source) {
-        app(EditLineup::class)->add(Lineup::ofTheShop(), $source);
+        app(EditLineup::class)->add($source);
     }
 });
 
@@ -40,7 +39,7 @@ test('drift tells terms, counts, filters and pages, and is gone after publishing
     $this->publish();
     expect($drift()->differences())->toBe(0)->and($drift->known())->toBe(0);
     $this->read("sku,Color\nR,Green\n", SHOP_MAP);
-    app(EditLineup::class)->remove(Filter::query()->where('title', 'Size')->first());
+    app(EditLineup::class)->drop('size');
     $found = $drift();
     expect(array_column($found->new, 'label'))->toBe(['Green'])->and($found->filters['disappearing'])->toBe(['Size'])->and($found->pages['paint']['disappearing'])->toBe(['Size'])->and($found->differences())->toBe(3);
 });

@@ -6,7 +6,6 @@ use App\Catalog\Narrowing;
 use App\Definitions\Definition;
 use App\History\TakeBack;
 use App\Lineups\EditLineup;
-use App\Lineups\Lineup;
 use App\Publishing\CurrentDrift;
 use App\Publishing\Picks;
 use App\Refused;
@@ -26,7 +25,7 @@ use Illuminate\Support\Facades\DB;
 
 beforeEach(function (): void {
     $this->read("sku,parent_sku,Color,Size\nP,,,\nP-1,P,Sage,S\nP-2,P,Olive,M\nQ,,Olive,M\nR,,Green,L\nS,,Red,S\nT,,Sage,L\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice", "level": "variant"}, "Size": {"attribute": "size", "kind": "choice", "level": "variant"}}}');
-    app(EditLineup::class)->add(Lineup::ofTheShop(), 'color');
+    app(EditLineup::class)->add('color');
 });
 
 function shade(): Definition

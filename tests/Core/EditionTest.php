@@ -48,5 +48,5 @@ test('a scale needs two ends', function (): void {
 });
 
 test('controls are proposed from what a definition holds', function (): void {
-    expect(Control::proposeFor(Kind::Choice, 10, 5))->toBe(Control::Cubes)->and(Control::proposeFor(Kind::Choice, 10, 4))->toBe(Control::Ticks)->and(Control::proposeFor(Kind::Number, 0, 0))->toBe(Control::Scale)->and(Control::proposeFor(Kind::Flag, 2, 0))->toBe(Control::Flag)->and(Control::proposeFor(Kind::Text, 0, 0))->toBeNull();
+    expect(Control::proposeFor(Kind::Choice, 10, 5))->toBe(Control::Cubes)->and(Control::proposeFor(Kind::Choice, 10, 4))->toBe(Control::Ticks)->and(Control::proposeFor(Kind::Number, 0, 0))->toBe(Control::Scale)->and(Control::proposeFor(Kind::Flag, 2, 0))->toBe(Control::Flag)->and(Control::proposeFor(Kind::Text, 0, 0))->toBe(Control::Words)->and(Control::proposeFor(Kind::Date, 0, 0))->toBe(Control::Dates)->and(Control::proposeFor(Kind::Choice, 100, 0))->toBe(Control::Letters);
 });

@@ -1,56 +1,51 @@
 @extends('layouts.desk')
 @use('App\Format')
-@use('Lokum\Facet\Combine')
-@use('Lokum\Lineup\Control')
-@use('Lokum\Lineup\EmptyTerms')
+@use('App\Lineups\Placement')
 @section('title', 'Line-ups · Lokum')
-@section('crumbs')<span class="before">Line-ups /</span><h1>Whole shop</h1>@endsection
+@php($tree = $all->tree) @php($category = ctype_digit($page) ? $tree->find((int) $page) : null)
+@php($here = $at) @php($layer = $all->layer($at)) @php($named = fn ($id) => collect($lineup->layers)->firstWhere('id', $id)?->name ?? '')
+@section('crumbs')<span class="before">Line-ups /</span><h1>{{ $category->name ?? Placement::of($page, $tree)->name($tree) }}</h1>@endsection
+@section('lens')@if ($category)<nav class="lens" aria-label="What changes here are for"><a href="{{ route('line-ups', ['page' => $page]) }}" @if (str_starts_with($at, 'below')) aria-current="page" @endif title="Changes are for {{ $category->name }} and everything below">and below</a><a href="{{ route('line-ups', ['page' => $page, 'at' => 'only']) }}" @if (str_starts_with($at, 'only')) aria-current="page" @endif title="Changes are for this page alone">alone</a></nav>@endif @endsection
+@section('panel-label', 'As shoppers would see it')
 @section('work')
-<div class="pad flex items-end gap-4">
-    <div class="grow"><h2>{{ $filters->isEmpty() ? 'No filters yet' : Format::count($filters->count(), 'filter').' for '.Format::count($total, 'product') }}</h2><p class="soft">Every filter follows its attribute: new values become terms, merged ones carry over, by themselves.</p></div>
-    @can('edit')<form method="post" action="{{ route('line-ups.store') }}" class="flex gap-2">@csrf<label class="sr-only" for="source">What to filter by</label><select class="select w-[190px]" id="source" name="source" required><option value="">Add a filter over …</option>@if ($fields !== [])<optgroup label="Fields of every product">@foreach ($fields as $field => $label)<option value="{{ $field }}">{{ $label }}</option>@endforeach</optgroup>@endif<optgroup label="Definitions">@foreach ($offers as $offer)<option value="{{ $offer->slug }}">{{ $offer->label }} · {{ Format::share($products[$offer->id] ?? 0, $total) }} %</option>@endforeach</optgroup></select><button class="button main" data-key="n" title="Add the chosen filter (N)">Add</button></form>@endcan
-</div>
-@if ($filters->isEmpty())
-    <div class="empty"><h2>Shoppers have nothing to narrow by</h2><p class="soft">Add a filter above. Its control is proposed from what it holds; everything can be changed.</p></div>
-@else
-<div x-data="ordering">
-<table class="grid-table"><thead><tr><th scope="col"><span class="sr-only">Move</span></th><th scope="col">Filter</th><th scope="col">Over</th><th scope="col">Covers</th><th scope="col" class="num">Pages</th><th scope="col">Where all products are</th></tr></thead>
-    <tbody data-list>
-    @foreach ($filters as $i => $filter)
-        @php($carrying = $filter->definition ? ($products[$filter->definition_id] ?? 0) : null)
-        <tr data-row data-id="{{ $filter->id }}" data-name="{{ $filter->title }}" @class(['open' => $open?->id === $filter->id])>
-            <td class="w-8"><button type="button" class="handle" id="handle-{{ $filter->id }}" aria-label="Move {{ $filter->title }}: Alt and arrow keys" title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small/></button></td>
-            <td><a class="name" data-stop href="{{ route('line-ups', ['filter' => $filter->id]) }}">{{ $filter->title }}</a><div class="small soft">{{ mb_strtolower($filter->control->label()) }}@if ($filter->control === Control::Scale) · step {{ $filter->step ?? 1 }}{{ $filter->settings()['unit'] ? ' '.$filter->settings()['unit'] : '' }}@else · {{ ['any' => 'any of', 'all' => 'all of', 'one' => 'single'][$filter->combine->value] }} · follows · {{ Format::count(isset($terms[$filter->id]) ? count($terms[$filter->id]) : 2, 'term') }}@endif{{ $filter->open ? '' : ' · starts closed' }}</div></td>
-            <td class="soft">{{ $filter->definition?->label ?? ucfirst((string) $filter->field) }}</td>
-            <td class="whitespace-nowrap">@if ($carrying !== null)@php($share = Format::share($carrying, $total))<x-meter :share="$share" :label="$share.' % of products'"/> {{ $share }} %@endif</td>
-            <td class="num">{{ $shows[$filter->id] ?? 0 }} of {{ $pages }}</td>
-            <td>@if (($absent[$filter->title] ?? null) === null)<span class="tag settled">shows</span>@else<span class="tag waiting">{{ $absent[$filter->title]->inWords() }}</span>@endif</td>
-        </tr>
-    @endforeach
-    </tbody></table>
-<form method="post" action="{{ route('line-ups.order') }}" data-order hidden>@csrf</form><p class="sr-only" role="status" data-said></p>
-</div>
-@endif
-@endsection
-@section('panel')
-@if ($open)
-    @php($kind = $open->kind())
-    <p class="label">Filter over {{ $open->definition?->label ?? $open->field }}</p><h2>{{ $open->title }}</h2>
+<div class="lineup">
+<nav class="lineup-tree" aria-label="Pages">
+    @php($mark = function ($placements) use ($all) { $own = array_filter(array_map(fn ($one) => $all->layer($one), $placements)); $added = array_sum(array_map(fn ($one) => count($one->added), $own)); $dropped = array_sum(array_map(fn ($one) => count($one->dropped), $own)); $changed = array_sum(array_map(fn ($one) => count($one->changed) + ($one->order === null ? 0 : 1), $own)); return trim(($added ? "+{$added} " : '').($dropped ? "−{$dropped} " : '').($changed ? "~{$changed}" : '')); })
+    <a href="{{ route('line-ups', ['page' => 'shop']) }}" @if ($page === 'shop') aria-current="page" @endif data-row data-stop><i class="starts"></i>Whole shop <b>{{ count($all->of('shop')->filters) }}</b></a>
+    @foreach ($tree->flat() as [$one, $depth])@php($said = $mark(["below:{$one->id}", "only:{$one->id}"]))<a class="d{{ min(4, $depth + 1) }}" href="{{ route('line-ups', ['page' => $one->id]) }}" @if ($page === (string) $one->id) aria-current="page" @endif data-row data-stop><i @class(['starts' => $said !== ''])></i>{{ $one->name }}@if ($said !== '') <span class="tag">{{ $said }}</span>@endif<b>{{ count($all->of((string) $one->id)->filters) }}</b></a>@endforeach
+    @foreach (['search' => 'Search results', 'brands' => 'Brand pages'] as $one => $name)@php($said = $mark([$one]))<a href="{{ route('line-ups', ['page' => $one]) }}" @if ($page === $one) aria-current="page" @endif data-row data-stop><i @class(['starts' => $said !== ''])></i>{{ $name }}@if ($said !== '') <span class="tag">{{ $said }}</span>@endif<b>{{ count($all->of($one)->filters) }}</b></a>@endforeach
+</nav>
+<div class="lineup-work">
     @if ($errors->isNotEmpty())@foreach ($errors->all() as $message)<p class="note harm" role="alert">{{ $message }}</p>@endforeach @endif
-    <form method="post" action="{{ route('line-ups.update', $open) }}" class="grid gap-3" id="filter">@csrf @method('put')<input type="hidden" name="version" value="{{ $errors->any() ? $open->version : old('version', $open->version) }}">
-        <div class="field"><label for="title">Title</label><input class="input" id="title" name="title" required maxlength="100" value="{{ old('title', $open->title) }}" @error('title') aria-invalid="true" @enderror></div>
-        <div class="field"><label for="control">Control</label><select class="select" id="control" name="control">@foreach (Control::fitting($kind) as $control)<option value="{{ $control->value }}" @selected(old('control', $open->control->value) === $control->value)>{{ $control->label() }}</option>@endforeach</select></div>
-        @if ($open->control === Control::Scale)
-            <div class="grid grid-cols-2 gap-3"><div class="field"><label for="step">Step</label><input class="input" id="step" name="step" inputmode="decimal" value="{{ old('step', $open->step) }}" placeholder="1" @error('step') aria-invalid="true" @enderror></div><div class="field"><label for="unit">Unit shown</label><input class="input" id="unit" name="unit" maxlength="20" value="{{ old('unit', $open->unit) }}" placeholder="{{ $open->field === 'price' ? Format::unit(config('lokum.currency')) : $open->definition?->unit }}"></div></div>
-        @else
-            <fieldset class="field"><legend class="label pb-1">Picks</legend><div class="grid gap-1">@foreach ([['any', 'Several: any of them'], ['all', 'Several: all of them'], ['one', 'One at a time']] as [$value, $name])<label class="check"><input type="radio" name="combine" value="{{ $value }}" @checked(old('combine', $open->combine->value) === $value)><span>{{ $name }}</span></label>@endforeach</div></fieldset>
-            <fieldset class="field"><legend class="label pb-1">Terms with no products left</legend><div class="choices">@foreach (EmptyTerms::cases() as $case)<label><input type="radio" name="empty_terms" value="{{ $case->value }}" @checked(old('empty_terms', $open->empty_terms->value) === $case->value)>{{ $case->label() }}</label>@endforeach</div></fieldset>
-        @endif
-        <label class="check"><input type="checkbox" name="open" value="1" @checked(old('open', $open->open))><span>Starts open</span></label>
-    </form>
-    @if (isset($terms[$open->id]))<div class="field"><span class="label">Its terms now, {{ $open->definition->term_order->label() }}</span><div class="flex flex-wrap gap-1.5">@foreach (array_slice($terms[$open->id], 0, 14) as $term)<x-cube boxed :label="$term['label']" :look="Lokum\Vocabulary\Look::fromJson($term['look'])"> <span class="soft small">{{ $term['products'] }}</span></x-cube>@endforeach</div><a class="small" href="{{ route('values.show', $open->definition) }}">All {{ count($terms[$open->id]) }}, their order and looks</a></div>@endif
-    @can('edit')<div class="deed"><button class="button main" form="filter" data-key="s">Save <kbd>S</kbd></button><form method="post" action="{{ route('line-ups.destroy', $open) }}">@csrf @method('delete')<button class="button harm">Take it out of the line-up</button></form><p class="small soft text-center">Shoppers see it with the next edition.</p></div>@endcan
-@else
-    <h2>Choose a filter</h2><p class="soft">Its settings open here. Put filters in order by their handles: drag, or Alt and the arrow keys.</p>
-@endif
+    <div class="flex items-start gap-3 flex-wrap"><div class="grow"><h2>{{ $lineup->filters === [] ? 'No filters yet' : Format::count(count($lineup->filters), 'filter') }} for {{ Format::count($products, 'product') }}</h2>
+        <p class="soft small">@if ($page === 'shop')Every page inherits these, and can add, drop or change some.@else{{ count($lineup->layers) > 1 || $layer === null ? 'From '.collect($lineup->layers)->pluck('name')->reverse()->implode(', then ').'.' : '' }} {{ $layer === null ? 'Nothing is said for these pages alone.' : 'What you change is said for '.Placement::of($at, $tree)->name($tree).'.' }}@endif <a href="{{ route('line-ups', ['page' => $page, 'at' => request('at'), 'propose' => $lineup->filters === [] ? 'lineup' : 'order']) }}">{{ $lineup->filters === [] ? 'Propose a line-up' : 'Propose a better order' }}</a> · <a href="{{ route('line-ups', ['page' => $page, 'at' => request('at'), 'propose' => 'lineup']) }}">what would earn its place</a></p></div>
+    @can('edit')<form method="post" action="{{ route('line-ups.store') }}" class="flex gap-2">@csrf<input type="hidden" name="page" value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><label class="sr-only" for="source">What to filter by</label><select class="select small w-[170px]" id="source" name="source" required><option value="">Add a filter over …</option>@if ($fields !== [])<optgroup label="What every product has">@foreach ($fields as $field => [$label])<option value="{{ $field }}">{{ $label }}</option>@endforeach</optgroup>@endif<optgroup label="Definitions">@foreach ($offers as $offer)<option value="{{ $offer->slug }}">{{ $offer->label }}</option>@endforeach</optgroup></select><button class="button small main" data-key="n" title="Add the chosen filter (N)">Add</button></form>@endcan</div>
+    @foreach ($warnings[''] ?? [] as $one)<p class="note">{{ $one['text'] }}: <a href="{{ $one['url'] }}">{{ $one['remedy'] }}</a>.</p>@endforeach
+    @includeWhen($order !== null, 'lineups.order') @includeWhen($proposal !== null, 'lineups.proposal') @includeWhen($compared !== null, 'lineups.compare')
+    @if ($lineup->filters === [])<div class="empty"><h2>Shoppers have nothing to narrow by</h2><p class="soft">Add a filter above, or let Lokum propose a line-up. Its control is proposed from what it holds; everything can be changed.</p></div>
+    @else
+    <div x-data="ordering">
+    <table class="grid-table dense"><thead><tr><th scope="col"><span class="sr-only">Move</span></th><th scope="col">Filter</th><th scope="col">Comes from</th><th scope="col">Covers</th><th scope="col">Narrows</th></tr></thead>
+        <tbody data-list>
+        @foreach ($lineup->filters as $key => $filter)
+            @php($set = $filter->settings()) @php($one = $worth[$key])
+            <tr data-row data-id="{{ $key }}" data-name="{{ $set->title }}" @class(['open' => $open?->key === $filter->key])>
+                <td class="w-8"><button type="button" class="handle" id="handle-{{ $key }}" aria-label="Move {{ $set->title }}: Alt and arrow keys" title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small/></button></td>
+                <td><a class="name" data-stop href="{{ route('line-ups', ['page' => $page, 'at' => request('at'), 'filter' => $key]) }}">{{ $set->title }}</a>@if ($waiting = count(array_filter(array_keys($facts_counts[$key] ?? []), fn ($term) => App\Lineups\FilterForm::isWaiting($set, $term)))) <span class="tag waiting">{{ $waiting }} waiting</span>@endif<div class="small soft">{{ mb_strtolower($set->control->label()) }}{{ $set->kind->isAttribute() ? ' · '.['any' => 'any of', 'all' => 'all of', 'one' => 'single'][$set->combine->value].' · '.['follow' => 'follows', 'except' => 'all but '.count($set->chosen), 'only' => 'only '.count($set->chosen)][$set->terms->value] : '' }}{{ $set->bands !== [] && $set->control->value === 'bands' ? ' · '.count($set->bands) : '' }}{{ $set->open ? '' : ' · starts closed' }}</div>
+                    @foreach ($warnings[$key] ?? [] as $warning)<div @class(["small", "warn" => ! isset($warning["quiet"]), "soft" => isset($warning["quiet"])])>{{ $warning['text'] }}: <a href="{{ $warning['url'] }}">{{ $warning['remedy'] }}</a></div>@endforeach</td>
+                <td class="small soft">@if (isset($layer?->added[$key]))<b class="set-here">set here</b>@else{{ $named($filter->from) }}@endif @if ($filter->changed !== [])<div>{{ count(array_filter($filter->changed, fn ($by) => $by === $layer?->id)) ? 'changed here' : 'changed by '.$named(end($filter->changed)) }}: {{ implode(', ', array_map(fn ($name) => str_replace('_', ' ', $name), array_keys($filter->changed))) }}</div>@endif</td>
+                <td class="whitespace-nowrap" title="{{ $one->inWords() }}">@php($share = (int) round(100 * $one->coverage))<x-meter :share="$share" :label="$one->inWords()"/> {{ $share }} %</td>
+                <td class="whitespace-nowrap" title="{{ $one->inWords() }}">@php($share = (int) round(100 * $one->narrowing))<x-meter class="rose" :share="$share" label="one pick leaves about {{ $one->leaves }} of {{ $one->products }}"/> {{ $share }} %</td>
+            </tr>
+            @if ($open?->key === $filter->key)<tr class="opened"><td colspan="5">@include('lineups.filter')</td></tr>@endif
+        @endforeach
+        </tbody></table>
+    <form method="post" action="{{ route('line-ups.order') }}" data-order hidden>@csrf<input type="hidden" name="page" value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"></form><p class="sr-only" role="status" data-said></p>
+    </div>
+    @endif
+    @foreach ($lineup->dropped as $key => $by)<p class="small soft">{{ $key }} is dropped by {{ $named($by) }}. @can('edit')<form class="inline" method="post" action="{{ route('line-ups.store') }}">@csrf<input type="hidden" name="page" value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><button class="button small bare" name="source" value="{{ $key }}">Have it here again</button></form>@endcan</p>@endforeach
+    @include('lineups.page')
+</div>
+</div>
 @endsection
+@section('panel')@include('lineups.live')@endsection

@@ -1,4 +1,1 @@
-<div class="terms" @if (count($filter->terms) > 10) tabindex="0" role="group" aria-label="{{ $filter->title }}" @endif>@foreach ($filter->terms as $term)
-    <label @class(['term', 'off' => ! $term->isAvailable()])><input type="{{ $filter->combine === Lokum\Facet\Combine::One ? 'radio' : 'checkbox' }}" name="{{ $filter->key }}{{ $filter->combine === Lokum\Facet\Combine::One ? '' : '[]' }}" value="{{ $term->slug }}" @checked($term->picked) @disabled(! $term->isAvailable())>@if ($term->look->colors !== [])<x-cube :label="$term->label" :look="$term->look"/>@else<span class="name">{{ $term->label }}</span>@endif<span class="n">{{ App\Format::number($term->count) }}</span></label>
-@endforeach</div>
-@if ($filter->combine === Lokum\Facet\Combine::One && array_filter($filter->terms, fn ($term) => $term->picked))<a class="small" href="{{ $address->without($filter->key)->url() }}">Any {{ mb_strtolower($filter->title) }}</a>@endif
+<div class="terms" role="group" aria-label="{{ $filter->title }}">@include('shop.controls.more', ['each' => 'term', 'class' => 'terms'])</div>

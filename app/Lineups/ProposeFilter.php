@@ -1,0 +1,61 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lineups;
+
+use App\Definitions\Definition;
+use App\Publishing\DraftTerms;
+use App\Refused;
+use Lokum\Facet\Combine;
+use Lokum\Lineup\Control;
+use Lokum\Lineup\EmptyTerms;
+use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Look;
+
+/** A filter over a definition or field in one step: its control proposed from its kind, its values and their looks. */
+final readonly class ProposeFilter
+{
+    public function __construct(private DraftTerms $terms)
+    {
+    }
+
+    /**
+     * @param  string  $source  slug of a definition, or a field that every product has
+     * @return array<string, mixed> a row of filters
+     *
+     * @throws Refused for one that does not exist
+     */
+    public function __invoke(string $source): array
+    {
+        $definition = Definition::query()->live()->where('slug', $source)->first();
+        if ($definition !== null) {
+            return $this->ofDefinition($definition);
+        }
+        [$title, $kind] = Filter::FIELDS[$source] ?? throw Refused::unknown('definition', $source);
+        $row = $this->row($title, Control::fitting($kind)[0], Combine::Any) + ['field' => $source];
+
+        return match ($source) {
+            Filter::PRICE => ['step' => 1.0] + $row,
+            Filter::STOCK => ['combine' => Combine::One->value] + $row,
+            Filter::ADDED => ['control' => Control::Bands->value, 'combine' => Combine::One->value, 'unit' => 'days', 'settings' => (string) json_encode(['bands' => [['from' => null, 'to' => 7, 'label' => 'In the last week'], ['from' => null, 'to' => 30, 'label' => 'In the last 30 days']]])] + $row,
+            Filter::DISCOUNT => ['control' => Control::Bands->value, 'combine' => Combine::One->value, 'unit' => '%', 'settings' => (string) json_encode(['bands' => [['from' => 10, 'to' => null, 'label' => '10 % off and more'], ['from' => 25, 'to' => null, 'label' => '25 % off and more'], ['from' => 50, 'to' => null, 'label' => '50 % off and more']]])] + $row,
+            default => $row,
+        };
+    }
+
+    /** @return array<string, mixed> */
+    private function ofDefinition(Definition $definition): array
+    {
+        $terms = $definition->kind->isAttribute() ? $this->terms->of($definition) : [];
+        $dressed = count(array_filter($terms, fn (array $term): bool => ! Look::fromJson($term['look'])->isUndressed()));
+
+        return $this->row($definition->label, Control::proposeFor($definition->kind, count($terms), $dressed), $definition->kind === Kind::Flag ? Combine::One : Combine::Any) + ['definition_id' => $definition->id];
+    }
+
+    /** @return array{title: string, control: string, combine: string, empty_terms: string, open: int} */
+    private function row(string $title, Control $control, Combine $combine): array
+    {
+        return ['title' => $title, 'control' => $control->value, 'combine' => $combine->value, 'empty_terms' => EmptyTerms::Hide->value, 'open' => 1];
+    }
+}

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lineups;
+
+use App\Refused;
+use Lokum\Text\Label;
+use Lokum\Text\Slug;
+
+/** Reads sort orders from a form: a name, one or two fields with their direction, active or not; in the order of the menu. */
+final class SortForm
+{
+    private const MOST = 12;
+
+    /**
+     * @param  array<mixed>  $rows
+     * @return list<array<string, mixed>>
+     */
+    public static function read(array $rows): array
+    {
+        $orders = [];
+        $taken = [];
+        foreach (array_slice(array_values($rows), 0, self::MOST) as $i => $row) {
+            $row = (array) $row;
+            $name = is_string($row['name'] ?? null) ? Label::of($row['name']) : '';
+            $by = [];
+            foreach ((array) ($row['by'] ?? []) as $step) {
+                [$field, $down] = [...explode(' ', is_string($step) ? $step : '', 2), ''];
+                $field === '' ?: $by[] = [$field, $down === 'down'];
+            }
+            if ($name === '' && $by === []) {
+                continue;
+            }
+            if ($name === '' || mb_strlen($name) > 60 || $by === []) {
+                throw new Refused('Sort order '.($i + 1).' needs a name of 1 to 60 characters and a field.', 'sorts');
+            }
+            $slug = Slug::unique(is_string($row['slug'] ?? null) && $row['slug'] !== '' ? $row['slug'] : $name, fn (string $slug): bool => in_array($slug, $taken, true));
+            $taken[] = $slug;
+            $orders[] = ['slug' => $slug, 'name' => $name, 'by' => $by, 'active' => (bool) ($row['active'] ?? false)];
+        }
+
+        return $orders;
+    }
+}

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Catalog\Counted;
+use App\Definitions\Definition;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+use Lokum\Text\StrictKey;
+use Lokum\Vocabulary\Level;
+use PDO;
+
+/** Writes what shoppers find products by: texts of fields that are filters, and for the search box names, numbers and what products carry. */
+final readonly class EditionTexts
+{
+    public const SEARCH = 'search';
+
+    public function __construct(private EditionWriter $writer, private Numbering $numbering)
+    {
+    }
+
+    /** @param  Collection<int, Definition>  $definitions  text fields that are filters */
+    public function write(Collection $definitions): void
+    {
+        foreach ($definitions as $definition) {
+            $ofProducts = $definition->level === Level::Product;
+            $this->writer->insert('text_levels', [$definition->slug, $definition->level->value]);
+            foreach ($this->rows('SELECT a.item_id, s.text FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = '.$definition->id.' AND '.Counted::on($definition->level)) as [$item, $text]) {
+                $this->writer->insert('texts', [$definition->slug, $ofProducts ? $this->numbering->product((int) $item) : $this->numbering->variant((int) $item), StrictKey::of((string) $text)]);
+            }
+        }
+        $this->writer->insert('text_levels', [self::SEARCH, Level::Product->value]);
+        foreach ($this->rows('SELECT p.id, COALESCE(p.name, \'\') || \' \' || p.sku || \' \' || COALESCE(c.name, \'\') || \' \' || COALESCE((SELECT GROUP_CONCAT(v.label, \' \') FROM assignments a JOIN spellings s ON s.id = a.spelling_id JOIN attribute_values v ON v.id = s.value_id AND v.held = 0 WHERE a.item_id = p.id), \'\')
+            FROM items p LEFT JOIN categories c ON c.id = p.category_id WHERE p.parent_id IS NULL') as [$item, $text]) {
+            $this->writer->insert('texts', [self::SEARCH, $this->numbering->product((int) $item), StrictKey::of((string) $text)]);
+        }
+    }
+
+    /** @return iterable<array{0: int, 1: string}> */
+    private function rows(string $sql): iterable
+    {
+        $statement = DB::connection()->getPdo()->query($sql);
+        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_NUM)) !== false) {
+            yield $row;
+        }
+    }
+}

@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Storefront;
+
+use App\Format;
+use Lokum\Lineup\Band;
+use Lokum\Lineup\FilterSettings;
+
+/** What shoppers read for a band: its label, or its ends with the filter's unit and decimals. */
+final class BandWords
+{
+    public static function of(FilterSettings $filter, Band $band): string
+    {
+        return $band->words((string) $filter->prefix, $filter->unit !== null ? Format::unit($filter->unit) : ($filter->key === 'price' ? Format::unit((string) config('lokum.currency')) : ''), $filter->decimals);
+    }
+}

@@ -1,0 +1,3 @@
+@php($letters = collect($filter->terms)->groupBy(fn ($term) => preg_match('/^\p{L}/u', $first = mb_strtoupper(mb_substr((string) Normalizer::normalize($term->label, Normalizer::FORM_KD), 0, 1))) === 1 ? $first : '#')->sortKeys())
+<div x-data="letters"><input class="input small mt-2" type="search" aria-label="Find in {{ $filter->title }}" placeholder="Find …" data-find-in x-cloak>
+<div class="terms tall" role="group" aria-label="{{ $filter->title }}" tabindex="0">@foreach ($letters as $letter => $terms)<div data-letter><p class="letter-head" aria-hidden="true">{{ $letter }}</p>@foreach ($terms as $term)@include('shop.controls.term')@endforeach</div>@endforeach</div></div>
