@@ -8,6 +8,7 @@ use App\Access\Role;
 use App\Access\User;
 use App\History\Ledger;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Gate;
@@ -20,6 +21,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
+        Connection::resolverFor('sqlite', fn (mixed $pdo, string $database, string $prefix, array $config): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config));
         $this->app->singleton(Ledger::class);
         $this->app->singleton(TermSorter::class, fn (): TermSorter => new TermSorter((string) config('lokum.locale')));
     }

@@ -12,7 +12,6 @@ $sqlite = fn (string $file, string $synchronous): array => [
     'busy_timeout' => 10000,
     'journal_mode' => 'wal',
     'synchronous' => $synchronous,
-    'transaction_mode' => 'IMMEDIATE',
     // 64 MB of pages: with SQLite's own 2 MB the indexes of a large catalog are read from disk again and again.
     'pragmas' => ['cache_size' => -65536, 'mmap_size' => 1 << 30],
 ];

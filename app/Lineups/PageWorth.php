@@ -27,6 +27,9 @@ final class PageWorth
 
     private const SAME = 0.85;
 
+    /** Of fewer products with both, chance alone makes one say what the other does. */
+    private const ENOUGH = 30;
+
     /** @var array<string, array<int, int>> */
     private array $answers = [];
 
@@ -130,7 +133,7 @@ final class PageWorth
             }
         }
 
-        return Worth::overlap($joint);
+        return array_sum(array_map(array_sum(...), $joint)) < self::ENOUGH ? 0.0 : Worth::overlap($joint);
     }
 
     /** @return array<int, int> */

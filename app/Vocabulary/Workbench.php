@@ -16,6 +16,8 @@ final class Workbench
 {
     public const LENSES = ['flow' => 'Flow', 'list' => 'List', 'map' => 'Map'];
 
+    private const SPELLINGS = 3;
+
     /** @var list<ValueRow> */
     public readonly array $all;
 
@@ -52,6 +54,16 @@ final class Workbench
 
         return array_values(array_filter($this->all, fn (ValueRow $row): bool => $this->isShown($row) && ($under === 0 || $row->value->umbrella_id === $under)
             && ($words === '' || str_contains(StrictKey::of($row->value->label), $key) || array_filter($row->spellings, fn (array $spelling): bool => str_contains(StrictKey::of($spelling['text']), $key)) !== [])));
+    }
+
+    /** @return list<array{id: int, text: string, products: int}> a few of a value's spellings, those that are looked for first */
+    public function firstSpellings(ValueRow $row): array
+    {
+        $key = StrictKey::of($this->request->string('q')->toString());
+        $found = $key === '' ? [] : array_filter($row->spellings, fn (array $spelling): bool => str_contains(StrictKey::of($spelling['text']), $key));
+        $ordered = [...$found, ...array_diff_key($row->spellings, $found)];
+
+        return count($ordered) <= self::SPELLINGS + 2 ? $ordered : array_slice($ordered, 0, self::SPELLINGS);
     }
 
     public function row(int $value): ?ValueRow

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\History\Ledger;
 use App\History\Remembered;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Support\Facades\DB;
 
 /* What is worked out once for each state of the catalog. */
 
@@ -27,4 +28,14 @@ test('in a large catalog nobody waits for figures that may be a little old', fun
     expect($remembered->lately('x', fn (): int => 1))->toBe(1);
     app(Ledger::class)->note('Products', 'Something');
     expect($remembered->lately('x', fn (): int => 2))->toBe(1)->and($remembered->of('x', fn (): int => 3))->toBe(3)->and($remembered->lately('x', fn (): int => 4))->toBe(3);
+});
+
+test('a transaction has the right to write from its beginning, so that one that reads first is not turned away later', function (): void {
+    $other = new PDO('sqlite:'.$this->data().'/catalog.sqlite', options: [PDO::ATTR_TIMEOUT => 0, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+    DB::beginTransaction();
+    DB::table('lineups')->count();
+    expect(fn () => $other->exec('UPDATE lineups SET placement = placement'))->toThrow(PDOException::class, 'locked');
+    DB::table('lineups')->update(['version' => 2]);
+    DB::commit();
+    expect($other->exec('UPDATE lineups SET placement = placement'))->toBe(1);
 });

@@ -37,7 +37,7 @@ test('two people on one value: the second is told and keeps what was typed', fun
     $first = (new Person(demo()))->signIn(0);
     $second = (new Person(demo()))->signIn(1);
     foreach ([$first, $second] as $person) {
-        $person->open('/values/hair')->press('Goat', '.work')->see('Save', '#panel');
+        $person->open('/values/hair')->click('[data-name="Goat"] a.name')->see('Save', '#panel');
     }
     $first->type('#look_help', 'Soft and thirsty')->press('Save', '#panel')->see('Changed Goat');
     $second->type('#look_help', 'From the second')->press('Save', '#panel')->see('Someone else saved Goat')->holds('document.querySelector("#look_help").value === "From the second"');
@@ -49,7 +49,7 @@ test('two people on one value: the second is told and keeps what was typed', fun
 
 test('a viewer sees everything and finds no button that changes it', function (): void {
     $me = (new Person(demo()))->signIn(2);
-    foreach (['/values/color', '/definitions?open=finish', '/line-ups?filter=1', '/history?entry=5', '/publishing', '/products'] as $path) {
+    foreach (['/values/color', '/definitions?open=finish', '/line-ups?filter=color', '/history?entry=5', '/publishing', '/products'] as $path) {
         $me->open($path)->see('Sign out');
         expect($me->count('.panel .button.main'))->toBe(0, $path);
     }
@@ -69,7 +69,7 @@ test('axe finds nothing on any view', function (): void {
     $look('/sign-in');
     $me->signIn();
     foreach (['/', '/feeds', '/feeds/readings/1', '/definitions', '/definitions?open=color', '/definitions?open=new', '/products', '/products?where[]=category:paint&where[]=finish:matte&where[]=missing:volume', '/products/1', '/values', '/values/color', '/values/hair',
-        '/line-ups', '/line-ups?filter=1', '/line-ups?filter=2', '/publishing', '/history', '/history?entry=5', '/people', '/shop', '/shop/c/paint?color=burnt-sienna&price=5..20', '/shop/p/NO-001'] as $path) {
+        '/line-ups', '/line-ups?filter=color', '/line-ups?page=paint&filter=price&bands=shares&why=1', '/line-ups?page=brushes&propose=lineup', '/line-ups?page=paint&with=shop', '/publishing', '/history', '/history?entry=5', '/people', '/shop', '/shop/c/paint?color=burnt-sienna&price=5..20', '/shop/p/NO-001'] as $path) {
         $look($path);
     }
     $me->open('/values/color')->click('tbody tr:nth-child(1) .pick')->click('tbody tr:nth-child(2) .pick')->see('Merge into one?', '#panel');

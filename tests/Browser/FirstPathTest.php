@@ -86,10 +86,10 @@ test('the nine steps, with the mouse', function (): void {
     foreach (['colour' => 'Color', 'price' => 'Price', 'stock' => 'In stock', 'brand' => 'Brand', 'volume' => 'Volume', 'finish' => 'Finish'] as $source => $title) {
         $me->choose('#source', $source)->press('Add', '.work')->see("Added the filter {$title}");
     }
-    $me->see('cubes with colors · any of · follows · 3 terms');
-    $me->open('/line-ups')->press('Finish', '.work')->see('Title', '#panel')->type('#title', 'Sheen')->choose('#control', 'menu')->press('Shown unavailable', '#panel')->press('Starts open', '#panel')->press('Save', '#panel')->see('Changed the filter Sheen')->see('drop-down');
-    $me->open('/line-ups')->press('Price', '.work')->see('Step', '#panel')->type('#step', '0')->press('Save', '#panel')->see('The step is a number above zero')->type('#step', '0.5')->press('Save', '#panel')->see('step 0.5');
-    $me->drag('tbody tr:nth-child(6) .handle', 'tbody tr:nth-child(2) .handle')->see("Reordered the shop's line-up")->holds('document.querySelector("tbody tr:nth-child(2), tbody tr:nth-child(3)").parentElement.innerText.indexOf("Sheen") < document.querySelector("tbody").innerText.indexOf("Volume")');
+    $me->see('cubes with colors or pictures · any of · follows · 3 terms');
+    $me->open('/line-ups')->press('Finish', '.work')->see('Title', '.filter-card')->type('#title', 'Sheen')->choose('#control', 'menu')->choose('#empty_terms', 'unavailable')->press('Starts open', '.filter-card')->press('Save', '.filter-card')->see('Changed the filter Sheen')->see('drop-down');
+    $me->open('/line-ups')->press('Price', '.work')->see('Step', '.filter-card')->type('#step', '0')->press('Save', '.filter-card')->see('The step is a number above zero')->type('#step', '0.5')->press('Save', '.filter-card')->see('step 0.5');
+    $me->open('/line-ups')->drag('tbody tr:nth-child(6) .handle', 'tbody tr:nth-child(2) .handle')->see("Reordered the shop's line-up")->holds('document.querySelector("tbody tr:nth-child(2), tbody tr:nth-child(3)").parentElement.innerText.indexOf("Sheen") < document.querySelector("tbody").innerText.indexOf("Volume")');
 
     // 7. Edition 1 and the storefront.
     $me->see('Nothing published yet', '.status')->press('Nothing published yet')->see('Publish edition 1', '#panel')->press('Publish edition 1', '#panel')->see('Edition 1 is live', '.status')->see('no drift', '.status');
