@@ -5,7 +5,6 @@ declare(strict_types=1);
 use App\History\Ledger;
 use App\History\Remembered;
 use Illuminate\Support\Facades\DB;
-use Illuminate\Support\Facades\DB;
 
 /* What is worked out once for each state of the catalog. */
 
