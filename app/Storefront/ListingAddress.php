@@ -28,8 +28,9 @@ final readonly class ListingAddress
      * @param  string  $sort  slug of a sort order; the first one is not written
      * @param  bool  $soldOut  whether sold-out products are asked for, where they are hidden
      * @param  bool  $moved  whether a term in the address has become another
+     * @param  list<string>  $days  keys whose ranges are days
      */
-    private function __construct(public ShopPage $page, public array $terms, public array $ranges, public array $words, public string $sort, public int $number, private string $usualSort, public bool $soldOut = false, public bool $moved = false)
+    private function __construct(public ShopPage $page, public array $terms, public array $ranges, public array $words, public string $sort, public int $number, private string $usualSort, public bool $soldOut = false, public bool $moved = false, private array $days = [])
     {
     }
 
@@ -74,7 +75,7 @@ final readonly class ListingAddress
         $sort = (string) $request->query('sort', '');
         $known = array_map(fn (SortOrder $order): string => $order->slug, $sorts);
 
-        return new self($page, $terms, $ranges, $words, in_array($sort, $known, true) ? $sort : $known[0], max(1, (int) $request->query('page', '1')), $known[0], $request->query('sold-out') === '1', $moved);
+        return new self($page, $terms, $ranges, $words, in_array($sort, $known, true) ? $sort : $known[0], max(1, (int) $request->query('page', '1')), $known[0], $request->query('sold-out') === '1', $moved, array_map(fn (FilterSettings $filter): string => $filter->key, array_values(array_filter($edition->filters($page->lineup), fn (FilterSettings $filter): bool => $filter->control === Control::Dates))));
     }
 
     public function isNarrowed(): bool
@@ -133,7 +134,8 @@ final readonly class ListingAddress
             $query[] = rawurlencode((string) $key).'='.implode(',', array_map(rawurlencode(...), $slugs));
         }
         foreach ($this->ranges as $key => [$from, $to]) {
-            $query[] = rawurlencode((string) $key).'='.($from ?? '').'..'.($to ?? '');
+            $day = fn (?float $end): string => $end === null ? '' : (in_array($key, $this->days, true) ? gmdate('Y-m-d', (int) $end * 86400) : (string) $end);
+            $query[] = rawurlencode((string) $key).'='.$day($from).'..'.$day($to);
         }
         foreach ($this->words as $key => $text) {
             $query[] = rawurlencode((string) $key).'='.rawurlencode($text);
@@ -156,7 +158,7 @@ final readonly class ListingAddress
     {
         $all = $changes + ['number' => 1] + get_object_vars($this);
 
-        return new self($this->page, $all['terms'], $all['ranges'], $all['words'], $this->sort, $all['number'], $this->usualSort, $all['soldOut']);
+        return new self($this->page, $all['terms'], $all['ranges'], $all['words'], $this->sort, $all['number'], $this->usualSort, $all['soldOut'], days: $this->days);
     }
 
     /** @return array{0: array<string, true>, 1: callable(string): (string|null)} what can be picked, and where an ended pick leads */

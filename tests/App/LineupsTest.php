@@ -1,0 +1,226 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Catalog\Category;
+use App\Definitions\Definition;
+use App\History\TakeBack;
+use App\Lineups\Compositions;
+use App\Lineups\EditLineup;
+use App\Lineups\FilterForm;
+use App\Lineups\LineupWarnings;
+use App\Lineups\ListOwnOnly;
+use App\Lineups\PageFacts;
+use App\Lineups\PageWorth;
+use App\Publishing\Edition;
+use App\Refused;
+use App\Vocabulary\CreateValue;
+use App\Vocabulary\FindValue;
+use App\Vocabulary\GatherValues;
+use App\Vocabulary\MergeValues;
+use App\Vocabulary\Umbrella;
+use Illuminate\Support\Facades\DB;
+use Lokum\Lineup\FilterSettings;
+
+/* Line-ups page by page, from the edit to what the storefront shows. */
+
+const STOCKED = 'sku,parent_sku,name,category,brand,price,stock,Color,Weight,Note,Made
+P1,,Sage oil,Paint > Oil,Ninefold,5,3,Sage,10,Ground in small batches,2026-01-05
+P2,,Olive oil,Paint > Oil,Ninefold,12,0,Olive,20,Café green,2026-02-10
+P3,,Crimson ink,Paint > Ink,Loxholm,20,5,Crimson,,Café red,2026-03-01
+P4,,Cerulean ink,Paint > Ink,Loxholm,60,1,Cerulean,500,,
+P5,,Wide brush,Brushes,Ninefold,8,2,,80,Soft hair,2026-02-11
+P6,,Fine brush,Brushes,Loxholm,9,0,,8,,
+';
+
+const STOCKED_MAP = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice"}, "Weight": {"attribute": "weight", "label": "Weight", "kind": "number", "unit": "g"}, "Note": {"attribute": "note", "label": "Note", "kind": "text"}, "Made": {"attribute": "made", "label": "Made", "kind": "date"}}}';
+
+beforeEach(function (): void {
+    $this->read(STOCKED, STOCKED_MAP);
+    app(EditLineup::class)->several(['color', 'brand', 'price']);
+});
+
+function pageOf(string $slug): string
+{
+    return (string) Category::query()->where('slug', $slug)->value('id');
+}
+
+function colors(): Definition
+{
+    return Definition::query()->where('slug', 'color')->firstOrFail();
+}
+
+function saveFilter(string $key, array $changes, string $placement = 'shop'): void
+{
+    $given = Compositions::load()->of(EditLineup::pageOf($placement))->filters[$key]->given;
+    app(EditLineup::class)->save($key, $changes + $given, $placement, EditLineup::token($given));
+}
+
+/** @return list<string> titles of the filters that a page of the shop shows, in order */
+function shownOn(Tests\Support\CatalogTestCase $test, string $path): array
+{
+    preg_match_all('/<summary[^>]*><span[^>]*>([^<]+)<\/span><\/summary>/', (string) $test->get($path)->assertOk()->getContent(), $found);
+
+    return $found[1];
+}
+
+/** @return list<string> names of the products that a page of the shop shows, in order */
+function goodsOn(Tests\Support\CatalogTestCase $test, string $path): array
+{
+    preg_match_all('/<span class="title">([^<]+)</', (string) $test->get($path)->assertOk()->getContent(), $found);
+
+    return $found[1];
+}
+
+test('a branch drops, adds, changes and orders filters; its pages get that, others do not, and all of it is taken back', function (): void {
+    $edit = app(EditLineup::class);
+    $paint = 'below:'.pageOf('paint');
+    $edit->drop('brand', $paint);
+    $edit->add('weight', $paint);
+    $edit->order(['weight', 'price', 'color'], $paint);
+    saveFilter('color', ['title' => 'Shade', 'columns' => 3], $paint);
+    saveFilter('price', ['title' => 'Cost'], 'only:'.pageOf('oil'));
+    $this->publish();
+    expect(shownOn($this, '/shop'))->toBe(['Color', 'Brand', 'Price'])->and(shownOn($this, '/shop/c/paint'))->toBe(['Weight', 'Price', 'Shade'])->and(shownOn($this, '/shop/c/oil'))->toBe(['Weight', 'Cost', 'Shade'])->and(shownOn($this, '/shop/c/brushes'))->toBe(['Brand', 'Price'])->and(shownOn($this, '/shop/search?q=ink'))->toBe(['Color', 'Price']);
+    $composed = Compositions::load()->of(pageOf('oil'));
+    expect($composed->filters['color']->changed)->toHaveKeys(['title', 'columns'])->and(array_keys($composed->dropped))->toBe(['brand']);
+    // What is changed at the top still reaches the branch, save for what it says itself.
+    saveFilter('color', ['title' => 'Hue', 'help' => 'Look closely']);
+    expect(Compositions::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray(['title' => 'Shade', 'help' => 'Look closely']);
+    $edit->fallBack('color', $paint, 'title');
+    expect(Compositions::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray(['title' => 'Hue', 'columns' => 3]);
+    $edit->copy($paint, 'below:'.pageOf('brushes'));
+    expect(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))->toBe(['weight', 'price', 'color']);
+    $edit->copy('below:'.pageOf('brushes'), 'search', move: true);
+    expect(array_keys(Compositions::load()->of('search')->filters))->toBe(['weight', 'price', 'color'])->and(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))->toBe(['color', 'brand', 'price']);
+    $edit->remove($paint);
+    expect(array_keys(Compositions::load()->of(pageOf('ink'))->filters))->toBe(['color', 'brand', 'price'])->and(fn () => $edit->remove('shop'))->toThrow(Refused::class);
+    while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === 'Line-ups') {
+        app(TakeBack::class)($newest);
+    }
+    expect(Compositions::load()->of('shop')->filters)->toBe([])->and(DB::table('filter_changes')->count())->toBe(0)->and(DB::table('lineups')->count())->toBe(1);
+});
+
+test('only these: a merge, a rename and a gathering carry over by themselves, and new terms wait to be admitted', function (): void {
+    $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
+    saveFilter('color', ['terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'seen' => FilterForm::newest()]);
+    $terms = function (): array {
+        $this->publish();
+        preg_match_all('/name="color\[\]" value="([^"]+)"/', (string) $this->get('/shop')->getContent(), $found);
+
+        return $found[1];
+    };
+    expect($terms())->toBe(['crimson', 'sage']);
+    $merge = app(MergeValues::class);
+    $merge(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]));
+    expect($terms())->toBe(['crimson', 'olive']);
+    app(GatherValues::class)(colors(), 'Reds', [$id('Crimson')]);
+    expect($terms())->toBe(['olive', 'reds']);
+    $new = app(CreateValue::class)(colors(), 'Gamboge');
+    $this->read("sku,category,Color\nP9,Paint,Gamboge\n", STOCKED_MAP);
+    $filter = Compositions::load()->of('shop')->filters['color']->settings();
+    expect($terms())->toBe(['olive', 'reds'])->and(FilterForm::isWaiting($filter, $new))->toBeTrue()->and(FilterForm::isWaiting($filter, $id('Cerulean')))->toBeFalse();
+    $this->actingAs($this->person())->get('/line-ups?filter=color')->assertSee('1 waiting')->assertSee('New, and not shown yet');
+    $this->post('/line-ups/color/admit', ['page' => 'shop', 'admit' => [$new]])->assertSessionHas('done');
+    expect($terms())->toBe(['gamboge', 'olive', 'reds']);
+    saveFilter('color', ['terms' => 'except', 'chosen' => [Umbrella::TERM + (int) Umbrella::query()->value('id')]]);
+    expect($terms())->toBe(['cerulean', 'gamboge', 'olive']);
+});
+
+test('bands, dates, texts, categories below and values below their umbrellas narrow the shop', function (): void {
+    app(GatherValues::class)(colors(), 'Green', [FindValue::named(colors(), 'Sage')->id, FindValue::named(colors(), 'Olive')->id]);
+    app(EditLineup::class)->several(['weight', 'note', 'made', 'category', 'stock', 'added']);
+    saveFilter('color', ['control' => 'nested']);
+    saveFilter('weight', ['control' => 'bands', 'bands' => [['from' => null, 'to' => 10], ['from' => 10, 'to' => 100, 'label' => 'Middling'], ['from' => 100, 'to' => null]]]);
+    saveFilter('note', ['open' => true]);
+    $this->publish();
+    expect(goodsOn($this, '/shop?weight=..10'))->toBe(['Fine brush', 'Sage oil'])->and(goodsOn($this, '/shop?weight=10..100'))->toBe(['Olive oil', 'Sage oil', 'Wide brush'])->and(goodsOn($this, '/shop?weight=..10,100..'))->toBe(['Cerulean ink', 'Fine brush', 'Sage oil'])
+        // Blind to case and diacritics (C8): "cafe" finds "Café".
+        ->and(goodsOn($this, '/shop?note=CAFE'))->toBe(['Crimson ink', 'Olive oil'])->and(goodsOn($this, '/shop?made=2026-02-01..2026-02-11'))->toBe(['Olive oil', 'Wide brush']);
+    $this->get('/shop?'.http_build_query(['made' => ['from' => '2026-02-11', 'to' => '2026-02-01']]))->assertRedirect('/shop?made=2026-02-01..2026-02-11');
+    expect(goodsOn($this, '/shop?category=brushes'))->toBe(['Fine brush', 'Wide brush'])->and(goodsOn($this, '/shop?color=green'))->toBe(['Olive oil', 'Sage oil'])->and(goodsOn($this, '/shop?color=sage'))->toBe(['Sage oil'])->and(goodsOn($this, '/shop?color=green,crimson&category=paint'))->toBe(['Crimson ink', 'Olive oil', 'Sage oil']);
+    $this->get('/shop?made=2026-02-01..')->assertSee('Made: 2026-02-01 and over');
+    $this->get('/shop')->assertSee('Middling')->assertSee('2 in it');
+    saveFilter('note', ['match' => 'whole']);
+    // Without a filter that nests them, the address of a value under an umbrella leads to the umbrella.
+    saveFilter('color', ['control' => 'ticks']);
+    $this->publish();
+    expect(goodsOn($this, '/shop?note=cafe'))->toBe([])->and(goodsOn($this, '/shop?note=cafe%20red'))->toBe(['Crimson ink']);
+    $this->get('/shop?color=sage')->assertRedirect('/shop?color=green');
+});
+
+test('sold-out products are shown last or hidden until asked for, and sort orders are the shop\'s own', function (): void {
+    app(EditLineup::class)->page(['sold_out' => 'last', 'sorts' => [['name' => 'Heaviest', 'by' => [['weight', true], ['name', false]]], ['name' => 'Dearest', 'by' => [['price', true]]], ['name' => 'Off', 'by' => [['name', false]], 'active' => false]]], 'shop');
+    app(EditLineup::class)->page(['sold_out' => 'hidden'], 'below:'.pageOf('brushes'));
+    $this->publish();
+    expect(goodsOn($this, '/shop'))->toBe(['Cerulean ink', 'Wide brush', 'Sage oil', 'Crimson ink', 'Olive oil', 'Fine brush'])->and(goodsOn($this, '/shop?sort=dearest'))->toBe(['Cerulean ink', 'Crimson ink', 'Wide brush', 'Sage oil', 'Olive oil', 'Fine brush'])
+        ->and(goodsOn($this, '/shop/c/brushes'))->toBe(['Wide brush'])->and(goodsOn($this, '/shop/c/brushes?sold-out=1'))->toBe(['Wide brush', 'Fine brush']);
+    $this->get('/shop/c/brushes')->assertSee('Show 1 sold-out product too');
+    $this->get('/shop')->assertSee('Heaviest')->assertDontSee('>Off<', false);
+});
+
+test('a category can list its own products only, and the search finds by words', function (): void {
+    $this->read("sku,name,category\nP7,Plain tube,Paint\n");
+    app(ListOwnOnly::class)(Category::query()->where('slug', 'paint')->firstOrFail(), true);
+    $this->publish();
+    expect(goodsOn($this, '/shop/c/paint'))->toBe(['Plain tube'])->and(goodsOn($this, '/shop/search?q=INK+crim'))->toBe(['Crimson ink'])->and(goodsOn($this, '/shop/search?q=p3'))->toBe(['Crimson ink'])->and(goodsOn($this, '/shop/search?q=nothing-like-it'))->toBe([]);
+    expect(app(PageFacts::class)->products(pageOf('paint')))->toBe(1);
+});
+
+test('where nothing is left, it says which one filter to drop and what that brings', function (): void {
+    $this->publish();
+    $this->get('/shop?color=sage&brand=loxholm&price=..6')->assertSee('Nothing has all of this at once')->assertSee('without Brand')->assertDontSee('without Price');
+    expect(goodsOn($this, '/shop?color=sage&price=..6'))->toBe(['Sage oil']);
+});
+
+test('looks, labels, order, pins and columns of a filter are its own, and the shop shows them', function (): void {
+    $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
+    saveFilter('color', ['control' => 'cubes', 'columns' => 4, 'order' => 'products', 'pinned' => [$id('Olive')], 'looks' => [$id('Crimson') => ['label' => 'Deep red', 'colors' => ['#770011']]], 'title_shown' => false, 'counts' => false, 'more' => 1]);
+    saveFilter('price', ['prefix' => 'EUR ', 'decimals' => 2, 'from' => 1, 'to' => 51, 'step' => 5]);
+    $this->publish();
+    $html = (string) $this->get('/shop')->getContent();
+    preg_match_all('/name="color\[\]" value="([^"]+)"/', $html, $found);
+    expect($found[1][0])->toBe('olive')->and($html)->toContain('Deep red')->toContain('#770011')->toContain('in-4')->toContain('3 more')->toContain('min="1" max="51" step="5"');
+    $this->actingAs($this->person())->get('/line-ups')->assertSee('Deep red');
+});
+
+test('what filters earn is worked out on the draft, and proposed from nothing', function (): void {
+    $rows = "sku,name,category,brand,price,Color,Tone,Grade\n";
+    for ($i = 0; $i < 120; $i++) {
+        $rows .= "B{$i},Thing {$i},Shelf,".($i % 3 === 0 ? 'Ninefold' : 'Loxholm').','.(1 + $i % 40).','.['Red', 'Blue', 'Green', 'Gray'][$i % 4].','.['Warm', 'Cold', 'Mild', 'Plain'][$i % 4].','.($i < 10 ? 'A' : '')."\n";
+    }
+    $this->read($rows, '{"columns": {"Color": {"attribute": "color", "kind": "choice"}, "Tone": {"attribute": "tone", "kind": "choice"}, "Grade": {"attribute": "grade", "kind": "choice"}}}');
+    app(EditLineup::class)->several(['tone', 'grade']);
+    $page = pageOf('shelf');
+    $lineup = Compositions::load()->of($page);
+    $worth = app(PageWorth::class)->of($page, $lineup);
+    expect($worth['color']->coverage)->toBe(1.0)->and($worth['color']->narrowing)->toEqualWithDelta(0.75, 1e-9)->and($worth['color']->leaves)->toBe(30)->and($worth['color']->inWords())->toBe('covers 100 % of 120 products; one pick leaves about 30')
+        // Two that say the same: four colors and four tones, always together.
+        ->and($worth['tone']->same)->toBe('Color')->and($worth['tone']->overlap)->toEqualWithDelta(1.0, 1e-9)->and($worth['brand']->overlap)->toBeLessThan(0.01)->and($worth['grade']->coverage)->toEqualWithDelta(10 / 120, 1e-9);
+    $warnings = app(LineupWarnings::class)->of($page, $lineup, app(PageFacts::class), $worth);
+    expect($warnings['tone'][0]['text'])->toBe('says nearly the same as Color')->and($warnings['grade'][0]['text'])->toContain('all products here have the same');
+    $proposed = array_map(fn ($one): string => $one->key, app(PageWorth::class)->proposal($page, 8));
+    expect($proposed)->toContain('color')->toContain('brand')->not->toContain('tone')->not->toContain('grade')->and(app(PageWorth::class)->order($page, $lineup)[count($lineup->filters) - 1])->toBeIn(['tone', 'grade']);
+    $this->actingAs($this->person());
+    foreach (['', '&propose=order', '&propose=lineup', '&why=1', '&filter=price&bands=steps&number=4', '&filter=price&bands=shares', '&with=shop', '&at=only'] as $more) {
+        $this->get("/line-ups?page={$page}{$more}")->assertOk();
+    }
+    $this->get('/line-ups?page=shelf&why=1')->assertSee('covers 100 % of 120 products');
+    $this->get('/line-ups?page=nowhere')->assertSessionHasErrors('refused');
+});
+
+test('bad settings are refused, naming the field, and nothing is lost', function (string $field, array $input, string $why): void {
+    $this->actingAs($this->person());
+    $given = Compositions::load()->of('shop')->filters['price']->given;
+    $this->put('/line-ups/price', $input + ['title' => 'Price', 'control' => 'scale', 'page' => 'shop', 'token' => EditLineup::token($given)])->assertSessionHasErrors([$field => $why]);
+    expect(Compositions::load()->of('shop')->filters['price']->given)->toBe($given);
+})->with([
+    ['title', ['title' => ' '], 'A filter needs a title of 1 to 100 characters.'], ['title', ['title' => 'Color'], 'Another filter of this line-up is titled "Color".'], ['step', ['step' => '-1'], 'The step is a number above zero, for example 5 or 0.5.'], ['step', ['step' => 'x'], 'The step is a number, for example 5 or 0.5; "x" is none.'],
+    ['to', ['from' => '9', 'to' => '3'], 'The scale ends before it begins.'], ['control', ['control' => 'cubes'], 'Cubes with colors or pictures does not fit what Price holds.'], ['bands', ['control' => 'bands', 'bands' => [['from' => 'a']]], 'Band 1: "a" is not a number.'], ['bands', ['control' => 'bands', 'bands' => [['from' => '9', 'to' => '2']]], 'Band 1: a band cannot end (2) before it begins (9).'], ['bands', ['control' => 'bands'], 'Bands need at least one, with a lower or an upper end. Let Lokum propose some.'],
+]);
+
+test('an edition keeps the line-up of every page, and pages with the same one share it', function (): void {
+    $this->publish();
+    $edition = Edition::openCurrent();
+    expect(array_map(fn (FilterSettings $filter): string => $filter->key, $edition->filters(pageOf('oil'))))->toBe(['color', 'brand', 'price'])->and($edition->filters('nowhere'))->toBe([]);
+});
