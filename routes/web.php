@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 use App\Access\PeopleController;
 use App\Access\SignInController;
+use App\Api\ApiController;
+use App\Api\LetIn;
+use App\Api\OutsideController;
 use App\Catalog\GridController;
 use App\Catalog\ProductsController;
 use App\Definitions\DefinitionsController;
@@ -112,9 +115,26 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/history/{change}/take-back', [HistoryController::class, 'takeBack'])->name('history.take-back');
 });
 
+Route::prefix('api')->name('api.')->withoutMiddleware('web')->middleware(LetIn::class)->group(function (): void {
+    Route::get('/edition', [ApiController::class, 'edition'])->name('edition');
+    Route::get('/line-up', [ApiController::class, 'lineup'])->name('line-up');
+    Route::get('/listing', [ApiController::class, 'listing'])->name('listing');
+    Route::get('/terms/{attribute}', [ApiController::class, 'terms'])->name('terms');
+    Route::get('/products/{sku}', [ApiController::class, 'show'])->where('sku', '.*')->name('product');
+    Route::get('/edition.jsonl', [ApiController::class, 'everything'])->name('everything');
+});
+Route::get('/api/openapi.json', [ApiController::class, 'document'])->withoutMiddleware('web')->name('api.document');
+Route::post('/stand-in/notices', [OutsideController::class, 'standIn'])->withoutMiddleware('web')->middleware('throttle:120,1')->name('stand-in');
+
 Route::post('/publishing', [PublishingController::class, 'store'])->middleware(['auth', 'can:publish'])->name('publishing.store');
 
 Route::middleware(['auth', 'can:manage'])->group(function (): void {
+    Route::get('/outside', [OutsideController::class, 'show'])->name('outside');
+    Route::post('/outside/tokens', [OutsideController::class, 'token'])->name('outside.token');
+    Route::delete('/outside/tokens/{token}', [OutsideController::class, 'removeToken'])->name('outside.token.remove');
+    Route::post('/outside/receivers', [OutsideController::class, 'receiver'])->name('outside.receiver');
+    Route::post('/outside/receivers/{receiver}', [OutsideController::class, 'again'])->name('outside.receiver.again');
+    Route::delete('/outside/receivers/{receiver}', [OutsideController::class, 'removeReceiver'])->name('outside.receiver.remove');
     Route::get('/people', [PeopleController::class, 'index'])->name('people');
     Route::post('/people', [PeopleController::class, 'store'])->name('people.store');
     Route::put('/people/{user}', [PeopleController::class, 'update'])->name('people.update');

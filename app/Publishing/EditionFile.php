@@ -294,6 +294,15 @@ final class EditionFile implements TermSource
         return array_values(array_filter(array_map(fn (int $number): ?EditionProduct => $byNumber[$number] ?? null, $numbers), fn (?EditionProduct $product): bool => $product !== null));
     }
 
+    /** @return iterable<EditionProduct> all of them, read as they are asked for */
+    public function everyProduct(): iterable
+    {
+        $statement = $this->pdo->query('SELECT * FROM products ORDER BY number');
+        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_ASSOC)) !== false) {
+            yield EditionProduct::fromRow($row);
+        }
+    }
+
     public function product(string $sku): ?EditionProduct
     {
         $row = $this->row('SELECT * FROM products WHERE sku = ?', [$sku]);

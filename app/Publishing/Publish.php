@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Api\SendNotice;
 use App\Catalog\Item;
 use App\History\Ledger;
 use App\Refused;
@@ -69,6 +70,7 @@ final readonly class Publish
             'id' => $number, 'file' => $name, 'seconds' => round(microtime(true) - $started, 3), 'user_id' => Auth::id(),
             'change_id' => $this->ledger->note('Publishing', "Published edition {$number}: ".number_format($figures['products']).' products, '.number_format($figures['terms']).' terms', $figures)->id,
         ]));
+        SendNotice::toAll($edition);
         $this->clearOld();
         $progress('Done', 1.0);
 

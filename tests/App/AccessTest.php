@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 use App\Access\Role;
 use App\Access\User;
+use App\Api\Receiver;
+use App\Api\Token;
 use App\Catalog\EditViews;
 use App\Catalog\Item;
 use App\Definitions\Definition;
@@ -18,7 +20,7 @@ use App\Vocabulary\GatherValues;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Route;
 
-const OPEN_ROUTES = ['GET sign-in', 'POST sign-in', 'GET shop', 'GET shop/search', 'GET shop/c/{slug}', 'GET shop/p/{sku}', 'GET shop/a/{attribute}', 'GET shop/a/{attribute}/{slug}', 'GET pictures/{name}'];
+const OPEN_ROUTES = ['GET sign-in', 'POST sign-in', 'GET shop', 'GET shop/search', 'GET shop/c/{slug}', 'GET shop/p/{sku}', 'GET shop/a/{attribute}', 'GET shop/a/{attribute}/{slug}', 'GET pictures/{name}', 'GET api/openapi.json', 'POST stand-in/notices'];
 
 /** @return list<array{0: string, 1: string}> method and address of every route */
 function allRoutes(): array
@@ -35,7 +37,7 @@ function allRoutes(): array
 
 function address_of(string $uri): string
 {
-    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', 'newcomers/{definition}' => 'newcomers/color', '/{lens?}' => '', '/{definition?}' => '', '{spelling}' => '1', '{category}' => '1', '{key}' => 'color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{umbrella}' => '1', '{view}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp', '{sku}' => 'x'];
+    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', 'newcomers/{definition}' => 'newcomers/color', '/{lens?}' => '', '/{definition?}' => '', '{spelling}' => '1', '{category}' => '1', '{key}' => 'color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{umbrella}' => '1', '{view}' => '1', '{token}' => '1', '{receiver}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp', '{sku}' => 'x'];
 
     return '/'.strtr($uri, $map);
 }
@@ -44,6 +46,8 @@ beforeEach(function (): void {
     $this->read("sku,category,brand,Color\nA,Paint,Ninefold,Red\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice"}}}');
     app(EditLineup::class)->add('color');
     app(EditViews::class)->save('All', []);
+    Token::make('A shop');
+    Receiver::query()->create(['url' => 'https://shop.example/', 'secret' => 'x']);
     $color = Definition::query()->where('slug', 'color')->firstOrFail();
     app(GatherValues::class)($color, 'Warm', $color->values()->pluck('id')->all());
     app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red']));
@@ -56,6 +60,8 @@ test('every route wants a sign-in but the storefront and the sign-in itself', fu
         $response = $this->call($method, address_of($uri));
         if (in_array("{$method} {$uri}", OPEN_ROUTES, true)) {
             expect($method === 'POST' || $response->headers->get('Location') !== url('/sign-in'))->toBeTrue("{$method} {$uri}");
+        } elseif (str_starts_with($uri, 'api/')) {
+            expect($response->status())->toBe(401, "{$method} {$uri}");
         } else {
             expect($response->headers->get('Location'))->toBe(url('/sign-in'), "{$method} {$uri}");
         }
@@ -63,7 +69,7 @@ test('every route wants a sign-in but the storefront and the sign-in itself', fu
 });
 
 test('a viewer changes nothing, an editor gives nobody access', function (): void {
-    $changing = array_filter(allRoutes(), fn (array $route): bool => $route[0] !== 'GET' && ! in_array($route[1], ['sign-in', 'sign-out'], true));
+    $changing = array_filter(allRoutes(), fn (array $route): bool => $route[0] !== 'GET' && ! in_array($route[1], ['sign-in', 'sign-out', 'stand-in/notices'], true));
     foreach ($changing as [$method, $uri]) {
         expect($this->actingAs($this->person(Role::Viewer))->call($method, address_of($uri))->status())->toBe(403, "{$method} {$uri}");
     }

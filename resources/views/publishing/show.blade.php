@@ -14,7 +14,7 @@
     @if ($drift->pages !== [] && $edition !== null)
         <section><h3 class="pb-1">Page by page</h3><ul>@foreach (array_slice($drift->pages, 0, 40, true) as $slug => $page)<li>{{ $slug }}: @foreach ($page['appearing'] as $title)<span class="tag settled">+ {{ $title }}</span> @endforeach @foreach ($page['disappearing'] as $title)<span class="tag harm">− {{ $title }}</span> @endforeach</li>@endforeach</ul></section>
     @endif
-    <h2 class="pt-4">Editions</h2>
+    <h2 class="pt-4">Editions @can('manage')<a class="button small ml-3" href="{{ route('outside') }}">For real shops</a>@endcan</h2>
     @if ($editions->isEmpty())<p class="soft">The first one opens the storefront.</p>@else
     <table class="grid-table"><thead><tr><th scope="col">Edition</th><th scope="col">When</th><th scope="col">Who</th><th scope="col" class="num">Products</th><th scope="col" class="num">Variants</th><th scope="col" class="num">Terms</th><th scope="col" class="num">Took</th></tr></thead>
         <tbody>@foreach ($editions as $i => $one)<tr><td class="strong">{{ $one->id }} @if ($i === 0)<span class="tag settled">served</span>@endif</td><td>{{ $one->created_at->diffForHumans() }}</td><td>{{ $one->user?->name ?? 'command line' }}</td><td class="num">{{ Format::number($one->products) }}</td><td class="num">{{ Format::number($one->variants) }}</td><td class="num">{{ Format::number($one->terms) }}</td><td class="num">{{ $one->seconds }} s</td></tr>@endforeach</tbody></table>@endif

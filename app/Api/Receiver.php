@@ -1,0 +1,37 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+
+/**
+ * Where a notice goes when a new edition is served.
+ *
+ * @property int $id
+ * @property string $url
+ * @property string $secret that notices are signed with
+ */
+final class Receiver extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    /** @var array<string, string> */
+    protected $casts = ['secret' => 'encrypted'];
+
+    /** @return HasMany<Delivery, $this> */
+    public function deliveries(): HasMany
+    {
+        return $this->hasMany(Delivery::class)->latest('id');
+    }
+
+    /** HMAC-SHA-256 (RFC 2104) over the body, in hexadecimal digits. */
+    public static function signature(string $body, string $secret): string
+    {
+        return 'sha256='.hash_hmac('sha256', $body, $secret);
+    }
+}
