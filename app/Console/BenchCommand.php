@@ -13,14 +13,15 @@ use Bench\FeedReading;
 use Bench\Filling;
 use Bench\Grid;
 use Bench\LookAlikeValues;
+use Bench\Pages;
 use Bench\Publishing;
 use Illuminate\Support\Facades\DB;
 
 final class BenchCommand extends Command
 {
-    private const BENCHMARKS = ['facets' => Facets::class, 'feed' => FeedReading::class, 'publish' => Publishing::class, 'bulk' => BulkChange::class, 'fill' => Filling::class, 'grid' => Grid::class, 'lookalikes' => LookAlikeValues::class];
+    private const BENCHMARKS = ['facets' => Facets::class, 'feed' => FeedReading::class, 'publish' => Publishing::class, 'bulk' => BulkChange::class, 'fill' => Filling::class, 'grid' => Grid::class, 'lookalikes' => LookAlikeValues::class, 'pages' => Pages::class];
 
-    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid or lookalikes} {--products=100000 : size of the catalog} {--json : answer with one JSON document}';
+    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes or pages} {--products=100000 : size of the catalog} {--json : answer with one JSON document}';
 
     protected $description = 'Measures speed and memory beside a baseline in the same run';
 

@@ -22,6 +22,9 @@ use PDOStatement;
 /** One edition, opened for reading. It never changes, so what is read stays true; only what is asked for is loaded. */
 final class EditionFile implements TermSource
 {
+    /** Bytes of a bitmap up to which those of a whole page, seven hundred terms or so, fit into memory with ease. */
+    private const KEPT_BYTES = 65536;
+
     public readonly Layout $layout;
 
     private readonly PDO $pdo;
@@ -33,6 +36,9 @@ final class EditionFile implements TermSource
     private array $attributes = [];
 
     private PDOStatement $bits;
+
+    /** @var array<int, Carriers> by term */
+    private array $known = [];
 
     /** @var array<string, list<FilterSettings>> by page */
     private array $filters = [];
@@ -127,12 +133,23 @@ final class EditionFile implements TermSource
 
     public function carriers(int $term): Carriers
     {
+        return $this->known[$term] ?? $this->load($term);
+    }
+
+    /** In an edition that is not very large, what was read once is kept for the rest of the page. */
+    private function load(int $term): Carriers
+    {
         $this->bits->execute([$term]);
         /** @var array{0: int, 1: string} $row */
         $row = $this->bits->fetch(PDO::FETCH_NUM);
         $this->bits->closeCursor();
 
-        return $this->decode($row[1], $this->ofProducts[$row[0]]);
+        $carriers = $this->decode($row[1], $this->ofProducts[$row[0]]);
+        if ($this->layout->bytes <= self::KEPT_BYTES) {
+            $this->known[$term] = $carriers;
+        }
+
+        return $carriers;
     }
 
     /** Variants that are in stock, or of whose stock nothing is known. */

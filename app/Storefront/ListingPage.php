@@ -26,6 +26,9 @@ final readonly class ListingPage
     /** @var non-empty-list<SortOrder> */
     public array $sorts;
 
+    /** The number of the edition that all of it is from. */
+    public int $edition;
+
     public int $products;
 
     public int $pages;
@@ -38,22 +41,23 @@ final readonly class ListingPage
 
     private CountPage $count;
 
-    public function __construct(private EditionFile $edition, private ListingAddress $address)
+    public function __construct(private EditionFile $file, private ListingAddress $address)
     {
-        $settings = $edition->filters($address->page->lineup);
-        $page = $edition->pageSettings($address->page->lineup);
-        $inStock = $edition->notSoldOut();
+        $this->edition = (int) $file->meta('edition');
+        $settings = $file->filters($address->page->lineup);
+        $page = $file->pageSettings($address->page->lineup);
+        $inStock = $file->notSoldOut();
         $hides = ($page['sold_out'] ?? null) === 'hidden' && ! $address->soldOut;
         $always = $hides ? ['sold out' => $inStock] : [];
         $this->count = $this->counted($settings, $address, $always);
         $bare = $address->isNarrowed() ? $this->counted($settings, $address->cleared(), $always) : $this->count;
-        $this->filters = (new ShownFilters($edition, $address, $this->count, $bare))->of($settings);
-        $this->sorts = $address->page->sorts($edition);
+        $this->filters = (new ShownFilters($file, $address, $this->count, $bare))->of($settings);
+        $this->sorts = $address->page->sorts($file);
         $matching = $this->count->matching();
         $this->products = $matching->count();
         $this->hidden = $hides ? $this->count->counter->without('sold out')->matching->count() - $this->products : 0;
         $this->pages = max(1, (int) ceil($this->products / self::PER_PAGE));
-        $this->shown = $edition->products($this->page($matching, ($page['sold_out'] ?? null) === 'last' ? $inStock->products() : null));
+        $this->shown = $file->products($this->page($matching, ($page['sold_out'] ?? null) === 'last' ? $inStock->products() : null));
     }
 
     /** @return list<array{label: string, url: string}> what is picked, each with the address without it */
@@ -92,7 +96,7 @@ final readonly class ListingPage
 
     public function currency(): string
     {
-        return $this->edition->meta('currency');
+        return $this->file->meta('currency');
     }
 
     /** @return list<int> numbers of the products on this page */
@@ -101,12 +105,12 @@ final readonly class ListingPage
         $order = array_column($this->sorts, null, 'slug')[$this->address->sort]->key();
         $offset = (min($this->address->number, $this->pages) - 1) * self::PER_PAGE;
         if ($first === null) {
-            return $this->edition->page($matching, $order, $offset, self::PER_PAGE);
+            return $this->file->page($matching, $order, $offset, self::PER_PAGE);
         }
         $front = $matching->and($first);
-        $found = $this->edition->page($front, $order, $offset, self::PER_PAGE);
+        $found = $this->file->page($front, $order, $offset, self::PER_PAGE);
 
-        return [...$found, ...count($found) === self::PER_PAGE ? [] : $this->edition->page($matching->without($first), $order, max(0, $offset - $front->count()), self::PER_PAGE - count($found))];
+        return [...$found, ...count($found) === self::PER_PAGE ? [] : $this->file->page($matching->without($first), $order, max(0, $offset - $front->count()), self::PER_PAGE - count($found))];
     }
 
     /**
@@ -121,20 +125,20 @@ final readonly class ListingPage
             if ($filter->control === Control::Bands) {
                 $sets = [];
                 foreach ($filter->bands as $band) {
-                    $sets[$band->slug()] = $this->edition->within($filter->key, $band->from, $band->to, $band->holdsTo);
+                    $sets[$band->slug()] = $this->file->within($filter->key, $band->from, $band->to, $band->holdsTo);
                 }
                 $more[] = new SetQuestion($filter->key, $sets, $address->terms[$filter->key] ?? [], $filter->combine);
             } elseif ($filter->key === 'category') {
                 $sets = [];
-                foreach ($this->edition->below($address->page->category) as $category) {
-                    $sets[$category->slug] = $this->edition->listing($category);
+                foreach ($this->file->below($address->page->category) as $category) {
+                    $sets[$category->slug] = $this->file->listing($category);
                 }
                 $more[] = new SetQuestion($filter->key, $sets, $address->terms[$filter->key] ?? [], $filter->combine);
             } elseif ($filter->control === Control::Words) {
                 if (isset($address->words[$filter->key])) {
-                    $asked["words {$filter->key}"] = $this->edition->having($filter->key, $address->words[$filter->key], $filter->wholeText);
+                    $asked["words {$filter->key}"] = $this->file->having($filter->key, $address->words[$filter->key], $filter->wholeText);
                 }
-            } elseif (! $filter->isScale() && $this->edition->attribute($filter->key) !== null) {
+            } elseif (! $filter->isScale() && $this->file->attribute($filter->key) !== null) {
                 $attributes[] = $filter->key;
                 $filter->control !== Control::Nested ?: $nested[] = $filter->key;
             }
@@ -142,6 +146,6 @@ final readonly class ListingPage
         $made = array_map(fn (SetQuestion $question): string => $question->name, $more);
         $picks = new Picks(array_diff_key($address->terms, array_flip($made)), $combine, $address->ranges);
 
-        return new CountPage($this->edition, null, $picks, $attributes, $address->page->scope($this->edition), $more, $asked, $nested);
+        return new CountPage($this->file, null, $picks, $attributes, $address->page->scope($this->file), $more, $asked, $nested);
     }
 }

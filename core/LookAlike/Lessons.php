@@ -25,7 +25,10 @@ final class Lessons
     public function __construct(array $merged = [], array $apart = [])
     {
         foreach ($apart as [$one, $other]) {
-            $this->apart[self::pair(StrictKey::of($one), StrictKey::of($other))] = true;
+            // Of texts with the same letters none stands for another attribute's.
+            if (StrictKey::of($one) !== StrictKey::of($other)) {
+                $this->apart[self::pair(StrictKey::of($one), StrictKey::of($other))] = true;
+            }
         }
         foreach ($merged as [$went, $stayed]) {
             [$from, $to] = [StrictKey::of($went), StrictKey::of($stayed)];

@@ -43,6 +43,13 @@ final class Person
         return $this;
     }
 
+    public function resize(int $width, int $height): self
+    {
+        Chrome::resize($this->browser, $width, $height);
+
+        return $this;
+    }
+
     public function back(): self
     {
         $this->browser->navigate()->back();

@@ -30,9 +30,14 @@ final class Chrome
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
         $browser = RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 60_000, 60_000);
         // The window has a frame in some versions; what counts is the page.
-        $browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => 1280, 'height' => 800, 'deviceScaleFactor' => 1, 'mobile' => false]]);
+        self::resize($browser, 1280, 800);
 
         return $browser;
+    }
+
+    public static function resize(RemoteWebDriver $browser, int $width, int $height): void
+    {
+        $browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]]);
     }
 
     private static function driver(): int

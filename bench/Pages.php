@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Bench;
+
+use App\Access\Role;
+use App\Access\User;
+use App\Definitions\Definition;
+use App\Feeds\ReadFeed;
+use App\Lineups\Compositions;
+use App\Lineups\DraftListing;
+use App\Lineups\EditLineup;
+use App\Lineups\PageWorth;
+use App\Publishing\Publish;
+use Illuminate\Contracts\Http\Kernel;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Symfony\Component\Process\Process;
+
+/**
+ * Listings of the storefront with all filters, beside the same counts by one SQL GROUP BY a filter; what filters earn and the page of
+ * the draft; and shoppers at work while an edition is published.
+ */
+final readonly class Pages implements Benchmark
+{
+    private const REQUESTS = 60;
+
+    private const SECONDS = 8;
+
+    public function __construct(private ReadFeed $read, private Publish $publish, private EditLineup $edit, private Kernel $kernel, private PageWorth $worth, private DraftListing $draft)
+    {
+    }
+
+    public function run(int $products, callable $say): array
+    {
+        config(['session.driver' => 'array']);
+        $say('reading '.number_format($products).' products');
+        Catalog::readIn($this->read, (new Catalog($products))->flatRows());
+        Definition::query()->update(['state' => 'accepted']);
+        $this->edit->several([...array_keys(Catalog::ATTRIBUTES), 'price', 'stock']);
+        $say('publishing');
+        $edition = ($this->publish)(fn () => null);
+        $say('asking for pages');
+        [$first, $times] = $this->requests();
+        $say('baseline: one GROUP BY a filter');
+        $start = hrtime(true);
+        foreach (Definition::query()->whereIn('slug', array_keys(Catalog::ATTRIBUTES))->pluck('id') as $definition) {
+            DB::select('SELECT s.value_id, COUNT(DISTINCT COALESCE(i.parent_id, i.id)) FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = ? GROUP BY s.value_id', [$definition]);
+        }
+        $sql = (hrtime(true) - $start) / 1e6;
+        $peak = round(memory_get_peak_usage() / 1e6);
+        $say('what filters earn, on the draft');
+        [$earnFirst, $earnAgain, $live] = $this->draft();
+        $say('shoppers while an edition is published');
+
+        return ['products' => $edition->products, 'terms' => $edition->terms, 'first_ms' => round($first, 1), 'p50_ms' => $this->share($times, 0.5), 'p95_ms' => $this->share($times, 0.95), 'sql_ms' => round($sql, 1), 'ratio_to_p50' => round($sql / $this->share($times, 0.5), 1), 'peak_mb' => $peak,
+            'worth_first_ms' => $earnFirst, 'worth_again_ms' => $earnAgain, 'live_column_ms' => $live] + $this->shoppers();
+    }
+
+    /** @return array{0: float, 1: list<float>} milliseconds of the first request, and of the others in order of length */
+    private function requests(): array
+    {
+        mt_srand(5);
+        $times = [];
+        for ($i = 0; $i <= self::REQUESTS; $i++) {
+            $picks = [];
+            foreach ((array) array_rand(Catalog::ATTRIBUTES, 2) as $name) {
+                if (mt_rand(0, 2) > 0) {
+                    $picks[] = $name.'='.$name.'-'.Catalog::term(Catalog::ATTRIBUTES[$name]);
+                }
+            }
+            mt_rand(0, 2) > 0 ?: $picks[] = 'price=5..60';
+            $path = mt_rand(0, 1) === 0 ? '/shop' : '/shop/c/branch-'.mt_rand(0, 11);
+            $start = hrtime(true);
+            $status = $this->kernel->handle(Request::create($path.'?'.implode('&', $i === 0 ? [] : $picks)))->getStatusCode();
+            $times[] = (hrtime(true) - $start) / 1e6;
+            $status === 200 || $status === 302 ?: throw new \RuntimeException("{$path} answers {$status}.");
+        }
+        $first = array_shift($times);
+        sort($times);
+
+        return [$first, $times];
+    }
+
+    /** @return array{0: float, 1: float, 2: float} milliseconds */
+    private function draft(): array
+    {
+        $times = [];
+        foreach ([false, true] as $again) {
+            $again === false ?: $this->edit->drop('grade');
+            $start = hrtime(true);
+            $lineup = Compositions::load()->of('shop');
+            $this->worth->of('shop', $lineup);
+            $times[] = round((hrtime(true) - $start) / 1e6, 1);
+        }
+        $start = hrtime(true);
+        $this->draft->of('shop', Compositions::load()->of('shop'));
+
+        return [$times[0], $times[1], round((hrtime(true) - $start) / 1e6, 1)];
+    }
+
+    /** @return array<string, mixed> */
+    private function shoppers(): array
+    {
+        User::query()->create(['name' => 'Bench', 'email' => 'bench@example.test', 'password' => 'a-long-password', 'role' => Role::Manager]);
+        $data = ['LOKUM_DATA' => (string) config('lokum.data')];
+        $port = 20000 + random_int(0, 20000);
+        $server = new Process([PHP_BINARY, base_path('bin/console.php'), 'serve', "--port={$port}"], base_path(), $data, null, null);
+        $server->start();
+        for ($wait = 0; $wait < 100 && @fsockopen('127.0.0.1', $port) === false; $wait++) {
+            usleep(100_000);
+        }
+        $publishing = new Process([PHP_BINARY, '-d', 'memory_limit=4G', base_path('bin/console.php'), 'publish'], base_path(), $data, null, null);
+        $publishing->start();
+        [$answered, $wrong, $editions] = $this->ask("http://127.0.0.1:{$port}/shop?color=color-1", fn (): bool => $publishing->isRunning());
+        $server->stop(5);
+
+        return ['shoppers_answered' => $answered, 'shoppers_errors' => $wrong, 'editions_seen' => implode(', ', $editions)];
+    }
+
+    /**
+     * Eight shoppers at once, until an edition is served and a while longer.
+     *
+     * @param  callable(): bool  $goesOn
+     * @return array{0: int, 1: int, 2: list<int>}
+     */
+    private function ask(string $address, callable $goesOn): array
+    {
+        $answered = $wrong = 0;
+        $editions = [];
+        $until = microtime(true) + self::SECONDS;
+        $shoppers = curl_multi_init();
+        $add = function () use ($shoppers, $address): void {
+            $one = curl_init($address);
+            curl_setopt_array($one, [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 30]);
+            curl_multi_add_handle($shoppers, $one);
+        };
+        for ($i = 0; $i < 8; $i++) {
+            $add();
+        }
+        while (($under = $goesOn()) || microtime(true) < $until) {
+            // A while longer than it takes, so that the new edition is seen.
+            $until = $under ? max($until, microtime(true) + 2) : $until;
+            curl_multi_exec($shoppers, $running);
+            curl_multi_select($shoppers, 0.05);
+            while (($done = curl_multi_info_read($shoppers)) !== false) {
+                $page = (string) curl_multi_getcontent($done['handle']);
+                $answered++;
+                // Every part of a page says the same edition.
+                $seen = preg_match_all('/data-edition="(\d+)"/', $page, $found) > 1 ? array_unique($found[1]) : [];
+                curl_getinfo($done['handle'], CURLINFO_RESPONSE_CODE) === 200 && count($seen) === 1 ? $editions[(int) $seen[0]] = true : $wrong++;
+                curl_multi_remove_handle($shoppers, $done['handle']);
+                $add();
+            }
+        }
+
+        return [$answered, $wrong, array_keys($editions)];
+    }
+
+    /** @param  list<float>  $times  in order */
+    private function share(array $times, float $share): float
+    {
+        return round($times[(int) floor($share * (count($times) - 1))], 1);
+    }
+}
