@@ -114,7 +114,7 @@ final readonly class Pages implements Benchmark
         $publishing = new Process([PHP_BINARY, '-d', 'memory_limit=4G', base_path('bin/console.php'), 'publish'], base_path(), $data, null, null);
         $publishing->start();
         [$answered, $wrong, $editions] = $this->ask("http://127.0.0.1:{$port}/shop?color=color-1", fn (): bool => $publishing->isRunning());
-        $server->stop(5);
+        $server->stop(15);
 
         return ['shoppers_answered' => $answered, 'shoppers_errors' => $wrong, 'editions_seen' => implode(', ', $editions)];
     }

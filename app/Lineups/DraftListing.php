@@ -115,6 +115,6 @@ final readonly class DraftListing
         }
         $single = count($with) === 1 && $with[0][3] < $products && $filter->control === Control::Bands;
 
-        return ($single ? null : Absence::ofTerms($filter->kind, array_column($with, 3), $products)) ?? ShownFilter::ofTerms($filter, null, array_map(fn (array $term): ShownTerm => new ShownTerm($term[0], $term[1], $term[2], $term[3], false, ''), $with));
+        return ($single ? null : Absence::ofTerms($filter->kind, array_column($with, 3), $products)) ?? ShownFilter::ofTerms($filter, null, array_map(fn (array $term): ShownTerm => new ShownTerm($term[0], $term[1], $term[2], $term[3], false), $with));
     }
 }

@@ -14,10 +14,11 @@ final readonly class FilterFacts
      * @param  int  $carrying  those that carry it
      * @param  array<int, int>  $counts  products by term
      * @param  array<string, int>  $numbers  products by number
-     * @param  string  $answers  two 32-bit numbers for each product that carries it: its id and its answer
+     * @param  string  $who  ids of the products that carry it, 32 bits each
+     * @param  string  $answers  their answers, in the same order
      * @param  string  $pairs  where products have several numbers, two 32-bit numbers for each of them: the product and the number's place
      */
-    public function __construct(public int $products, public int $carrying, public array $counts, public array $numbers, private string $answers, private string $pairs = '')
+    public function __construct(public int $products, public int $carrying, public array $counts, public array $numbers, private string $who, private string $answers, private string $pairs = '')
     {
     }
 
@@ -60,13 +61,11 @@ final readonly class FilterFacts
      */
     public function answers(): array
     {
-        /** @var array<int, int> $flat */
-        $flat = $this->answers === '' ? [] : array_values((array) unpack('V*', $this->answers));
-        $answers = [];
-        for ($i = 0, $n = count($flat); $i < $n; $i += 2) {
-            $answers[$flat[$i]] = $flat[$i + 1];
-        }
+        /** @var list<int> $who */
+        $who = $this->who === '' ? [] : array_values((array) unpack('V*', $this->who));
+        /** @var list<int> $answers */
+        $answers = $this->answers === '' ? [] : array_values((array) unpack('V*', $this->answers));
 
-        return $answers;
+        return array_combine($who, $answers);
     }
 }

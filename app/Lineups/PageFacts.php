@@ -13,6 +13,7 @@ use App\Vocabulary\TermNumbers;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\ProposedBands;
 use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
 use PDO;
 
 /** What the products of a page say about a filter, counted from the draft. Kept until products, values or definitions change. */
@@ -45,48 +46,68 @@ final readonly class PageFacts
         $kind = $definition->kind ?? Filter::FIELDS[$key][1] ?? null;
         $within = $this->within($page);
         if ($kind === null) {
-            return new FilterFacts($this->products($page), 0, [], [], '');
+            return new FilterFacts($this->products($page), 0, [], [], '', '');
         }
         if ($kind === Kind::Number || $kind === Kind::Date) {
-            return $this->numbers($page, $definition === null ? $this->fieldNumbers($key, $within) : 'SELECT p.id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT."
-                WHERE s.definition_id = {$definition->id} AND s.number IS NOT NULL AND ".Counted::on($definition->level)." AND {$within}");
+            return $this->numbers($page, $definition === null ? $this->fieldNumbers($key, $within) : $this->ofDefinition($definition, 's.number', 's.number IS NOT NULL', $within));
         }
         if ($kind === Kind::Text) {
             $n = (int) DB::selectOne('SELECT COUNT(DISTINCT p.id) AS n FROM assignments a JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT." WHERE a.definition_id = ? AND {$within}", [$definition->id ?? 0])->n;
 
-            return new FilterFacts($this->products($page), $n, [], [], '');
+            return new FilterFacts($this->products($page), $n, [], [], '', '');
         }
 
         return $this->terms($page, match (true) {
-            $definition !== null => 'SELECT p.id, '.TermNumbers::SQL.' FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0 JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT."
-                WHERE s.definition_id = {$definition->id} AND ".Counted::on($definition->level)." AND {$within}",
+            $definition !== null => $this->ofDefinition($definition, TermNumbers::SQL, 'v.held = 0', $within),
             $key === Filter::STOCK => 'SELECT p.id, CASE WHEN i.stock > 0 THEN 1 ELSE 2 END FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$within}",
             default => $this->categories($page, $within),
-        });
+        }, $definition === null ? $key === Filter::CATEGORY : ! $definition->multiple && ($definition->level === Level::Product || ! $this->hasVariants()));
     }
 
-    private function terms(string $page, string $sql): FilterFacts
+    /** @param  bool  $single  whether no product can have two answers */
+    private function terms(string $page, string $sql, bool $single): FilterFacts
+    {
+        [$first, $counts] = $single ? $this->single($sql) : $this->several($sql);
+        // A term's number may be too great for 32 bits; its place among the terms is not.
+        $places = array_flip(array_keys($counts));
+
+        return new FilterFacts($this->products($page), count($first), $counts, [], self::packed(array_keys($first)), self::packed(array_map(fn (int $term): int => $places[$term], array_values($first))));
+    }
+
+    /** @return array{0: array<int, int>, 1: array<int, int>} answer by product, products by answer */
+    private function single(string $sql): array
+    {
+        $statement = DB::connection()->getPdo()->query($sql);
+        /** @var array<int, int> $answers */
+        $answers = $statement === false ? [] : $statement->fetchAll(PDO::FETCH_KEY_PAIR);
+
+        return [$answers, array_count_values($answers)];
+    }
+
+    /** @return array{0: array<int, int>, 1: array<int, int>} first answer by product, products by answer */
+    private function several(string $sql): array
     {
         $counts = $first = $seen = [];
         foreach ($this->rows($sql) as [$product, $term]) {
             if (! isset($first[$product])) {
-                $first[$product] = $term;
+                $first[$product] = (int) $term;
             } elseif ($first[$product] === $term || isset($seen[$product][$term])) {
                 continue;
             } else {
-                $seen[$product][$term] = true;
-                $first[$product] = min($first[$product], $term);
+                // The first answer of all is not in the list of the others.
+                $seen[$product][$first[$product]] = $seen[$product][$term] = true;
+                $first[$product] = min($first[$product], (int) $term);
             }
             $counts[$term] = ($counts[$term] ?? 0) + 1;
         }
-        // A term's number may be too great for 32 bits; its place among the terms is not.
-        $places = array_flip(array_keys($counts));
-        $packed = '';
-        foreach ($first as $product => $term) {
-            $packed .= pack('VV', $product, $places[$term]);
-        }
 
-        return new FilterFacts($this->products($page), count($first), $counts, [], $packed);
+        return [$first, $counts];
+    }
+
+    /** @param  list<int>  $numbers */
+    private static function packed(array $numbers): string
+    {
+        return implode('', array_map(fn (array $chunk): string => pack('V*', ...$chunk), array_chunk($numbers, 10000)));
     }
 
     private function numbers(string $page, string $sql): FilterFacts
@@ -102,13 +123,13 @@ final readonly class PageFacts
             $numbers[$text] = ($numbers[$text] ?? 0) + 1;
         }
         $edges = ProposedBands::equalShares($numbers, self::SHARES);
-        $packed = '';
+        $bands = [];
         foreach ($first as $product => $number) {
             $band = 0;
             while (isset($edges[$band]) && $number >= $edges[$band]) {
                 $band++;
             }
-            $packed .= pack('VV', $product, $band);
+            $bands[$product] = $band;
         }
         uksort($numbers, fn (int|string $a, int|string $b): int => (float) $a <=> (float) $b);
         $places = array_flip(array_map(strval(...), array_keys($numbers)));
@@ -119,7 +140,7 @@ final readonly class PageFacts
             }
         }
 
-        return new FilterFacts($this->products($page), count($first), [], $numbers, $packed, $pairs);
+        return new FilterFacts($this->products($page), count($first), [], $numbers, self::packed(array_keys($bands)), self::packed(array_values($bands)), $pairs);
     }
 
     private function fieldNumbers(string $key, string $within): string
@@ -132,6 +153,21 @@ final readonly class PageFacts
             $key === Filter::PRICE => 'SELECT p.id, i.price FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.price IS NOT NULL AND {$within}",
             default => 'SELECT 0, 0 WHERE 0',
         };
+    }
+
+    /** Products and what they carry; tables that say nothing here are left out. */
+    private function ofDefinition(Definition $definition, string $what, string $where, string $within): string
+    {
+        $variants = $this->hasVariants();
+        $product = $variants ? Counted::PRODUCT : 'a.item_id';
+
+        return "SELECT {$product}, {$what} FROM spellings s".(str_contains($what.$where, 'v.') ? ' JOIN attribute_values v ON v.id = s.value_id' : '').' JOIN assignments a ON a.spelling_id = s.id'
+            .($variants ? ' JOIN items i ON i.id = a.item_id' : '').($within === '1' ? '' : " JOIN items p ON p.id = {$product}")." WHERE s.definition_id = {$definition->id} AND {$where}".($variants ? ' AND '.Counted::on($definition->level) : '')." AND {$within}";
+    }
+
+    private function hasVariants(): bool
+    {
+        return $this->remembered->ofData('has-variants', fn (): bool => DB::table('items')->whereNotNull('parent_id')->exists());
     }
 
     /** Products by the category one step below the page that they are in. */

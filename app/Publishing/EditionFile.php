@@ -136,20 +136,22 @@ final class EditionFile implements TermSource
         return $this->known[$term] ?? $this->load($term);
     }
 
-    /** In an edition that is not very large, what was read once is kept for the rest of the page. */
+    /** In an edition that is not very large, all terms of an attribute are read at once and kept for the rest of the page. */
     private function load(int $term): Carriers
     {
+        if ($this->layout->bytes <= self::KEPT_BYTES) {
+            foreach ($this->rows('SELECT t.id, t.attribute_id, b.bits FROM terms t JOIN term_bits b ON b.id = t.id WHERE t.attribute_id = (SELECT attribute_id FROM terms WHERE id = ?)', [$term]) as $row) {
+                $this->known[(int) $row['id']] = $this->decode((string) $row['bits'], $this->ofProducts[(int) $row['attribute_id']]);
+            }
+
+            return $this->known[$term];
+        }
         $this->bits->execute([$term]);
         /** @var array{0: int, 1: string} $row */
         $row = $this->bits->fetch(PDO::FETCH_NUM);
         $this->bits->closeCursor();
 
-        $carriers = $this->decode($row[1], $this->ofProducts[$row[0]]);
-        if ($this->layout->bytes <= self::KEPT_BYTES) {
-            $this->known[$term] = $carriers;
-        }
-
-        return $carriers;
+        return $this->decode($row[1], $this->ofProducts[$row[0]]);
     }
 
     /** Variants that are in stock, or of whose stock nothing is known. */

@@ -87,7 +87,7 @@ final readonly class ShownFilters
         $look = $filter->looks[$term->id] ?? null;
         $dressed = $look === null ? $term->look : new Look($look->colors ?: $term->look->colors, $look->label ?? $term->look->label, $look->help ?? $term->look->help, $look->picture ?? ($look->colors === [] ? $term->look->picture : null));
 
-        return new ShownTerm($term->slug, $look->label ?? $term->label, $dressed, $count, $isPicked, $this->address->toggled($filter->key, $term->slug, $filter->combine)->url(), $below);
+        return new ShownTerm($term->slug, $look->label ?? $term->label, $dressed, $count, $isPicked, $below);
     }
 
     /**
@@ -119,7 +119,7 @@ final readonly class ShownFilters
         foreach ($names as $i => [$slug, $label]) {
             $isPicked = in_array($slug, $picked, true);
             if ($isPicked || ($before[$i] ?? 0) > 0 && (($counts[$i] ?? 0) > 0 || $filter->emptyTerms !== EmptyTerms::Hide)) {
-                $terms[] = new ShownTerm($slug, $label, new Look, $counts[$i] ?? 0, $isPicked, $this->address->toggled($filter->key, $slug, $filter->combine)->url());
+                $terms[] = new ShownTerm($slug, $label, new Look, $counts[$i] ?? 0, $isPicked);
             }
         }
 

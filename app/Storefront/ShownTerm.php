@@ -9,11 +9,8 @@ use Lokum\Vocabulary\Look;
 /** A term beside a listing. */
 final readonly class ShownTerm
 {
-    /**
-     * @param  string  $url  where ticking it (or taking the tick off) leads
-     * @param  list<self>  $below  its values, where the filter shows them
-     */
-    public function __construct(public string $slug, public string $label, public Look $look, public int $count, public bool $picked, public string $url, public array $below = [])
+    /** @param  list<self>  $below  its values, where the filter shows them */
+    public function __construct(public string $slug, public string $label, public Look $look, public int $count, public bool $picked, public array $below = [])
     {
     }
 
