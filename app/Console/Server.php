@@ -13,6 +13,9 @@ final class Server
 {
     private const WEB_WORKERS = '6';
 
+    /** Starts a command in a process group of its own. */
+    private const OWN_GROUP = '/usr/bin/setsid';
+
     private const START_SECONDS = 20;
 
     /** @param  Closure(string): mixed  $ready  gets the address once pages are served */
@@ -48,6 +51,8 @@ final class Server
             }
         }
         foreach ($processes as $process) {
+            // The web server's own workers do not end with it, so its whole group is told to.
+            is_executable(self::OWN_GROUP) && $process->getPid() !== null ? posix_kill(-$process->getPid(), SIGTERM) : null;
             $process->stop(3);
         }
 
@@ -60,7 +65,7 @@ final class Server
      */
     private static function start(array $command, array $environment): Process
     {
-        $process = new Process($command, base_path(), $environment, null, null);
+        $process = new Process([...is_executable(self::OWN_GROUP) ? [self::OWN_GROUP] : [], ...$command], base_path(), $environment, null, null);
         $process->disableOutput();
         $process->start();
 
