@@ -17,7 +17,7 @@ final readonly class FlowLens
     private const OPENED = 60;
 
     /** x of the columns in the drawing */
-    public const COLUMNS = [206.0, 392.0, 598.0, 706.0];
+    public const COLUMNS = [206.0, 380.0, 606.0, 712.0];
 
     public Flow $flow;
 

@@ -2,13 +2,15 @@
 
 declare(strict_types=1);
 
+use App\Api\Token;
+use App\Lineups\EditLineup;
 use App\Publishing\Edition;
 use App\Publishing\Picks;
 use Lokum\Feed\CsvWriter;
 use Lokum\Text\Slug;
 use Symfony\Component\Process\Process;
 
-/* Source: crossfilter2 (npm) counting over the data sets cars and penguins of vega-datasets (npm); through the whole application: feed, edition, counts. */
+/* Source: crossfilter2 (npm) counting over the data sets cars and penguins of vega-datasets (npm); through the whole application: feed, line-up, edition, counts, API. */
 
 test('counts equal those of crossfilter2, one by one', function (string $set, array $fields, array $ranges): void {
     $rows = json_decode((string) file_get_contents(dirname(__DIR__, 3)."/node_modules/vega-datasets/data/{$set}.json"), true);
@@ -31,7 +33,9 @@ test('counts equal those of crossfilter2, one by one', function (string $set, ar
         $columns[$field] = ['kind' => 'number'];
     }
     $this->read($csv, (string) json_encode(['columns' => $columns]));
+    app(EditLineup::class)->several(array_map(Slug::of(...), [...$fields, ...$ranges]));
     $this->publish();
+    $token = Token::make('Crossfilter');
 
     mt_srand(42);
     $values = array_combine($fields, array_map(fn (string $field): array => array_values(array_unique(array_filter(array_column($rows, $field), is_string(...)))), $fields));
@@ -55,7 +59,7 @@ test('counts equal those of crossfilter2, one by one', function (string $set, ar
     }
     $node = new Process(['node', __DIR__.'/crossfilter.mjs'], dirname(__DIR__, 3), null, (string) json_encode(['rows' => $rows, 'fields' => $fields, 'ranges' => $ranges, 'questions' => $questions]));
     $node->mustRun();
-    $compared = 0;
+    $compared = $asked = 0;
     foreach (json_decode($node->getOutput(), true) as $q => $expected) {
         $terms = $spans = [];
         foreach ((array) $questions[$q]['picks'] as $field => $picked) {
@@ -66,14 +70,22 @@ test('counts equal those of crossfilter2, one by one', function (string $set, ar
         }
         [$products, $counts] = $this->counts(new Picks($terms, [], $spans));
         expect($products)->toBe($expected['count']);
+        // The same once more through the line-up and the API, as a shop would ask.
+        $listing = $this->get('/api/listing?'.implode('&', [...array_map(fn (string $slug, array $picked): string => $slug.'='.implode(',', $picked), array_keys($terms), $terms), ...array_map(fn (string $slug, array $ends): string => "{$slug}={$ends[0]}..{$ends[1]}", array_keys($spans), $spans)]), ['Authorization' => "Bearer {$token}"])->assertOk()->json();
+        $offered = array_map(fn (array $filter): array => array_column($filter['terms'], 'count', 'slug'), array_column($listing['filters'], null, 'key'));
+        expect($listing['products'])->toBe($expected['count']);
         foreach ($expected['counts'] as $field => $byValue) {
             foreach ($byValue as $value => $count) {
                 expect($counts[Slug::of($field)][Slug::of((string) $value)])->toBe($count, "{$field} {$value} in question {$q}");
                 $compared++;
+                if ($count > 0 && isset($offered[Slug::of($field)])) {
+                    expect($offered[Slug::of($field)][Slug::of((string) $value)] ?? null)->toBe($count, "API: {$field} {$value} in question {$q}");
+                    $asked++;
+                }
             }
         }
     }
-    expect($compared)->toBeGreaterThan(200)->and(Edition::current()?->products)->toBe(count($rows));
+    expect($compared)->toBeGreaterThan(200)->and($asked)->toBeGreaterThan(150)->and(Edition::current()?->products)->toBe(count($rows));
 })->with([
     'cars' => ['cars', ['Origin', 'Cylinders', 'Year'], ['Horsepower', 'Weight_in_lbs', 'Miles_per_Gallon']],
     'penguins' => ['penguins', ['Species', 'Island', 'Sex'], ['Body Mass (g)', 'Beak Length (mm)']],
