@@ -37,13 +37,13 @@ final readonly class Coverage
     /** @return array<int, int> products by the category they stand in; 0: in none */
     public function totals(): array
     {
-        return $this->remembered->of('products', fn (): array => DB::table('items')->whereNull('parent_id')->groupBy('category_id')->selectRaw('COALESCE(category_id, 0) AS category, COUNT(*) AS n')->pluck('n', 'category')->map(intval(...))->all());
+        return $this->remembered->ofData('products', fn (): array => DB::table('items')->whereNull('parent_id')->groupBy('category_id')->selectRaw('COALESCE(category_id, 0) AS category, COUNT(*) AS n')->pluck('n', 'category')->map(intval(...))->all());
     }
 
     /** @return array<int, array<int, int>> distinct products by definition and the category they stand in */
     public function byCategory(): array
     {
-        return $this->remembered->of('coverage', $this->count(...));
+        return $this->remembered->ofData('coverage', $this->count(...));
     }
 
     /**

@@ -17,7 +17,7 @@ final readonly class Remembered
     private const LARGE = 20000;
 
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
-    private const SHAPE = 9;
+    private const SHAPE = 10;
 
     public function __construct(private Ledger $ledger)
     {
@@ -79,7 +79,7 @@ final readonly class Remembered
     {
         $kept = (int) DB::table('items')->max('id') > self::LARGE ? Cache::get($this->key($name)) : null;
 
-        return is_array($kept) ? $kept[1] : $this->of($name, $work);
+        return is_array($kept) ? $kept[1] : $this->ofData($name, $work);
     }
 
     /** What is kept for the state that the catalog is in now; null where it would have to be worked out. */

@@ -243,7 +243,7 @@ final readonly class EditLineup
             return;
         }
         $inherited = ($this->before($all, $placement)->filters[$key] ?? throw Refused::unknown('filter', $key))->given + FilterSettings::DEFAULTS;
-        $other = array_filter($properties, fn (mixed $value, string $name): bool => array_key_exists($name, $inherited) && ! in_array($name, ['key', 'kind'], true) && ! Journal::same($inherited[$name], $value), ARRAY_FILTER_USE_BOTH);
+        $other = array_filter($properties, fn (mixed $value, string $name): bool => array_key_exists($name, $inherited) && ! in_array($name, ['key', 'kind'], true) && self::plain($inherited[$name]) !== self::plain($value), ARRAY_FILTER_USE_BOTH);
         $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $key)->first();
         $settings = (string) json_encode($other, JSON_UNESCAPED_UNICODE);
         match (true) {
@@ -251,6 +251,17 @@ final readonly class EditLineup
             $change === null => $journal->insert('filter_changes', ['lineup_id' => $lineup, 'key' => $key, 'settings' => $settings]),
             $other === [] => $journal->delete('filter_changes', $change->id),
             default => $journal->update('filter_changes', $change->id, ['settings' => $settings, 'dropped' => 0]),
+        };
+    }
+
+    /** Equal as it is kept: 5 and 5.0, 1 and true. */
+    private static function plain(mixed $value): mixed
+    {
+        return match (true) {
+            is_array($value) => array_map(self::plain(...), $value),
+            is_bool($value) => (int) $value,
+            is_float($value) && floor($value) === $value && abs($value) < 1e15 => (int) $value,
+            default => $value,
         };
     }
 

@@ -56,7 +56,7 @@ final readonly class FilterForm
             'title' => $title, 'title_shown' => $this->has('shown') ? (bool) $this->text('title_shown') : $this->was->titleShown, 'help' => mb_substr($this->text('help'), 0, 300) ?: null, 'control' => $control->value,
             'combine' => (Combine::tryFrom($this->text('combine')) ?? $this->was->combine)->value, 'empty_terms' => (EmptyTerms::tryFrom($this->text('empty_terms')) ?? $this->was->emptyTerms)->value,
             'open' => (bool) $this->text('open'), 'more' => min(500, max(0, (int) ($this->number('more', 'The number of terms') ?? $this->was->more))), 'counts' => $this->has('shown') ? (bool) $this->text('counts') : $this->was->counts,
-            'columns' => min(4, max(1, (int) ($this->number('columns', 'The number of columns') ?? $this->was->columns))), 'prefix' => mb_substr($this->text('prefix'), 0, 20) ?: null, 'unit' => mb_substr($this->text('unit'), 0, 20) ?: $this->was->unit,
+            'columns' => min(4, max(1, (int) ($this->number('columns', 'The number of columns') ?? $this->was->columns))), 'prefix' => mb_substr($this->text('prefix'), 0, 20) ?: null, 'unit' => $this->has('unit') ? mb_substr($this->text('unit'), 0, 20) ?: null : $this->was->unit,
             'decimals' => $this->number('decimals', 'The number of decimals') === null ? null : (int) $this->number('decimals', 'The number of decimals'), 'step' => $step, 'from' => $from, 'to' => $to,
             'order' => TermOrder::tryFrom($this->text('order'))?->value, 'match' => $this->text('match') === 'whole' ? 'whole' : 'contains',
         ] + $this->terms() + ($control === Control::Bands ? ['bands' => array_map(fn (Band $band): array => $band->toArray(), $this->bands())] : []);
@@ -70,8 +70,10 @@ final readonly class FilterForm
             return [];
         }
         $ids = fn (string $name): array => array_values(array_map(intval(...), array_filter((array) ($this->input[$name] ?? []), is_scalar(...))));
-        $looks = [];
-        foreach ((array) ($this->input['look_label'] ?? []) as $term => $label) {
+        $given = (array) ($this->input['look_label'] ?? []);
+        // Terms that the form does not show keep what was said of them.
+        $looks = array_map(fn (Look $look): mixed => json_decode((string) $look->toJson(), true), array_diff_key($this->was->looks, $given));
+        foreach ($given as $term => $label) {
             $color = strtolower(trim((string) (((array) ($this->input['look_color'] ?? []))[$term] ?? '')));
             $label = Label::of((string) $label);
             if ($label !== '' || $color !== '') {
@@ -125,7 +127,7 @@ final readonly class FilterForm
 
     private function has(string $name): bool
     {
-        return isset($this->input[$name]);
+        return array_key_exists($name, $this->input);
     }
 
     private function text(string $name): string

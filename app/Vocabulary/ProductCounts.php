@@ -37,7 +37,7 @@ final readonly class ProductCounts
     /** @return array<int, int> by umbrella id */
     public function byUmbrella(Definition $definition): array
     {
-        return $this->remembered->of("umbrella_id:{$definition->id}", fn (): array => DB::table('attribute_values as v')->join('spellings as s', 's.value_id', '=', 'v.id')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
+        return $this->remembered->ofData("umbrella_id:{$definition->id}", fn (): array => DB::table('attribute_values as v')->join('spellings as s', 's.value_id', '=', 'v.id')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
             ->where('v.definition_id', $definition->id)->whereNotNull('v.umbrella_id')->where('v.held', false)->whereRaw(Counted::on($definition->level))
             ->groupBy('v.umbrella_id')->selectRaw('v.umbrella_id, COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->pluck('n', 'umbrella_id')->map(intval(...))->all());
     }
@@ -45,7 +45,7 @@ final readonly class ProductCounts
     /** @return array<int, int> */
     private function by(Definition $definition, string $column): array
     {
-        return $this->remembered->of("{$column}:{$definition->id}", fn (): array => $this->count($definition, $column));
+        return $this->remembered->ofData("{$column}:{$definition->id}", fn (): array => $this->count($definition, $column));
     }
 
     /** @return array<int, int> */

@@ -21,7 +21,7 @@ final readonly class ProposeMerges
     /** @return list<Proposal> */
     public function of(Definition $definition): array
     {
-        return $this->remembered->of("look-alikes:{$definition->id}", function () use ($definition): array {
+        return $this->remembered->ofData("look-alikes:{$definition->id}", function () use ($definition): array {
             $products = $this->counts->byValue($definition);
             $values = $definition->values()->orderBy('id')->pluck('label', 'id')->all();
             $ids = array_keys($values);

@@ -224,3 +224,23 @@ test('an edition keeps the line-up of every page, and pages with the same one sh
     $edition = Edition::openCurrent();
     expect(array_map(fn (FilterSettings $filter): string => $filter->key, $edition->filters(pageOf('oil'))))->toBe(['color', 'brand', 'price'])->and($edition->filters('nowhere'))->toBe([]);
 });
+
+test('what a form does not show stays: chosen terms, looks; what it clears goes back to the definition', function (): void {
+    $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
+    saveFilter('color', ['terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'looks' => [$id('Sage') => ['label' => 'Soft green']]]);
+    app(EditLineup::class)->add('weight');
+    $this->actingAs($this->person());
+    $given = Compositions::load()->of('shop')->filters['color']->given;
+    $this->put('/line-ups/color', ['page' => 'shop', 'title' => 'Color', 'token' => EditLineup::token($given), 'terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'look_label' => [$id('Crimson') => 'Deep red'], 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1])->assertSessionHasNoErrors();
+    $after = Compositions::load()->of('shop')->filters['color']->settings();
+    expect($after->chosen)->toBe([$id('Sage'), $id('Crimson')])->and($after->looks[$id('Sage')]->label)->toBe('Soft green')->and($after->looks[$id('Crimson')]->label)->toBe('Deep red');
+    saveFilter('weight', ['unit' => 'grams']);
+    expect(Compositions::load()->of('shop')->filters['weight']->settings()->unit)->toBe('grams');
+    $this->put('/line-ups/weight', ['page' => 'shop', 'title' => 'Weight', 'unit' => '', 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1, 'token' => EditLineup::token(Compositions::load()->of('shop')->filters['weight']->given)])->assertSessionHasNoErrors();
+    expect(Compositions::load()->of('shop')->filters['weight']->settings()->unit)->toBe('g');
+    // Saved on a branch as it is, nothing is said there.
+    $paint = pageOf('paint');
+    $same = Compositions::load()->of($paint)->filters['weight']->given;
+    $this->put('/line-ups/weight', ['page' => $paint, 'title' => 'Weight', 'unit' => 'g', 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1, 'more' => 12, 'columns' => 2, 'token' => EditLineup::token($same)])->assertSessionHasNoErrors();
+    expect(DB::table('filter_changes')->count())->toBe(0);
+});
