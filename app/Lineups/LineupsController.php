@@ -51,11 +51,11 @@ final class LineupsController
         return $this->back($request, $sources === [] ? throw new Refused('Choose what to filter by.') : $edit->several($sources, $this->target($request)), count($sources) === 1 ? ['filter' => $sources[0]] : []);
     }
 
-    public function update(Request $request, string $key, EditLineup $edit): RedirectResponse
+    public function update(Request $request, string $key, ChangeFilter $edit): RedirectResponse
     {
         $all = Compositions::load();
         $placement = $this->target($request);
-        $filter = $all->of(EditLineup::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key);
+        $filter = $all->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key);
         if ($request->has('propose')) {
             return redirect()->route('line-ups', [...$this->where($request), 'filter' => $key, 'bands' => $request->string('propose')->toString(), 'number' => $request->integer('band_count', 5)]);
         }
@@ -64,13 +64,13 @@ final class LineupsController
     }
 
     /** Lets terms that came later be shown too, where only chosen ones are. */
-    public function admit(Request $request, string $key, EditLineup $edit): RedirectResponse
+    public function admit(Request $request, string $key, ChangeFilter $edit): RedirectResponse
     {
         $placement = $this->target($request);
-        $given = (Compositions::load()->of(EditLineup::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key))->given;
+        $given = (Compositions::load()->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key))->given;
         $chosen = array_values(array_unique([...array_map(intval(...), (array) ($given['chosen'] ?? [])), ...array_map(intval(...), (array) $request->input('admit', []))]));
 
-        return $this->back($request, $edit->save($key, ['chosen' => $chosen, 'seen' => $request->boolean('all') ? FilterForm::newest() : (int) ($given['seen'] ?? 0)] + $given, $placement, EditLineup::token($given)), ['filter' => $key]);
+        return $this->back($request, $edit->save($key, ['chosen' => $chosen, 'seen' => $request->boolean('all') ? FilterForm::newest() : (int) ($given['seen'] ?? 0)] + $given, $placement, ChangeFilter::token($given)), ['filter' => $key]);
     }
 
     public function destroy(Request $request, string $key, EditLineup $edit): RedirectResponse
@@ -78,7 +78,7 @@ final class LineupsController
         return $this->back($request, $edit->drop($key, $this->target($request)));
     }
 
-    public function fallBack(Request $request, string $key, EditLineup $edit): RedirectResponse
+    public function fallBack(Request $request, string $key, ChangeFilter $edit): RedirectResponse
     {
         return $this->back($request, $edit->fallBack($key, $this->target($request), $request->string('property')->toString() ?: null), ['filter' => $key]);
     }
@@ -97,16 +97,16 @@ final class LineupsController
         return $this->back($request, $change);
     }
 
-    public function copy(Request $request, EditLineup $edit): RedirectResponse
+    public function copy(Request $request, MoveLineup $edit): RedirectResponse
     {
         $to = $request->string('to')->toString();
         $to = ctype_digit($to) ? "below:{$to}" : $to;
         $change = $edit->copy($this->target($request), Placement::of($to, Compositions::load()->tree)->text(), $request->boolean('move'));
 
-        return redirect()->route('line-ups', ['page' => EditLineup::pageOf($to)])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()->route('line-ups', ['page' => LineupLedger::pageOf($to)])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
     }
 
-    public function remove(Request $request, EditLineup $edit): RedirectResponse
+    public function remove(Request $request, MoveLineup $edit): RedirectResponse
     {
         return $this->back($request, $edit->remove($this->target($request)));
     }

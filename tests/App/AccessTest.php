@@ -13,6 +13,7 @@ use App\Feeds\Reading;
 use App\Feeds\ReadingState;
 use App\Fill\EditRules;
 use App\Fill\RuleForm;
+use App\Lineups\ChangeFilter;
 use App\Lineups\Compositions;
 use App\Lineups\EditLineup;
 use App\Lineups\Filter;
@@ -118,7 +119,7 @@ test('a manager gives access and takes it away, but the last manager stays', fun
 
 test('two people on one line-up: the second is told and keeps what was typed', function (): void {
     $filter = Filter::query()->first();
-    $input = ['title' => 'First', 'control' => 'ticks', 'combine' => 'any', 'empty_terms' => 'hide', 'page' => 'shop', 'token' => EditLineup::token(Compositions::load()->of('shop')->filters['color']->given)];
+    $input = ['title' => 'First', 'control' => 'ticks', 'combine' => 'any', 'empty_terms' => 'hide', 'page' => 'shop', 'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['color']->given)];
     $this->actingAs($this->person())->put('/line-ups/color', $input)->assertSessionHas('done');
     $this->from('/line-ups?filter=color')->put('/line-ups/color', ['title' => 'Second'] + $input)->assertSessionHasErrors('refused');
     $this->get('/line-ups?filter=color')->assertSee('Someone else saved')->assertSee('value="Second"', false);

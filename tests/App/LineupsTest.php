@@ -5,11 +5,14 @@ declare(strict_types=1);
 use App\Catalog\Category;
 use App\Definitions\Definition;
 use App\History\TakeBack;
+use App\Lineups\ChangeFilter;
 use App\Lineups\Compositions;
 use App\Lineups\EditLineup;
 use App\Lineups\FilterForm;
+use App\Lineups\LineupLedger;
 use App\Lineups\LineupWarnings;
 use App\Lineups\ListOwnOnly;
+use App\Lineups\MoveLineup;
 use App\Lineups\PageFacts;
 use App\Lineups\PageWorth;
 use App\Publishing\Edition;
@@ -52,8 +55,8 @@ function colors(): Definition
 
 function saveFilter(string $key, array $changes, string $placement = 'shop'): void
 {
-    $given = Compositions::load()->of(EditLineup::pageOf($placement))->filters[$key]->given;
-    app(EditLineup::class)->save($key, $changes + $given, $placement, EditLineup::token($given));
+    $given = Compositions::load()->of(LineupLedger::pageOf($placement))->filters[$key]->given;
+    app(ChangeFilter::class)->save($key, $changes + $given, $placement, ChangeFilter::token($given));
 }
 
 /** @return list<string> titles of the filters that a page of the shop shows, in order */
@@ -87,14 +90,14 @@ test('a branch drops, adds, changes and orders filters; its pages get that, othe
     // What is changed at the top still reaches the branch, save for what it says itself.
     saveFilter('color', ['title' => 'Hue', 'help' => 'Look closely']);
     expect(Compositions::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray(['title' => 'Shade', 'help' => 'Look closely']);
-    $edit->fallBack('color', $paint, 'title');
+    app(ChangeFilter::class)->fallBack('color', $paint, 'title');
     expect(Compositions::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray(['title' => 'Hue', 'columns' => 3]);
-    $edit->copy($paint, 'below:'.pageOf('brushes'));
+    app(MoveLineup::class)->copy($paint, 'below:'.pageOf('brushes'));
     expect(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))->toBe(['weight', 'price', 'color']);
-    $edit->copy('below:'.pageOf('brushes'), 'search', move: true);
+    app(MoveLineup::class)->copy('below:'.pageOf('brushes'), 'search', move: true);
     expect(array_keys(Compositions::load()->of('search')->filters))->toBe(['weight', 'price', 'color'])->and(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))->toBe(['color', 'brand', 'price']);
-    $edit->remove($paint);
-    expect(array_keys(Compositions::load()->of(pageOf('ink'))->filters))->toBe(['color', 'brand', 'price'])->and(fn () => $edit->remove('shop'))->toThrow(Refused::class);
+    app(MoveLineup::class)->remove($paint);
+    expect(array_keys(Compositions::load()->of(pageOf('ink'))->filters))->toBe(['color', 'brand', 'price'])->and(fn () => app(MoveLineup::class)->remove('shop'))->toThrow(Refused::class);
     while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === 'Line-ups') {
         app(TakeBack::class)($newest);
     }
@@ -212,7 +215,7 @@ test('what filters earn is worked out on the draft, and proposed from nothing', 
 test('bad settings are refused, naming the field, and nothing is lost', function (string $field, array $input, string $why): void {
     $this->actingAs($this->person());
     $given = Compositions::load()->of('shop')->filters['price']->given;
-    $this->put('/line-ups/price', $input + ['title' => 'Price', 'control' => 'scale', 'page' => 'shop', 'token' => EditLineup::token($given)])->assertSessionHasErrors([$field => $why]);
+    $this->put('/line-ups/price', $input + ['title' => 'Price', 'control' => 'scale', 'page' => 'shop', 'token' => ChangeFilter::token($given)])->assertSessionHasErrors([$field => $why]);
     expect(Compositions::load()->of('shop')->filters['price']->given)->toBe($given);
 })->with([
     ['title', ['title' => ' '], 'A filter needs a title of 1 to 100 characters.'], ['title', ['title' => 'Color'], 'Another filter of this line-up is titled "Color".'], ['step', ['step' => '-1'], 'The step is a number above zero, for example 5 or 0.5.'], ['step', ['step' => 'x'], 'The step is a number, for example 5 or 0.5; "x" is none.'],
@@ -231,16 +234,16 @@ test('what a form does not show stays: chosen terms, looks; what it clears goes 
     app(EditLineup::class)->add('weight');
     $this->actingAs($this->person());
     $given = Compositions::load()->of('shop')->filters['color']->given;
-    $this->put('/line-ups/color', ['page' => 'shop', 'title' => 'Color', 'token' => EditLineup::token($given), 'terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'look_label' => [$id('Crimson') => 'Deep red'], 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1])->assertSessionHasNoErrors();
+    $this->put('/line-ups/color', ['page' => 'shop', 'title' => 'Color', 'token' => ChangeFilter::token($given), 'terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'look_label' => [$id('Crimson') => 'Deep red'], 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1])->assertSessionHasNoErrors();
     $after = Compositions::load()->of('shop')->filters['color']->settings();
     expect($after->chosen)->toBe([$id('Sage'), $id('Crimson')])->and($after->looks[$id('Sage')]->label)->toBe('Soft green')->and($after->looks[$id('Crimson')]->label)->toBe('Deep red');
     saveFilter('weight', ['unit' => 'grams']);
     expect(Compositions::load()->of('shop')->filters['weight']->settings()->unit)->toBe('grams');
-    $this->put('/line-ups/weight', ['page' => 'shop', 'title' => 'Weight', 'unit' => '', 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1, 'token' => EditLineup::token(Compositions::load()->of('shop')->filters['weight']->given)])->assertSessionHasNoErrors();
+    $this->put('/line-ups/weight', ['page' => 'shop', 'title' => 'Weight', 'unit' => '', 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1, 'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['weight']->given)])->assertSessionHasNoErrors();
     expect(Compositions::load()->of('shop')->filters['weight']->settings()->unit)->toBe('g');
     // Saved on a branch as it is, nothing is said there.
     $paint = pageOf('paint');
     $same = Compositions::load()->of($paint)->filters['weight']->given;
-    $this->put('/line-ups/weight', ['page' => $paint, 'title' => 'Weight', 'unit' => 'g', 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1, 'more' => 12, 'columns' => 2, 'token' => EditLineup::token($same)])->assertSessionHasNoErrors();
+    $this->put('/line-ups/weight', ['page' => $paint, 'title' => 'Weight', 'unit' => 'g', 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1, 'more' => 12, 'columns' => 2, 'token' => ChangeFilter::token($same)])->assertSessionHasNoErrors();
     expect(DB::table('filter_changes')->count())->toBe(0);
 });

@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Lineups;
+
+use App\History\Change;
+use App\History\Journal;
+use App\History\Ledger;
+use App\Refused;
+use Closure;
+use Lokum\Lineup\ComposedLineup;
+
+/** What all work on line-ups shares: the line-up of a placement is made when something is first said there, and everything is entered in History. */
+final readonly class LineupLedger
+{
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /** @param  Closure(Journal, int): string  $act */
+    public function record(string $placement, Closure $act): ?Change
+    {
+        return $this->ledger->record('Line-ups', function (Journal $journal) use ($placement, $act): string {
+            $lineup = Lineup::query()->where('placement', $placement)->value('id') ?? $journal->insert('lineups', ['placement' => $placement]);
+
+            return $act($journal, (int) $lineup);
+        });
+    }
+
+    public static function said(string $placement, Compositions $all): string
+    {
+        return $placement === Placement::SHOP ? "the shop's line-up" : 'the line-up of '.Placement::of($placement, $all->tree)->name($all->tree);
+    }
+
+    /** The page on which a placement is seen: its category, or itself. */
+    public static function pageOf(string $placement): string
+    {
+        return preg_match('/:(\d+)$/D', $placement, $part) === 1 ? $part[1] : $placement;
+    }
+
+    /** What a placement inherits: its page's line-up without what is said at it. */
+    public static function before(Compositions $all, string $placement): ComposedLineup
+    {
+        $layers = [];
+        foreach (Placement::chain(self::pageOf($placement), $all->tree) as $one) {
+            if ($one === $placement) {
+                break;
+            }
+            $layer = $all->layer($one);
+            $layer === null ?: $layers[] = $layer;
+        }
+
+        return ComposedLineup::of(...$layers);
+    }
+
+    /** @return array<string, mixed> */
+    public static function filter(Compositions $all, string $key, string $placement): array
+    {
+        return ($all->of(self::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key))->given;
+    }
+}
