@@ -47,4 +47,26 @@ final class CurrentTerms
 
         return $term;
     }
+
+    /**
+     * Filters with hand-picked terms that follow when these end or are gathered.
+     *
+     * @param  list<int>  $terms
+     * @return list<string> titles, with the pages that they are for
+     */
+    public static function handPicked(string $attribute, array $terms): array
+    {
+        $found = [];
+        foreach (Compositions::load()->layers() as $layer) {
+            foreach (['added', 'changed'] as $said) {
+                $given = $layer->{$said}[$attribute] ?? [];
+                $picked = array_map(intval(...), [...(array) ($given['chosen'] ?? []), ...(array) ($given['pinned'] ?? []), ...array_keys((array) ($given['looks'] ?? []))]);
+                if (array_intersect($picked, $terms) !== []) {
+                    $found[] = ($given['title'] ?? $attribute)." ({$layer->name})";
+                }
+            }
+        }
+
+        return $found;
+    }
 }

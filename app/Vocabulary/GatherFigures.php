@@ -13,8 +13,9 @@ final readonly class GatherFigures
      * @param  int  $products  that the umbrella covers afterwards
      * @param  list<string>  $filters  titles of the filters that follow
      * @param  list<PageTouched>  $pages
+     * @param  list<string>  $handPicked  filters with hand-picked terms that follow
      */
-    public function __construct(public string $umbrella, public bool $isNew, public array $values, public array $from, public int $products, public int $terms, public int $termsAfter, public array $filters, public array $pages)
+    public function __construct(public string $umbrella, public bool $isNew, public array $values, public array $from, public int $products, public int $terms, public int $termsAfter, public array $filters, public array $pages, public array $handPicked)
     {
     }
 
@@ -22,6 +23,6 @@ final readonly class GatherFigures
     public function toArray(): array
     {
         return ['umbrella' => $this->umbrella, 'new' => $this->isNew, 'values' => $this->values, 'from' => $this->from, 'products' => $this->products,
-            'terms' => ['before' => $this->terms, 'after' => $this->termsAfter], 'filters' => $this->filters, 'pages' => PageTouched::list($this->pages)];
+            'terms' => ['before' => $this->terms, 'after' => $this->termsAfter], 'filters' => $this->filters, 'pages' => PageTouched::list($this->pages), 'hand_picked' => $this->handPicked];
     }
 }

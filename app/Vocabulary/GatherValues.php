@@ -8,6 +8,7 @@ use App\Definitions\Definition;
 use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
+use App\Lineups\CurrentTerms;
 use App\Lineups\Filter;
 use App\Refused;
 use Illuminate\Support\Facades\DB;
@@ -37,7 +38,7 @@ final readonly class GatherValues
         return new GatherFigures($umbrella->label ?? $label, $umbrella === null, array_map(fn (Value $value): string => $value->label, $values), $from,
             ValueTable::productsOfAny($definition, array_map(fn (Value $value): int => $value->id, $members)), count(array_unique($carried)),
             count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))), Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(),
-            PagesTouched::of($definition, array_map(fn (Value $value): int => $value->id, $umbrella?->values->all() ?? []), array_map(fn (Value $value): int => $value->id, $members)));
+            PagesTouched::of($definition, array_map(fn (Value $value): int => $value->id, $umbrella?->values->all() ?? []), array_map(fn (Value $value): int => $value->id, $members)), CurrentTerms::handPicked($definition->slug, $ids));
     }
 
     /**

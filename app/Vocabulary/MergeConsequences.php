@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Vocabulary;
 
 use App\Definitions\Definition;
+use App\Lineups\CurrentTerms;
 use App\Lineups\Filter;
 use Lokum\Vocabulary\KnownValue;
 use Lokum\Vocabulary\MergePlan;
@@ -17,8 +18,9 @@ final readonly class MergeConsequences
      * @param  int  $afterwards  products of the value that stays
      * @param  list<string>  $filters  titles of the filters that show it
      * @param  list<PageTouched>  $pages
+     * @param  list<string>  $handPicked  filters with hand-picked terms that follow
      */
-    private function __construct(public MergePlan $plan, public int $changing, public int $afterwards, public int $values, public int $terms, public int $termsAfter, public array $filters, public array $pages)
+    private function __construct(public MergePlan $plan, public int $changing, public int $afterwards, public int $values, public int $terms, public int $termsAfter, public array $filters, public array $pages, public array $handPicked)
     {
     }
 
@@ -32,7 +34,7 @@ final readonly class MergeConsequences
 
         return new self($plan, ValueTable::productsOfAny($definition, $moved), ValueTable::productsOfAny($definition, [...$moved, $plan->keep->id]),
             $definition->values()->count(), count(array_unique($before)), count(array_unique($after)),
-            Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(), PagesTouched::of($definition, [$plan->keep->id], [...$moved, $plan->keep->id]));
+            Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(), PagesTouched::of($definition, [$plan->keep->id], [...$moved, $plan->keep->id]), CurrentTerms::handPicked($definition->slug, $moved));
     }
 
     /** @return array<string, mixed> */
@@ -48,6 +50,7 @@ final readonly class MergeConsequences
             'terms' => ['before' => $this->terms, 'after' => $this->termsAfter],
             'filters' => $this->filters,
             'pages' => PageTouched::list($this->pages),
+            'hand_picked' => $this->handPicked,
             'redirects' => $this->plan->redirects(),
         ];
     }

@@ -20,7 +20,9 @@ use App\Refused;
 use App\Vocabulary\CreateValue;
 use App\Vocabulary\FindValue;
 use App\Vocabulary\GatherValues;
+use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
+use App\Vocabulary\ProductCounts;
 use App\Vocabulary\Umbrella;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\FilterSettings;
@@ -115,6 +117,7 @@ test('only these: a merge, a rename and a gathering carry over by themselves, an
     };
     expect($terms())->toBe(['crimson', 'sage']);
     $merge = app(MergeValues::class);
+    expect(MergeConsequences::of(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]), app(ProductCounts::class))->handPicked)->toBe(['Color (Whole shop)'])->and(app(GatherValues::class)->consequences(colors(), 'Reds', [$id('Cerulean')])->handPicked)->toBe([]);
     $merge(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]));
     expect($terms())->toBe(['crimson', 'olive']);
     app(GatherValues::class)(colors(), 'Reds', [$id('Crimson')]);
