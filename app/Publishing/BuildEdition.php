@@ -74,6 +74,7 @@ final class BuildEdition
             }
         }
         $this->fields();
+        $this->writer->insert('meta', ['sections', (string) json_encode($definitions->whereNotNull('section')->where('section', '!=', '')->pluck('section', 'label')->all(), JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE)]);
         $this->writer->insert('meta', ['counted_numbers', (string) json_encode(['price', 'stock', ...$definitions->where('kind', Kind::Number)->pluck('slug')->all()])]);
         $lineups = new EditionLineups($this->writer, $this->draft, $this->compositions);
         $lineups->write();

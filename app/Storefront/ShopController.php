@@ -45,7 +45,19 @@ final class ShopController
             array_unshift($trail, $at);
         }
 
-        return view('shop.product', ['product' => $product, 'pages' => $this->pages($edition, $product), 'trail' => $trail, 'currency' => $edition->meta('currency')]);
+        return view('shop.product', ['product' => $product, 'sections' => $this->sections($edition, $product), 'pages' => $this->pages($edition, $product), 'trail' => $trail, 'currency' => $edition->meta('currency')]);
+    }
+
+    /** @return array<string, array<string, list<string>>> texts by section and label; those of no section first */
+    private function sections(EditionFile $edition, EditionProduct $product): array
+    {
+        $known = (array) json_decode($edition->meta('sections') ?: '{}', true);
+        $sections = ['' => []];
+        foreach ($product->properties + (count($product->variants) === 1 ? $product->variants[0]['properties'] : []) as $label => $texts) {
+            $sections[(string) ($known[$label] ?? '')][$label] = $texts;
+        }
+
+        return array_filter($sections);
     }
 
     /** @return array<string, array{slug: string, directory: string, picture: string|null}> pages of values that the product carries, by label and text */

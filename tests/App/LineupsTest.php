@@ -173,6 +173,12 @@ test('a category can list its own products only, and the search finds by words',
     expect(app(PageFacts::class)->products(pageOf('paint')))->toBe(1);
 });
 
+test('a product shows its properties in their sections', function (): void {
+    Definition::query()->where('slug', 'weight')->update(['section' => 'Measures']);
+    $this->publish();
+    $this->get('/shop/p/P1')->assertOk()->assertSeeInOrder(['Color', 'Sage', 'Measures', 'Weight', '10 g']);
+});
+
 test('where nothing is left, it says which one filter to drop and what that brings', function (): void {
     $this->publish();
     $this->get('/shop?color=sage&brand=loxholm&price=..6')->assertSee('Nothing has all of this at once')->assertSee('without Brand')->assertDontSee('without Price');
