@@ -26,6 +26,7 @@ use App\Vocabulary\SaveValue;
 use App\Vocabulary\SettleNewcomers;
 use App\Vocabulary\Spelling;
 use App\Vocabulary\SuggestValues;
+use App\Vocabulary\Umbrella;
 use App\Vocabulary\Value;
 use App\Vocabulary\ValueTable;
 use Illuminate\Support\Facades\DB;
@@ -226,6 +227,22 @@ test('the map knows the shape of colors, sizes and measures, and forces none on 
     foreach (['/values/shade/map', '/values/size/map', '/values/pack/map', '/values/color/map', '/values/width', '/values/color/flow'] as $page) {
         $this->actingAs($this->person())->get($page)->assertOk();
     }
+});
+
+test('every panel of the workbench can be drawn, in every lens', function (): void {
+    app(GatherValues::class)(finish(), 'Shiny', [one('Satin')->id]);
+    $this->actingAs($this->person());
+    $two = 'pick[]='.one('Gloss')->id.'&pick[]='.one('Satin')->id;
+    foreach (['', '/flow', '/map'] as $lens) {
+        foreach (['' => 'Select values', $two => 'Merge into one?', "{$two}&under=Shiny" => 'Products under it', 'pick[]='.one('Gloss')->id.'&under=New' => 'New umbrella', 'value='.one('Gloss')->id => 'Spellings: open one', 'spelling='.Spelling::query()->where('text', 'matte ')->value('id') => 'A spelling of', 'umbrella='.Umbrella::query()->value('id') => 'Umbrella of 1 value'] as $query => $says) {
+            $this->get("/values/color{$lens}?{$query}")->assertOk()->assertSee($says);
+        }
+    }
+    foreach (['color', 'words', 'measure'] as $way) {
+        $this->get("/values/color/umbrellas?by={$way}")->assertOk();
+    }
+    $this->get('/values/color/look-alikes')->assertOk();
+    $this->get('/newcomers')->assertOk();
 });
 
 test('a look takes a color by name, and a picture by its content', function (): void {
