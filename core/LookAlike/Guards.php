@@ -50,7 +50,7 @@ final readonly class Guards
         $words = [$this->lexicon->isWord($one), $this->lexicon->isWord($other)];
 
         // Two ordinary words mean what they say; two that are none are names, and short names differ by a letter.
-        return $words !== [true, true] && ($words !== [false, false] || strlen($short) >= 6 && $this->isSlip($one, $other));
+        return $words !== [true, true] && ($words !== [false, false] || $this->sound($one) === $this->sound($other) || strlen($short) >= 6 && $this->isSlip($one, $other));
     }
 
     private function sorted(string $word): string
@@ -64,6 +64,12 @@ final readonly class Guards
     private function swapped(string $one, string $other): bool
     {
         return strlen($one) === strlen($other) && $one[0] === ($other[1] ?? '') && $other[0] === ($one[1] ?? '') && substr($one, 2) === substr($other, 2);
+    }
+
+    /** How it is said, as far as letters tell: doubled ones once, and spellings of one sound as one. */
+    private function sound(string $word): string
+    {
+        return (string) preg_replace(['/ie$|ey$/', '/(?<=.)y/', '/ph/', '/ck|q/', '/(.)\1+/'], ['i', 'i', 'f', 'k', '$1'], $word);
     }
 
     /** A doubled letter, a letter left out or two swapped: what happens to fingers, and seldom makes another name. */

@@ -14,6 +14,9 @@ final class Lexicon
     /** @var array<string, true>|null */
     private ?array $words = null;
 
+    /** @var array<string, string>|null one spelling for words that have several */
+    private ?array $spelled = null;
+
     /** @var array<string, true> */
     private array $brought = [];
 
@@ -50,10 +53,14 @@ final class Lexicon
         return self::$shipped ??= new self($abbreviations, $opposed, $plurals);
     }
 
-    /** The same with what a shop has taught; its own words come first. */
-    public function taught(Lessons $lessons): self
+    /**
+     * The same with what has been learned; that comes first.
+     *
+     * @param  array<string, string>  $abbreviations
+     */
+    public function taught(array $abbreviations): self
     {
-        return new self($lessons->words() + $this->abbreviations, $this->opposedGroups, array_map(strval(...), array_keys($this->otherPlurals)));
+        return $abbreviations === [] ? $this : new self($abbreviations + $this->abbreviations, $this->opposedGroups, array_map(strval(...), array_keys($this->otherPlurals)));
     }
 
     /** The words that an abbreviation stands for; other words as they are. */
@@ -62,17 +69,49 @@ final class Lexicon
         return $this->abbreviations[$word] ?? $word;
     }
 
+    /** One spelling of a word that dictionaries give several of: pendent is pendant. */
+    public function spelled(string $word): string
+    {
+        if ($this->spelled === null) {
+            $this->spelled = [];
+            foreach (file(__DIR__.'/data/same-words.txt', FILE_IGNORE_NEW_LINES) ?: [] as $pair) {
+                [$one, $other] = explode(' ', $pair);
+                $this->spelled[$other] ??= $this->spelled[$one] ?? $one;
+            }
+        }
+
+        return $this->spelled[$word] ?? $word;
+    }
+
+    /** What a participle is made of where that is a word: pressed is press, colored is color. Others as they are. */
+    public function stem(string $word): string
+    {
+        if (strlen($word) < 6 || ! str_ends_with($word, 'ed') || isset($this->opposed[$word])) {
+            return $word;
+        }
+        foreach ([substr($word, 0, -2), substr($word, 0, -1), preg_match('/([bdgmnprt])\1ed$/', $word) === 1 ? substr($word, 0, -3) : ''] as $stem) {
+            if (strlen($stem) >= 3 && $this->isLemma($stem) && ! isset($this->opposed[$stem])) {
+                return $stem;
+            }
+        }
+
+        return $word;
+    }
+
     /**
      * @param  bool  $alone  whether it is the whole value: then a plural that has a meaning of its own keeps it (bones, details)
      */
     public function singular(string $word, bool $alone = false): string
     {
         $singular = WordForms::singular($word);
+        if (str_ends_with($word, 'ies') && ! $this->isLemma($singular) && $this->isLemma(substr($word, 0, -1))) {
+            $singular = substr($word, 0, -1);
+        }
         if ($singular === $word || isset($this->otherPlurals[$word])) {
             return $word;
         }
         // Arras is no plural; stainles is stainless with a letter left out.
-        $isNone = $this->isLemma($word) ? $alone || ! $this->isLemma($singular) : str_ends_with($word, 's') && $this->isLemma($word.'s');
+        $isNone = $this->isLemma($word) ? $alone || ! $this->isLemma($singular) : str_ends_with($word, 's') && $this->isLemma($word.'s') || str_ends_with($word, 'os') && ! $this->isLemma($singular);
 
         return $isNone ? $word : $singular;
     }

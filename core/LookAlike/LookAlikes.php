@@ -38,14 +38,15 @@ final class LookAlikes
     {
         $this->candidates = $candidates;
         $this->lessons = $lessons;
-        $this->lexicon = $lessons->words() === [] ? $this->shipped : $this->shipped->taught($lessons);
+        $texts = array_map(fn (Candidate $candidate): string => $candidate->text, $candidates);
+        $this->lexicon = $this->shipped->taught($lessons->words() + Shortenings::among($texts));
         $signer = new Signer($this->lexicon);
-        $this->signatures = array_map(fn (Candidate $candidate): Signature => $signer->of($candidate->text), $candidates);
+        $this->signatures = array_map($signer->of(...), $texts);
         $this->keepApart($apart);
         $classes = $this->same(array_keys($candidates));
-        $classes = $this->joinedBy($classes, fn (Signature $signature): string => $lessons->of($signature->letters), fn (): bool => true);
-        $classes = $this->joinedBy($classes, fn (Signature $signature): string => $signature->words === [] ? '' : $signature->joined(), fn (Signature $one, Signature $other): bool => $one->exact === $other->exact);
-        $classes = $this->joinedBy($classes, fn (Signature $signature): string => $signature->units === [] ? '' : $signature->roughKey(), fn (Signature $one, Signature $other): bool => $one->negated === $other->negated && array_intersect($one->units, $other->units) === []);
+        $classes = $this->joinedBy($classes, fn (Signature $signature): array => [$lessons->of($signature->letters)], fn (): bool => true);
+        $classes = $this->joinedBy($classes, fn (Signature $signature): array => $signature->joinings(), fn (Signature $one, Signature $other): bool => $one->exact === $other->exact);
+        $classes = $this->joinedBy($classes, fn (Signature $signature): array => $signature->units === [] ? [] : [$signature->roughKey()], fn (Signature $one, Signature $other): bool => $one->negated === $other->negated && array_intersect($one->units, $other->units) === []);
         $groups = [];
         foreach ($this->withNear($classes) as $members) {
             if (count($members) > 1) {
@@ -122,17 +123,16 @@ final class LookAlikes
 
     /**
      * @param  list<non-empty-list<int>>  $classes
-     * @param  callable(Signature): string  $key  empty: meets nobody
+     * @param  callable(Signature): list<string>  $keys  by any of which it meets others
      * @param  callable(Signature, Signature): bool  $allowed
      * @return list<non-empty-list<int>>
      */
-    private function joinedBy(array $classes, callable $key, callable $allowed): array
+    private function joinedBy(array $classes, callable $keys, callable $allowed): array
     {
         $meeting = [];
         foreach ($classes as $n => $class) {
-            $keys = array_unique(array_map(fn (int $i): string => $key($this->signatures[$i]), $class));
-            foreach ($keys as $one) {
-                $one === '' ?: $meeting[$one][] = $n;
+            foreach (array_unique(array_merge(...array_map(fn (int $i): array => $keys($this->signatures[$i]), $class))) as $key) {
+                $meeting[$key][] = $n;
             }
         }
         foreach ($meeting as $numbers) {
@@ -206,7 +206,7 @@ final class LookAlikes
                 foreach ($near[$word] ?? [] as $other) {
                     $words = $signature->words;
                     $words[$place] = $other;
-                    $key = (new Signature('', array_values($words), [], $signature->exact, [], [], $signature->ordered, 0))->key();
+                    $key = $signature->keyOf(array_values($words));
                     if (isset($byKey[$key])) {
                         $found[] = $byKey[$key];
                     }
@@ -276,7 +276,7 @@ final class LookAlikes
             $one->key() === $other->key() && $one->units !== [] => Evidence::Measure,
             $one->plainKey() === $other->plainKey() => Evidence::Words,
             $one->key() === $other->key() => Evidence::Variant,
-            $one->joined() === $other->joined() => Evidence::Words,
+            array_intersect($one->joinings(), $other->joinings()) !== [] => Evidence::Words,
             $one->roughKey() === $other->roughKey() => Evidence::Measure,
             default => Evidence::Spelling,
         };

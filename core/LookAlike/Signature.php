@@ -16,40 +16,48 @@ final readonly class Signature
      * @param  list<string>  $units  of the measures as written
      * @param  bool  $ordered  whether the order of its words carries meaning
      * @param  int  $negated  how often it says not, without, free and the like
+     * @param  list<string>  $joined  the words written as one, in each way that they could be
      */
     public function __construct(
         public string $letters,
-        public array $words,
-        public array $plain,
-        public array $exact,
-        public array $rough,
-        public array $units,
-        public bool $ordered,
-        public int $negated,
+        public array $words = [],
+        public array $plain = [],
+        public array $exact = [],
+        public array $rough = [],
+        public array $units = [],
+        public bool $ordered = false,
+        public int $negated = 0,
+        private array $joined = [],
     ) {
     }
 
     /** Equal for texts of the same words, numbers and measures. */
     public function key(): string
     {
-        return self::join($this->words, $this->ordered).'|'.self::join($this->exact, false);
+        return $this->keyOf($this->words);
+    }
+
+    /** @param  list<string>  $words  in the place of its own */
+    public function keyOf(array $words): string
+    {
+        return self::join($words, $this->ordered).'|'.self::join($this->exact, $this->ordered);
     }
 
     /** The same with rounded measures. */
     public function roughKey(): string
     {
-        return self::join($this->words, $this->ordered).'|'.self::join($this->rough, false);
+        return self::join($this->words, $this->ordered).'|'.self::join($this->rough, $this->ordered);
     }
 
     public function plainKey(): string
     {
-        return self::join($this->plain, $this->ordered).'|'.self::join($this->exact, false);
+        return self::join($this->plain, $this->ordered).'|'.self::join($this->exact, $this->ordered);
     }
 
-    /** All words written as one. */
-    public function joined(): string
+    /** @return list<string> all words written as one; empty where there is none */
+    public function joinings(): array
     {
-        return implode('', $this->words).'|'.self::join($this->exact, false);
+        return array_map(fn (string $word): string => $word.'|'.self::join($this->exact, $this->ordered), $this->joined);
     }
 
     /** @param  list<string>  $parts */

@@ -19,13 +19,20 @@ final class Signer
 {
     private const FILLERS = ['and', 'the', 'a', 'an', 'of'];
 
+    /** What is written in another way before it is read. */
+    private const SIGNS = ['/[×✕✖]/u' => 'x', '/\b(?:din|iso)[ -]?(?=[abc]\d)/u' => '', '/\bw\/o\b/u' => 'without', '/\bw\/(?=\s|\pL)/u' => 'with ', '/(?<![\pL\pN])(\d+)x(?=\d)/u' => '$1 x ', '/[ø⌀]\s?(?=\d)/u' => 'diameter ', '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u' => ''];
+
+    private const NUMBERS = ['one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10', 'eleven' => '11', 'twelve' => '12'];
+
     private const DIRECTIONS = ['on', 'in', 'over', 'under', 'to', 'from', 'into', 'with', 'without', 'for', 'per', 'by', 'not', 'no', 'non', 'plus', 'minus'];
 
     private const NEGATIONS = ['without', 'not', 'no', 'non', 'free', 'less', 'un', 'excluding', 'except', 'sans', 'zero'];
 
     private const SIZES = ['extra small' => 'xs', 'x small' => 'xs', 'small' => 's', 'medium' => 'm', 'large' => 'l', 'extra large' => 'xl', 'x large' => 'xl', 'xx large' => 'xxl', 'extra extra large' => 'xxl', '2xl' => 'xxl', '3xl' => 'xxxl', '2xs' => 'xxs', 'xx small' => 'xxs'];
 
-    /** Units of one letter are taken for units only right behind their number. */
+    /** Units of one letter are taken for units only right behind their number, but for these. */
+    private const APART = ['w', 'v', 'g', 'l'];
+
     private const NUMBER = '(?<![\pL\pN.,\/-])(\d+(?:[.,]\d+)*(?: \d+\/\d+|\/\d+)?)(\s?)';
 
     public function __construct(private readonly Lexicon $lexicon)
@@ -35,19 +42,21 @@ final class Signer
     public function of(string $text): Signature
     {
         $letters = StrictKey::of($text);
-        $plain = (string) preg_replace(['/[×✕✖]/u', '/\b(?:din|iso)[ -]?(?=[abc]\d)/u', '/\bw\/o\b/u', '/\bw\/(?=\s|\pL)/u', '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u'], ['x', '', 'without', 'with ', ''], $letters);
+        // A raised o is typed for a degree; behind it stands the letter of the scale.
+        $text = (string) preg_replace('/(?<=[\d\s])[º˚]\s?(?=[CF]\b)/u', '°', $text);
+        $plain = (string) preg_replace(array_keys(self::SIGNS), array_values(self::SIGNS), StrictKey::of($text));
         $measure = $this->wholeMeasure($text);
         if ($measure !== null) {
-            return new Signature($letters, [], [], $measure[0], $measure[1], $measure[2], false, 0);
+            return new Signature($letters, exact: $measure[0], rough: $measure[1], units: $measure[2]);
         }
         $size = self::SIZES[(string) preg_replace('/[\s-]+/u', ' ', $plain)] ?? null;
         if ($size !== null || (SizeLadder::rung($plain)[0] ?? null) === 0) {
-            return new Signature($letters, [], [], [$size ?? $plain], [$size ?? $plain], [], false, 0);
+            return new Signature($letters, exact: [$size ?? $plain], rough: [$size ?? $plain]);
         }
         [$plain, $exact, $rough, $units] = $this->measures($plain);
-        [$plain, $shares] = $this->shares($plain);
+        $made = Composition::in($plain);
 
-        return $this->signature($letters, $plain, [...$exact, ...$shares], [...$rough, ...$shares], $units);
+        return $made === null ? $this->signature($letters, $plain, $exact, $rough, $units) : $this->composed($letters, $made, $exact, $rough, $units);
     }
 
     /**
@@ -59,37 +68,86 @@ final class Signer
     {
         // 12-pack is 12 pack, and a code such as AX-100 stays whole; elsewhere dashes part words.
         $text = (string) preg_replace_callback('/(?<![\pL\pN-])(\d+)-(\pL{3,})(?![\pL\pN-])/u', fn (array $part): string => $this->lexicon->isWord($part[2]) || $this->lexicon->isWord((string) preg_replace('/(?:er|ed|ing)$/', '', $part[2])) ? "{$part[1]} {$part[2]}" : $part[0], $text);
+        $text = (string) preg_replace_callback('/(?<![\pL\d.,\/-])(\d+) (\d)\/([2-9]|16|32)(?![\d\/])/', fn (array $part): string => sprintf('%.10G', (int) $part[1] + (int) $part[2] / (int) $part[3]), $text);
         preg_match_all('/[\pL\pN]*\d[\pL\pN]*(?:[-.,\/][\pL\pN]+)*|\pL+(?:-\d[\pL\pN-]*)|[\pL\'*]+|[+&@*]/u', $text, $found);
         $words = [];
         $plain = [];
+        $run = '';
         $negated = 0;
         $ordered = false;
         $alone = count($found[0]) === 1;
         foreach ($found[0] as $token) {
+            $token = str_replace("'", '', self::NUMBERS[$token] ?? $token);
             if (preg_match('/\d/', $token) === 1) {
-                $exact[] = $rough[] = $token;
+                $exact[] = $rough[] = self::number($token);
 
                 continue;
             }
-            $token = str_replace("'", '', $token);
             if (in_array($token, self::FILLERS, true) || $token === '&' || $token === '') {
                 continue;
             }
             $ordered = $ordered || in_array($token, self::DIRECTIONS, true);
-            $plain[] = $this->lexicon->singular($token, $alone);
-            foreach (explode(' ', $this->lexicon->expanded($token)) as $word) {
-                $before = $word;
-                $word = $this->lexicon->singular($word, $alone) === $word ? $this->american($word) : $this->american($this->lexicon->singular($word));
-                $word = $this->lexicon->expanded($word);
-                $this->lexicon->bring($before, $word);
-                $words[] = $word;
-                $negated += in_array($word, self::NEGATIONS, true) || preg_match('/^(?:non|un)(?=.{4})/', $word) === 1 && $this->lexicon->isWord((string) preg_replace('/^(?:non|un)/', '', $word)) ? 1 : 0;
+            $run .= WordForms::american($token);
+            $plain[] = $alone ? $this->lexicon->singular($token, true) : $this->lexicon->stem($this->lexicon->singular($token));
+            foreach (explode(' ', $this->lexicon->expanded($this->parted($token))) as $word) {
+                $words[] = $word = $this->normal($word, $alone);
+                $negated += in_array($word, self::NEGATIONS, true) || preg_match('/^un(?=.{4})/', $word) === 1 && $this->lexicon->isWord(substr($word, 2)) ? 1 : 0;
             }
         }
         sort($exact, SORT_STRING);
         sort($rough, SORT_STRING);
+        $joined = implode('', $words);
 
-        return new Signature($letters, $words, $plain, $exact, $rough, $units, $ordered, $negated);
+        return new Signature($letters, $words, $plain, $exact, $rough, $units, $ordered, $negated, $joined === '' ? [] : array_values(array_unique([$joined, $this->lexicon->singular($joined), $run])));
+    }
+
+    /** One word in one form: its abbreviation written out, singular, one spelling. */
+    private function normal(string $word, bool $alone): string
+    {
+        $before = $word;
+        $word = $this->lexicon->singular($word, $alone) === $word ? $this->american($word) : $this->american($this->lexicon->singular($word));
+        $word = $this->lexicon->expanded($alone ? $word : $this->lexicon->stem($word));
+        $this->lexicon->bring($before, $word);
+
+        return $this->lexicon->spelled($word);
+    }
+
+    /** A word that is denied: nontoxic is "non toxic", as not toxic is. */
+    private function parted(string $word): string
+    {
+        return match (true) {
+            $word === 'not' => 'non',
+            preg_match('/^non(?<rest>.{4,})$/', $word, $part) === 1 && $this->lexicon->isWord($part['rest']) => "non {$part['rest']}",
+            default => $word,
+        };
+    }
+
+    /** 42,5 and 42.50 are 42.5; three digits behind a comma may be thousands and stay, and so do codes. */
+    private static function number(string $token): string
+    {
+        return preg_match('/^\d+[.,]\d{1,2}$/', $token) === 1 ? rtrim(rtrim(str_replace(',', '.', $token), '0'), '.') : $token;
+    }
+
+    /**
+     * @param  list<string>  $exact
+     * @param  list<string>  $rough
+     * @param  list<string>  $units
+     */
+    private function composed(string $letters, Composition $made, array $exact, array $rough, array $units): Signature
+    {
+        $words = [];
+        $plain = [];
+        foreach ($made->parts as ['share' => $share, 'part' => $text]) {
+            $part = $this->signature('', $text, [], [], []);
+            [$in, $said] = [$part->words, $part->plain];
+            sort($in, SORT_STRING);
+            sort($said, SORT_STRING);
+            array_push($words, ...$in, ...['/']);
+            array_push($plain, ...$said, ...['/']);
+            $exact[] = $rough[] = $share;
+        }
+
+        return new Signature($letters, $words, $plain, $exact, $rough, $units, true);
     }
 
     /** Rules about endings hold for words, not for misspelled ones. */
@@ -137,7 +195,7 @@ final class Signer
         $units = [];
         $rest = preg_replace_callback('/'.self::NUMBER.'((?:\pL+[²³23]?(?:\s?\/\s?\pL+[²³23]?)?|fl\.? oz|sq\.? \pL+|["°]\pL?)(?![\pL\pN]))/u', function (array $found) use (&$exact, &$rough, &$units): string {
             [$all, $number, $space, $name] = $found;
-            $unit = strlen($name) === 1 && ctype_alpha($name) && $space !== '' ? null : Unit::find($name);
+            $unit = preg_match('/^[a-z]$/', $name) === 1 && $space !== '' && ! in_array($name, self::APART, true) ? null : Unit::find($name) ?? (strlen($name) === 1 ? Unit::find(strtoupper($name)) : null);
             if ($unit === null || isset($unit->powers['piece']) || $name === 'in' && $space !== '' || preg_match('/^[shdbk]$/', $name) === 1) {
                 return $all;
             }
@@ -167,29 +225,5 @@ final class Signer
         $base = $quantity->unit->convert($quantity->number, new Unit('', $quantity->unit->powers, \Brick\Math\BigRational::one(), ''));
 
         return sprintf("%.{$digits}G", (new Quantity($base, null))->float()).'·'.json_encode($quantity->unit->powers);
-    }
-
-    /**
-     * Compositions: which part has which share, whichever comes first in the text.
-     *
-     * @return array{0: string, 1: list<string>} the text without them, and the pairs
-     */
-    private function shares(string $text): array
-    {
-        if (preg_match_all('/\d+(?:[.,]\d+)?%/', $text) < 1) {
-            return [$text, []];
-        }
-        $first = preg_match('/^\s*\d+(?:[.,]\d+)?%/', $text) === 1;
-        $pattern = $first ? '/(?<share>\d+(?:[.,]\d+)?%)\s*(?<part>[^\d%]+)/u' : '/(?<part>[^\d%]+?)\s*(?<share>\d+(?:[.,]\d+)?%)/u';
-        if (preg_match_all($pattern, $text, $found, PREG_SET_ORDER) !== preg_match_all('/\d+(?:[.,]\d+)?%/', $text)) {
-            return [$text, []];
-        }
-        $pairs = [];
-        foreach ($found as $pair) {
-            $part = $this->signature('', $pair['part'], [], [], []);
-            $pairs[] = $part->words === [] ? str_replace(',', '.', $pair['share']) : str_replace(',', '.', $pair['share']).' '.$part->key();
-        }
-
-        return ['', $pairs];
     }
 }

@@ -75,6 +75,8 @@ return [
     'MiB' => [['B' => 1], '1048576', 'MiBy', '', ['mebibyte', 'mebibytes']],
     'GiB' => [['B' => 1], '1073741824', 'GiBy', '', ['gibibyte', 'gibibytes']],
     'TiB' => [['B' => 1], '1099511627776', 'TiBy', '', ['tebibyte', 'tebibytes']],
+    'tex' => [['g' => 1, 'mm' => -1], '1/1000000', 'tex', 'd', []],
+    'den' => [['g' => 1, 'mm' => -1], '1/9000000', '[den]', '', ['denier']],
     'dB' => [['dB' => 1], '1', 'dB', '', ['decibel', 'decibels']],
     '°' => [['°' => 1], '1', 'deg', '', ['deg', 'degree', 'degrees', 'º']],
     '%' => [['%' => 1], '1', '%', '', ['percent', 'per cent', 'pct']],
