@@ -17,7 +17,12 @@ export class CellEditor {
         cell.classList.add('editing');
         cell.replaceChildren(this.input, this.list);
         this.input.addEventListener('keydown', (event) => this.key(event));
-        this.input.addEventListener('input', () => this.ask());
+        this.input.addEventListener('input', () => {
+            // What was chosen from the list before was chosen for another text.
+            Object.assign(this, { chosen: -1, walked: false });
+            this.mark();
+            this.ask();
+        });
         this.input.addEventListener('blur', () => { if (!this.closed) this.finish(); });
         this.list.addEventListener('mousedown', (event) => {
             event.preventDefault();
@@ -47,9 +52,13 @@ export class CellEditor {
     }
 
     show(values, part) {
+        const walked = this.walked ? this.offers[this.chosen] : null;
         this.offers = values.map((value) => ({ ...value, text: value.label }));
         if (this.kind === 'choice' && part !== '' && !values.some((value) => value.same)) this.offers.push({ text: part, make: true });
-        this.chosen = this.offers.findIndex((offer) => offer.same);
+        // An answer that comes late leaves the choice where the arrows have brought it.
+        const kept = walked ? this.offers.findIndex((offer) => offer.text === walked.text && offer.make === walked.make) : -1;
+        this.walked = kept >= 0;
+        this.chosen = this.walked ? kept : this.offers.findIndex((offer) => offer.same);
         this.list.replaceChildren(...this.offers.map((offer, i) => this.line(offer, i)));
         this.list.hidden = this.offers.length === 0;
         this.input.setAttribute('aria-expanded', String(!this.list.hidden));
@@ -85,6 +94,7 @@ export class CellEditor {
         event.stopPropagation();
         if (event.key === 'ArrowDown' || event.key === 'ArrowUp') {
             if (this.offers.length === 0) return;
+            this.walked = true;
             this.chosen = (this.chosen + (event.key === 'ArrowDown' ? 1 : -1) + this.offers.length) % this.offers.length;
             this.mark();
         } else if (event.key === 'Enter') this.chosen >= 0 ? this.take(this.chosen) : this.finish([1, 0]);
