@@ -19,7 +19,7 @@ use Throwable;
 /** Someone at the browser: looks, clicks, types, and waits for what the page says. */
 final class Person
 {
-    private const PATIENCE = 15.0;
+    private const PATIENCE = 30.0;
 
     private RemoteWebDriver $browser;
 
