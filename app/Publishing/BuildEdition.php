@@ -33,6 +33,8 @@ final class BuildEdition
 
     private Numbering $numbering;
 
+    private ListingCounts $listingCounts;
+
     private int $terms = 0;
 
     private readonly Compositions $compositions;
@@ -82,6 +84,7 @@ final class BuildEdition
         (new EditionTexts($this->writer, $this->numbering))->write($definitions->where('kind', Kind::Text)->whereIn('slug', $lineups->keys()));
         $this->extras($lineups->keys());
         $progress('Writing products', 0.5);
+        $this->listingCounts->write($this->writer);
         (new EditionProducts($this->writer, $this->numbering, $definitions, $lineups->sorts()))(fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share));
 
         return ['products' => $layout->products(), 'variants' => $layout->variants(), 'terms' => $this->terms];
@@ -90,10 +93,13 @@ final class BuildEdition
     private function categories(): void
     {
         $bits = [];
+        $categories = [];
         $tree = CategoryTree::load();
         foreach ($this->stream('SELECT id, category_id FROM items WHERE parent_id IS NULL AND category_id IS NOT NULL') as [$id, $category]) {
-            $bits[$category][] = $this->numbering->product($id);
+            $bits[$category][] = $number = $this->numbering->product($id);
+            $categories[$number] = (int) $category;
         }
+        $this->listingCounts = new ListingCounts($tree, $categories);
         foreach ($tree->flat() as [$category, $depth]) {
             $below = array_merge(...array_map(fn (int $id): array => $bits[$id] ?? [], $category->own_only ? [$category->id] : $tree->withDescendants($category->id)));
             $this->writer->insert('categories', [$category->id, $category->parent_id, $category->name, $category->slug, $category->path, $depth, count($below),
@@ -151,6 +157,7 @@ final class BuildEdition
     {
         $ofProducts = $level === Level::Product;
         $bits = array_map($ofProducts ? $this->numbering->product(...) : $this->numbering->variant(...), $items);
+        $this->listingCounts->add($id, array_flip($ofProducts ? $bits : array_map($this->numbering->productOf(...), $items)));
         $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, $products, $parent]);
         $this->writer->insert('term_bits', [$id, new Blob(StoredBits::encode($bits, $ofProducts ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes))]);
         $this->terms += $attribute > 0 && $parent === null ? 1 : 0;

@@ -33,10 +33,11 @@ final class CountPage
      * @param  list<SetQuestion>  $more  questions over sets that are no terms
      * @param  array<string, Carriers>  $asked  what else is asked for, by name
      * @param  list<string>  $nested  attributes whose values are terms below their umbrellas
+     * @param  array<int, int>|null  $carried  products of the listing by term, where that is known: no other term is counted
      *
      * @throws Refused for an attribute, a term or a field that does not exist, by its name
      */
-    public function __construct(private readonly EditionFile $edition, ?EditionCategory $category, private readonly Picks $picks, array $attributes, ?Scope $listing = null, array $more = [], array $asked = [], private readonly array $nested = [])
+    public function __construct(private readonly EditionFile $edition, ?EditionCategory $category, private readonly Picks $picks, array $attributes, ?Scope $listing = null, array $more = [], array $asked = [], private readonly array $nested = [], private readonly ?array $carried = null)
     {
         $this->listing = $listing ?? Scope::listing($edition->layout, $edition->listing($category));
         $this->sets = new AddedSets($edition);
@@ -94,7 +95,7 @@ final class CountPage
             $picks[] = $ids[$pick] ?? throw new Refused("There is no term \"{$pick}\" in the attribute \"{$slug}\".");
         }
 
-        return new Question($slug, array_keys($terms), array_values(array_unique($picks)), $this->picks->combine[$slug] ?? Combine::Any);
+        return new Question($slug, $this->carried === null ? array_keys($terms) : array_keys(array_intersect_key($terms, $this->carried)), array_values(array_unique($picks)), $this->picks->combine[$slug] ?? Combine::Any);
     }
 
     private function within(string $field, ?float $from, ?float $to): Carriers

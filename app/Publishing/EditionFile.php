@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Refused;
+use Closure;
 use Lokum\Edition\Summary;
 use Lokum\Facet\Carriers;
 use Lokum\Facet\Layout;
@@ -39,6 +40,9 @@ final class EditionFile implements TermSource
 
     /** @var array<int, Carriers> by term */
     private array $known = [];
+
+    /** @var array<string, array<int, EditionTerm>> by attribute */
+    private array $terms = [];
 
     /** @var array<string, list<FilterSettings>> by page */
     private array $filters = [];
@@ -94,6 +98,12 @@ final class EditionFile implements TermSource
      * @return array<int, EditionTerm> by id, in their order
      */
     public function terms(EditionAttribute $attribute, bool $nested = false): array
+    {
+        return $this->terms[$attribute->id.($nested ? ' nested' : '')] ??= $this->readTerms($attribute, $nested);
+    }
+
+    /** @return array<int, EditionTerm> */
+    private function readTerms(EditionAttribute $attribute, bool $nested): array
     {
         $terms = [];
         foreach ($this->rows('SELECT id, slug, label, look, products, parent_id FROM terms WHERE attribute_id = ?'.($nested ? '' : ' AND parent_id IS NULL').' ORDER BY parent_id IS NOT NULL, position', [$attribute->id]) as $row) {
@@ -245,6 +255,18 @@ final class EditionFile implements TermSource
         return StoredBits::products((string) ($row['bits'] ?? 'l'), $this->layout);
     }
 
+    /** @return array<int, int> how many products of a listing carry each term, before anything is picked; those that none carries are left out */
+    public function listingCounts(?EditionCategory $category): array
+    {
+        if ($category === null) {
+            return array_map(intval(...), array_column(iterator_to_array($this->rows('SELECT id, products FROM terms WHERE products > 0'), false), 'products', 'id'));
+        }
+        /** @var array<int, int> $counts */
+        $counts = (array) json_decode((string) ($this->row('SELECT counts FROM listing_counts WHERE category_id = ?', [$category->id])['counts'] ?? '{}'), true);
+
+        return $counts;
+    }
+
     /**
      * @param  string  $page  a category's id, or "shop", "search", "brands"
      * @return list<FilterSettings> of the page's line-up, in order
@@ -283,17 +305,9 @@ final class EditionFile implements TermSource
      */
     public function page(ProductSet $matching, string $order, int $offset, int $length): array
     {
-        $packed = (string) ($this->row('SELECT numbers FROM orders WHERE name = ?', [$order])['numbers'] ?? '');
-        $found = [];
-        $seen = 0;
-        for ($at = 0, $end = strlen($packed); $at < $end && count($found) < $length; $at += 4) {
-            $number = ord($packed[$at]) | ord($packed[$at + 1]) << 8 | ord($packed[$at + 2]) << 16 | ord($packed[$at + 3]) << 24;
-            if ($matching->has($number) && $seen++ >= $offset) {
-                $found[] = $number;
-            }
-        }
+        $part = fn (string $column): Closure => fn (int $part): string => (string) ($this->row("SELECT {$column} AS part FROM orders WHERE name = ? AND part = ?", [$order, $part])['part'] ?? '');
 
-        return $found;
+        return (new EditionOrder($this->layout->products(), $part('numbers'), $part('ranks')))->page($matching, $offset, $length);
     }
 
     /**

@@ -97,12 +97,17 @@ final class EditionProducts
     private function orders(): void
     {
         foreach ($this->sorts as $order) {
-            $packed = '';
+            $numbers = [];
             $statement = $this->pdo->query(SortSql::of($order));
             while ($statement !== false && ($id = $statement->fetchColumn()) !== false) {
-                $packed .= pack('V', $this->numbering->product((int) $id));
+                $numbers[] = $this->numbering->product((int) $id);
             }
-            $this->writer->insert('orders', [$order->key(), new Blob($packed)]);
+            $places = array_flip($numbers);
+            for ($first = 0; $first < count($numbers); $first += EditionOrder::PART) {
+                $last = min(count($numbers), $first + EditionOrder::PART) - 1;
+                $this->writer->insert('orders', [$order->key(), intdiv($first, EditionOrder::PART), new Blob(pack('V*', ...array_slice($numbers, $first, EditionOrder::PART))),
+                    new Blob(pack('V*', ...array_map(fn (int $number): int => $places[$number], range($first, $last))))]);
+            }
         }
     }
 

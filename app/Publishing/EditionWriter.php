@@ -15,6 +15,7 @@ final class EditionWriter
         CREATE TABLE attributes (id INTEGER PRIMARY KEY, slug TEXT NOT NULL UNIQUE, label TEXT NOT NULL, kind TEXT NOT NULL, level TEXT NOT NULL, help TEXT);
         CREATE TABLE terms (id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, position INTEGER NOT NULL, slug TEXT NOT NULL, label TEXT NOT NULL, look TEXT, products INTEGER NOT NULL, parent_id INTEGER, UNIQUE (attribute_id, slug));
         CREATE TABLE term_bits (id INTEGER PRIMARY KEY, bits BLOB NOT NULL);
+        CREATE TABLE listing_counts (category_id INTEGER PRIMARY KEY, counts TEXT NOT NULL);
         CREATE TABLE numbers (field TEXT PRIMARY KEY, label TEXT NOT NULL, unit TEXT, level TEXT NOT NULL, numbers BLOB NOT NULL, present BLOB NOT NULL) WITHOUT ROWID;
         CREATE TABLE number_slices (field TEXT NOT NULL, digit INTEGER NOT NULL, bits BLOB NOT NULL, PRIMARY KEY (field, digit)) WITHOUT ROWID;
         CREATE TABLE lineups (id INTEGER PRIMARY KEY, settings TEXT NOT NULL);
@@ -25,7 +26,7 @@ final class EditionWriter
         CREATE TABLE redirects (attribute_id INTEGER NOT NULL, slug TEXT NOT NULL, leads_to INTEGER NOT NULL, PRIMARY KEY (attribute_id, slug)) WITHOUT ROWID;
         CREATE TABLE products (number INTEGER PRIMARY KEY, sku TEXT NOT NULL UNIQUE, name TEXT NOT NULL, category_id INTEGER, price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, body TEXT NOT NULL);
         CREATE TABLE pages (term_id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, description TEXT, picture TEXT);
-        CREATE TABLE orders (name TEXT PRIMARY KEY, numbers BLOB NOT NULL) WITHOUT ROWID;';
+        CREATE TABLE orders (name TEXT NOT NULL, part INTEGER NOT NULL, numbers BLOB NOT NULL, ranks BLOB NOT NULL, PRIMARY KEY (name, part)) WITHOUT ROWID;';
 
     private PDO $pdo;
 

@@ -16,6 +16,9 @@ final class Numbering
     /** @var SplFixedArray<int> number of the product, by item id; only products have one */
     private SplFixedArray $numbers;
 
+    /** @var SplFixedArray<int> number of the product that is shown, by id of a variant or of a product that is its own */
+    private SplFixedArray $shown;
+
     /** @var SplFixedArray<int> bit of a variant (or of a product that is its own), by item id; -1 for products with variants */
     private SplFixedArray $bits;
 
@@ -24,6 +27,7 @@ final class Numbering
         $size = (int) DB::table('items')->max('id') + 1;
         $this->numbers = new SplFixedArray($size);
         $this->bits = new SplFixedArray($size);
+        $this->shown = new SplFixedArray($size);
         $sizes = [];
         $number = 0;
         foreach ($this->stream('SELECT id, MAX(variant_count, 1) AS lanes FROM items WHERE parent_id IS NULL ORDER BY lanes DESC, id') as [$id, $lanes]) {
@@ -38,13 +42,20 @@ final class Numbering
         foreach ($this->stream('SELECT id, COALESCE(parent_id, id) AS product FROM items WHERE variant_count = 0 ORDER BY product, id') as [$id, $product]) {
             $lane = $product === $last ? $lane + 1 : 0;
             $last = $product;
-            $this->bits[$id] = $this->layout->bit($lane, (int) $this->numbers[$product]);
+            $this->shown[$id] = $this->numbers[$product];
+            $this->bits[$id] = $this->layout->bit($lane, (int) $this->shown[$id]);
         }
     }
 
     public function product(int $id): int
     {
         return (int) $this->numbers[$id];
+    }
+
+    /** The number of a variant's product. */
+    public function productOf(int $id): int
+    {
+        return (int) $this->shown[$id];
     }
 
     public function variant(int $id): int

@@ -49,9 +49,11 @@ final readonly class ListingPage
         $inStock = $file->notSoldOut();
         $hides = ($page['sold_out'] ?? null) === 'hidden' && ! $address->soldOut;
         $always = $hides ? ['sold out' => $inStock] : [];
-        $this->count = $this->counted($settings, $address, $always);
-        $bare = $address->isNarrowed() ? $this->counted($settings, $address->cleared(), $always) : $this->count;
-        $this->filters = (new ShownFilters($file, $address, $this->count, $bare))->of($settings);
+        // Where all of a category is listed the edition knows what each term has before anything is picked.
+        $carried = $hides || ! $address->page->isListing() ? null : $file->listingCounts($address->page->category);
+        $this->count = $this->counted($settings, $address, $always, $carried, $carried === null || $address->isNarrowed());
+        $bare = $address->isNarrowed() ? $this->counted($settings, $address->cleared(), $always, $carried, $carried === null) : $this->count;
+        $this->filters = (new ShownFilters($file, $address, $this->count, $bare, $carried))->of($settings);
         $this->sorts = $address->page->sorts($file);
         $matching = $this->count->matching();
         $this->products = $matching->count();
@@ -116,8 +118,10 @@ final readonly class ListingPage
     /**
      * @param  list<FilterSettings>  $settings
      * @param  array<string, Carriers>  $asked
+     * @param  array<int, int>|null  $carried  products of the listing by term, where that is known
+     * @param  bool  $terms  whether terms are counted, or only the sets that the page makes itself
      */
-    private function counted(array $settings, ListingAddress $address, array $asked): CountPage
+    private function counted(array $settings, ListingAddress $address, array $asked, ?array $carried, bool $terms): CountPage
     {
         $combine = $attributes = $more = $nested = [];
         foreach ($settings as $filter) {
@@ -138,7 +142,7 @@ final readonly class ListingPage
                 if (isset($address->words[$filter->key])) {
                     $asked["words {$filter->key}"] = $this->file->having($filter->key, $address->words[$filter->key], $filter->wholeText);
                 }
-            } elseif (! $filter->isScale() && $this->file->attribute($filter->key) !== null) {
+            } elseif ($terms && ! $filter->isScale() && $this->file->attribute($filter->key) !== null) {
                 $attributes[] = $filter->key;
                 $filter->control !== Control::Nested ?: $nested[] = $filter->key;
             }
@@ -146,6 +150,6 @@ final readonly class ListingPage
         $made = array_map(fn (SetQuestion $question): string => $question->name, $more);
         $picks = new Picks(array_diff_key($address->terms, array_flip($made)), $combine, $address->ranges);
 
-        return new CountPage($this->file, null, $picks, $attributes, $address->page->scope($this->file), $more, $asked, $nested);
+        return new CountPage($this->file, null, $picks, $attributes, $address->page->scope($this->file), $more, $asked, $nested, $carried);
     }
 }

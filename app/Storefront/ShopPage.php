@@ -43,6 +43,12 @@ final readonly class ShopPage
         return new self('brands', $term->label, route('shop.value', [$attribute->slug, $term->slug], false), term: $term);
     }
 
+    /** Whether it lists all of the shop, or of a category. */
+    public function isListing(): bool
+    {
+        return $this->words === null && $this->term === null;
+    }
+
     /** Its products, before anything is picked. */
     public function scope(EditionFile $edition): Scope
     {

@@ -26,11 +26,31 @@ final readonly class ShownFilters
 
     private int $total;
 
-    public function __construct(private EditionFile $edition, private ListingAddress $address, private CountPage $count, CountPage $bare)
+    /** @param  array<int, int>|null  $carried  products of the listing by term, where that is known */
+    public function __construct(private EditionFile $edition, private ListingAddress $address, private CountPage $count, CountPage $bare, ?array $carried)
     {
-        $this->counts = $count->counter->counts();
-        $this->before = $bare === $count ? $this->counts : $bare->counter->counts();
+        $known = $carried === null ? [] : $this->byAttribute($carried);
+        $counts = $count->counter->counts();
+        $this->before = ($bare === $count ? $counts : $bare->counter->counts()) + $known;
+        $this->counts = $counts + $known;
         $this->total = $bare->matching()->count();
+    }
+
+    /**
+     * @param  array<int, int>  $carried
+     * @return array<string, array<int, int>>
+     */
+    private function byAttribute(array $carried): array
+    {
+        $counts = [];
+        foreach ($this->edition->filters($this->address->page->lineup) as $filter) {
+            $attribute = $filter->control === Control::Bands ? null : $this->edition->attribute($filter->key);
+            if ($attribute !== null) {
+                $counts[$filter->key] = array_intersect_key($carried, $this->edition->terms($attribute, $filter->control === Control::Nested));
+            }
+        }
+
+        return $counts;
     }
 
     /**
@@ -54,7 +74,7 @@ final readonly class ShownFilters
         $all = $attribute === null ? [] : $this->edition->terms($attribute, $filter->control === Control::Nested);
         $offered = array_filter($all, fn (EditionTerm $term): bool => $filter->offers($term->parent ?? $term->id));
         $picked = $this->address->terms[$filter->key] ?? [];
-        $before = array_map(fn (EditionTerm $term): int => $this->before[$filter->key][$term->id], array_filter($offered, fn (EditionTerm $term): bool => $term->parent === null));
+        $before = array_map(fn (EditionTerm $term): int => $this->before[$filter->key][$term->id] ?? 0, array_filter($offered, fn (EditionTerm $term): bool => $term->parent === null));
         if ($picked === [] && Absence::ofTerms($filter->kind, array_values($before), $this->total) !== null) {
             return null;
         }
@@ -79,9 +99,9 @@ final readonly class ShownFilters
      */
     private function term(FilterSettings $filter, EditionTerm $term, array $picked, array $below = []): ?ShownTerm
     {
-        $count = $this->counts[$filter->key][$term->id];
+        $count = $this->counts[$filter->key][$term->id] ?? 0;
         $isPicked = in_array($term->slug, $picked, true);
-        if (! $isPicked && ($this->before[$filter->key][$term->id] === 0 || $count === 0 && $filter->emptyTerms === EmptyTerms::Hide && array_filter($below, fn (ShownTerm $one): bool => $one->picked) === [])) {
+        if (! $isPicked && (($this->before[$filter->key][$term->id] ?? 0) === 0 || $count === 0 && $filter->emptyTerms === EmptyTerms::Hide && array_filter($below, fn (ShownTerm $one): bool => $one->picked) === [])) {
             return null;
         }
         $look = $filter->looks[$term->id] ?? null;

@@ -43,6 +43,14 @@ final readonly class ProductSet implements Carriers
         return gmp_testbit($this->bits, $product);
     }
 
+    /** @return iterable<int> numbers of the products, rising */
+    public function numbers(): iterable
+    {
+        for ($number = gmp_scan1($this->bits, 0); $number >= 0; $number = gmp_scan1($this->bits, $number + 1)) {
+            yield $number;
+        }
+    }
+
     private static function same(Carriers $other): self
     {
         return $other instanceof self ? $other : throw MixedLevels::met();

@@ -13,7 +13,8 @@ use GMP;
  */
 final class StoredBits
 {
-    private const LIST_BELOW = 16;
+    /** A list of its bits is kept only where it is shorter than the bitmap by this much: it takes longer to read. */
+    private const LIST_BELOW = 64;
 
     private const MASKS = ["\x01", "\x02", "\x04", "\x08", "\x10", "\x20", "\x40", "\x80"];
 

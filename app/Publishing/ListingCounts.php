@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Catalog\CategoryTree;
+
+/**
+ * How many products of each category's listing carry each term before anything is picked. An edition holds these counts, so that the
+ * page most visitors ask for needs no bitmaps, and a narrowed one counts no term that nothing there carries.
+ */
+final class ListingCounts
+{
+    /** @var array<int, list<int>> the categories in whose listing a category's own products stand */
+    private array $listings = [];
+
+    /** @var array<int, array<int, int>> products by term, by category */
+    private array $counts = [];
+
+    /** @param  array<int, int>  $categories  of products, by product number */
+    public function __construct(CategoryTree $tree, private readonly array $categories)
+    {
+        foreach ($tree->flat() as [$category]) {
+            foreach ($category->own_only ? [$category->id] : $tree->withDescendants($category->id) as $id) {
+                $this->listings[$id][] = $category->id;
+            }
+        }
+    }
+
+    /** @param  array<int, mixed>  $products  that carry the term, by product number */
+    public function add(int $term, array $products): void
+    {
+        $own = [];
+        foreach ($products as $product => $_) {
+            $category = $this->categories[$product] ?? 0;
+            $own[$category] = ($own[$category] ?? 0) + 1;
+        }
+        foreach ($own as $category => $count) {
+            foreach ($this->listings[$category] ?? [] as $listing) {
+                $this->counts[$listing][$term] = ($this->counts[$listing][$term] ?? 0) + $count;
+            }
+        }
+    }
+
+    public function write(EditionWriter $writer): void
+    {
+        foreach ($this->counts as $category => $counts) {
+            $writer->insert('listing_counts', [$category, (string) json_encode($counts, JSON_FORCE_OBJECT)]);
+        }
+    }
+}
