@@ -1,2 +1,4 @@
 @props(['for'])
-@error($for)<p class="error" id="error-{{ $for }}" role="alert">{{ $message }}</p>@enderror
+@error($for)
+    <p class="error" id="error-{{ $for }}" role="alert">{{ $message }}</p>
+@enderror

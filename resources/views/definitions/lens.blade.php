@@ -1,1 +1,5 @@
-<span class="lens">@foreach (['definitions' => 'Definitions', 'expected' => 'Expected', 'rules' => 'Fill rules'] as $to => $name)<a href="{{ route($to) }}" @if (request()->routeIs($to)) aria-current="true" @endif>{{ $name }}</a>@endforeach</span>
+<span class="lens">
+    @foreach (['definitions' => 'Definitions', 'expected' => 'Expected', 'rules' => 'Fill rules'] as $to => $name)
+        <a href="{{ route($to) }}" @if (request()->routeIs($to)) aria-current="true" @endif>{{ $name }}</a>
+    @endforeach
+</span>

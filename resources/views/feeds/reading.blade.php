@@ -2,89 +2,192 @@
 @use('App\Format')
 @use('App\Feeds\ReadingState')
 @use('Lokum\Feed\ColumnName')
-@section('title', $reading->file_name.' · Lokum')
-@section('crumbs')<a href="{{ route('feeds') }}">Feeds</a><span class="before">/</span><h1>{{ $reading->feed->name }}</h1>@endsection
+@section('title', $reading->file_name . ' · Lokum')
+@section('crumbs')<a href="{{ route('feeds') }}">
+        Feeds</a><span class="before">/</span>
+<h1>{{ $reading->feed->name }}</h1>@endsection
 @php($running = $reading->state->isRunning())
-@php($editable = ! $running && $reading->state !== ReadingState::Done && $problem === null)
+@php($editable = !$running && $reading->state !== ReadingState::Done && $problem === null)
 @section('work')
-<form id="mapping" method="post" action="{{ route('readings.check', $reading) }}">@csrf
-<div class="bar"><span class="mono">{{ $reading->file_name }}</span><span class="soft">{{ Format::bytes($reading->bytes) }}</span>
-    @if ($file)<span class="tag">{{ $file->dialect->delimiterName() }} between cells</span><span class="tag">{{ $file->dialect->encoding }}{{ $file->dialect->marked ? ' with mark' : '' }}</span><span class="tag">headings on line {{ $file->dialect->headingLine }}</span><span class="tag">{{ Format::count(count($targets), 'column') }}</span>@endif</div>
-@if ($problem)
-    <div class="empty"><h2>This file cannot be read</h2><p>{{ $problem }}</p><a class="button" href="{{ route('feeds') }}">Choose another file</a></div>
-@elseif ($file)
-<table class="grid-table mapping">
-    <thead><tr><th scope="col">Heading</th><th scope="col">What the cells hold</th><th scope="col" class="num">Filled</th><th scope="col">Leads to</th></tr></thead>
-    <tbody>
-    @foreach ($targets as $target)
-        @php($guess = $seen[$target->index])
-        @php($chosen = match (true) { is_string($target->target) => $target->target, $target->target === null => 'aside', $target->definition !== null => $target->definition->slug, $target->target->attribute === 'brand' => 'brand', default => 'new' })
-        <tr data-row>
-            <td class="mono whitespace-pre"><input type="hidden" name="headings[{{ $target->index }}]" value="{{ $target->heading }}">{{ Format::spelling($target->heading) }}</td>
-            <td class="max-w-[260px]"><div class="cut soft">@forelse ($guess->samples(4) as $sample => $n)<span class="mono">{{ Format::spelling(mb_strimwidth((string) $sample, 0, 34, '…')) }}</span>@if (! $loop->last) · @endif @empty nothing yet @endforelse</div></td>
-            <td class="num">{{ (int) round(100 * $guess->coverage()) }} %</td>
-            <td>
-                @if ($editable)
-                <select class="select small" name="targets[{{ $target->index }}]" aria-label="Column {{ $target->heading }} leads to" data-stop>
-                    @if ($target->column() !== null && $target->definition === null && $target->column()->attribute !== 'brand' || $chosen === 'aside')<option value="new" @selected($chosen === 'new')>new: {{ $target->column()?->label ?? trim($target->heading) }}@if ($target->column()), {{ mb_strtolower($target->column()->kind->label()) }}{{ $target->column()->unit ? ' in '.$target->column()->unit : '' }}{{ $target->column()->multiple ? ', several' : '' }}@endif</option>@endif
-                    <option value="aside" @selected($chosen === 'aside')>left aside</option>
-                    <optgroup label="Known columns">@foreach (ColumnName::KNOWN as $known)<option value="{{ $known }}" @selected($chosen === $known)>{{ $known }}</option>@endforeach</optgroup>
-                    <optgroup label="Definitions">@foreach ($definitions->where('slug', '!=', 'brand') as $definition)<option value="{{ $definition->slug }}" @selected($chosen === $definition->slug)>{{ $definition->label }}</option>@endforeach</optgroup>
-                </select>
-                @else<b>{{ $chosen === 'aside' ? 'left aside' : ($target->column()?->label ?? $target->target) }}</b>@endif
-                <div class="small soft cut">{{ $target->why }}</div>
-            </td>
-        </tr>
-    @endforeach
-    </tbody>
-</table>
-@if ($editable)<div class="bar"><label class="flex gap-2 items-center"><span class="label">Cells that count as empty, beside blank ones</span><input class="input small w-[240px]" name="empty" value="{{ implode(', ', App\Feeds\MappingForm::remembered($reading)->empty) }}" placeholder="for example n/a, -"></label></div>@endif
-@elseif ($running)
-    <div class="empty"><h2>{{ $reading->state === ReadingState::Checking ? 'Looking at the file' : 'Reading the file' }}</h2></div>
-@endif
-</form>
-@php($figures = $reading->figures)
-@if ($figures && ($figures['refused'] !== [] || $figures['unread'] !== []))
-    @foreach (['refused' => ['Refused rows', $figures['refused_rows']], 'unread' => ['Cells kept as text, since their field cannot read them', $figures['unread_cells']]] as $list => [$title, $n])
-        @if ($figures[$list] !== [])
-        <section class="pad"><h2 class="pb-2">{{ $title }} <span class="soft">{{ Format::number($n) }}</span></h2>
-            <table class="grid-table"><thead><tr><th scope="col" class="num">Line</th><th scope="col">Column</th><th scope="col">Reason</th></tr></thead><tbody>@foreach (array_slice($figures[$list], 0, 100) as $row)<tr><td class="num mono">{{ $row['line'] }}</td><td class="mono">{{ Format::spelling($row['column']) }}</td><td>{{ $row['reason'] }}</td></tr>@endforeach</tbody></table>
-        </section>
+    <form id="mapping" method="post" action="{{ route('readings.check', $reading) }}">@csrf
+        <div class="bar"><span class="mono">{{ $reading->file_name }}</span><span class="soft">{{ Format::bytes($reading->bytes) }}</span>
+            @if ($file)
+                <span class="tag">{{ $file->dialect->delimiterName() }} between cells</span><span
+                    class="tag">{{ $file->dialect->encoding }}{{ $file->dialect->marked ? ' with mark' : '' }}</span><span class="tag">headings on line
+                    {{ $file->dialect->headingLine }}</span><span class="tag">{{ Format::count(count($targets), 'column') }}</span>
+            @endif
+        </div>
+        @if ($problem)
+            <div class="empty">
+                <h2>This file cannot be read</h2>
+                <p>{{ $problem }}</p><a class="button" href="{{ route('feeds') }}">Choose another file</a>
+            </div>
+        @elseif ($file)
+            <table class="grid-table mapping">
+                <thead>
+                    <tr>
+                        <th scope="col">Heading</th>
+                        <th scope="col">What the cells hold</th>
+                        <th scope="col" class="num">Filled</th>
+                        <th scope="col">Leads to</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach ($targets as $target)
+                        @php($guess = $seen[$target->index])
+                        @php($chosen = match (true) {
+                            is_string($target->target) => $target->target,
+                            $target->target === null => 'aside',
+                            $target->definition !== null => $target->definition->slug,
+                            $target->target->attribute === 'brand' => 'brand',
+                            default => 'new'
+                        })
+                        <tr data-row>
+                            <td class="mono whitespace-pre"><input type="hidden" name="headings[{{ $target->index }}]"
+                                    value="{{ $target->heading }}">{{ Format::spelling($target->heading) }}</td>
+                            <td class="max-w-[260px]">
+                                <div class="cut soft">
+                                    @forelse ($guess->samples(4) as $sample => $n)
+                                        <span class="mono">{{ Format::spelling(mb_strimwidth((string) $sample, 0, 34, '…')) }}</span>
+                                        @if (!$loop->last)
+                                            ·
+                                        @endif @empty nothing yet
+                                    @endforelse
+                                </div>
+                            </td>
+                            <td class="num">{{ (int) round(100 * $guess->coverage()) }} %</td>
+                            <td>
+                                @if ($editable)
+                                    <select class="select small" name="targets[{{ $target->index }}]" aria-label="Column {{ $target->heading }} leads to" data-stop>
+                                        @if (($target->column() !== null && $target->definition === null && $target->column()->attribute !== 'brand') || $chosen === 'aside')
+                                            <option value="new" @selected($chosen === 'new')>new: {{ $target->column()?->label ?? trim($target->heading) }}@if ($target->column())
+                                                    ,
+                                                    {{ mb_strtolower($target->column()->kind->label()) }}{{ $target->column()->unit ? ' in ' . $target->column()->unit : '' }}{{ $target->column()->multiple ? ', several' : '' }}
+                                                @endif
+                                            </option>
+                                        @endif
+                                        <option value="aside" @selected($chosen === 'aside')>left aside</option>
+                                        <optgroup label="Known columns">
+                                            @foreach (ColumnName::KNOWN as $known)
+                                                <option value="{{ $known }}" @selected($chosen === $known)>{{ $known }}</option>
+                                            @endforeach
+                                        </optgroup>
+                                        <optgroup label="Definitions">
+                                            @foreach ($definitions->where('slug', '!=', 'brand') as $definition)
+                                                <option value="{{ $definition->slug }}" @selected($chosen === $definition->slug)>{{ $definition->label }}</option>
+                                            @endforeach
+                                        </optgroup>
+                                    </select>
+                                @else<b>{{ $chosen === 'aside' ? 'left aside' : $target->column()?->label ?? $target->target }}</b>
+                                @endif
+                                <div class="small soft cut">{{ $target->why }}</div>
+                            </td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+            @if ($editable)
+                <div class="bar"><label class="flex gap-2 items-center"><span class="label">Cells that count as empty, beside blank ones</span><input class="input small w-[240px]"
+                            name="empty" value="{{ implode(', ', App\Feeds\MappingForm::remembered($reading)->empty) }}" placeholder="for example n/a, -"></label></div>
+            @endif
+        @elseif ($running)
+            <div class="empty">
+                <h2>{{ $reading->state === ReadingState::Checking ? 'Looking at the file' : 'Reading the file' }}</h2>
+            </div>
         @endif
-    @endforeach
-    <p class="pad"><a href="{{ route('readings.refused', $reading) }}">All of them as CSV, to send back to the supplier</a></p>
-@endif
+    </form>
+    @php($figures = $reading->figures)
+    @if ($figures && ($figures['refused'] !== [] || $figures['unread'] !== []))
+        @foreach (['refused' => ['Refused rows', $figures['refused_rows']], 'unread' => ['Cells kept as text, since their field cannot read them', $figures['unread_cells']]] as $list => [$title, $n])
+            @if ($figures[$list] !== [])
+                <section class="pad">
+                    <h2 class="pb-2">{{ $title }} <span class="soft">{{ Format::number($n) }}</span></h2>
+                    <table class="grid-table">
+                        <thead>
+                            <tr>
+                                <th scope="col" class="num">Line</th>
+                                <th scope="col">Column</th>
+                                <th scope="col">Reason</th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            @foreach (array_slice($figures[$list], 0, 100) as $row)
+                                <tr>
+                                    <td class="num mono">{{ $row['line'] }}</td>
+                                    <td class="mono">{{ Format::spelling($row['column']) }}</td>
+                                    <td>{{ $row['reason'] }}</td>
+                                </tr>
+                            @endforeach
+                        </tbody>
+                    </table>
+                </section>
+            @endif
+        @endforeach
+        <p class="pad"><a href="{{ route('readings.refused', $reading) }}">All of them as CSV, to send back to the supplier</a></p>
+    @endif
 @endsection
 @section('panel')
-@if ($running)
-    <div hx-get="{{ route('readings.show', $reading) }}" hx-trigger="every 400ms" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML" class="grid gap-3">
-        <h2>{{ $reading->state === ReadingState::Checking ? 'Checking' : 'Reading' }}</h2>
-        <p role="status"><b>{{ Format::count($progress['count'] ?? 0, 'row') }}</b> · {{ $progress['what'] ?? 'finishing' }}</p>
-        <x-meter class="wide rose" :share="(int) round(($progress['share'] ?? 1) * 100)" label="Progress"/>
-        <p class="soft">You can leave this page; it goes on.</p>
-        @if (($progress['at'] ?? time()) < time() - 30)<p class="note">No sign of life for {{ time() - $progress['at'] }} seconds. Is the worker running? <code class="mono">bin/lokum serve</code> starts it.</p>@endif
-    </div>
-@elseif ($problem)
-    <h2>Nothing was written</h2>
-@elseif ($reading->state === ReadingState::Done)
-    <span class="tag settled justify-self-start">done</span><h2>Read</h2>
-    @include('feeds.figures')
-    <p class="soft">{{ $reading->user?->name ?? 'command line' }}, {{ $reading->finished_at?->diffForHumans() }}. What somebody set by hand was left as it is.</p>
-    <a class="button" href="{{ route('definitions') }}">Look over the definitions</a>
-@elseif ($reading->state === ReadingState::Checked && $figures)
-    <p class="label">Checked; nothing is written yet</p><h2>Read it like this?</h2>
-    @include('feeds.figures')
-    @can('edit')<div class="deed">
-        @if ($figures['refused_rows'] > 0)<label class="check"><input type="checkbox" name="good_rows" value="1" form="mapping" required><span>Read the good rows and leave out the {{ Format::count($figures['refused_rows'], 'refused one') }}</span></label>@endif
-        <button class="button main" form="mapping" formaction="{{ route('readings.read', $reading) }}" data-key="s">Read {{ Format::count($figures['rows'] - $figures['refused_rows'], 'row') }} <kbd>S</kbd></button>
-        <button class="button" form="mapping" formnovalidate>Check again</button>
-        <p class="small soft">A reading cannot be taken back as one; reading the delivery before it sets its cells back.</p></div>@endcan
-@else
-    <h2>{{ $reading->state === ReadingState::Failed ? 'It was not read' : 'Check it first' }}</h2>
-    @if ($reading->message)<p class="note harm" role="alert">{{ $reading->message }}</p>@endif
-    <p class="soft">A check counts what is new, what changes and what would be refused, line by line, and writes nothing.</p>
-    @php($kinds = collect($targets)->countBy(fn ($target) => is_string($target->target) ? 'known' : ($target->target === null ? 'aside' : ($target->definition ? 'definition' : 'new'))))
-    <dl class="figures"><div><dt>Known columns</dt><dd>{{ $kinds['known'] ?? 0 }}</dd></div><div><dt>Lead to definitions</dt><dd>{{ $kinds['definition'] ?? 0 }}</dd></div><div><dt>Become proposals</dt><dd>{{ $kinds['new'] ?? 0 }}</dd></div><div><dt>Left aside</dt><dd>{{ $kinds['aside'] ?? 0 }}</dd></div></dl>
-    @can('edit')<div class="deed"><button class="button main" form="mapping" data-key="s">Check <kbd>S</kbd></button></div>@endcan
-@endif
+    @if ($running)
+        <div hx-get="{{ route('readings.show', $reading) }}" hx-trigger="every 400ms" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML" class="grid gap-3">
+            <h2>{{ $reading->state === ReadingState::Checking ? 'Checking' : 'Reading' }}</h2>
+            <p role="status"><b>{{ Format::count($progress['count'] ?? 0, 'row') }}</b> · {{ $progress['what'] ?? 'finishing' }}</p>
+            <x-meter class="wide rose" :share="(int) round(($progress['share'] ?? 1) * 100)" label="Progress" />
+            <p class="soft">You can leave this page; it goes on.</p>
+            @if (($progress['at'] ?? time()) < time() - 30)
+                <p class="note">No sign of life for {{ time() - $progress['at'] }} seconds. Is the worker running? <code class="mono">bin/lokum serve</code> starts it.</p>
+            @endif
+        </div>
+    @elseif ($problem)
+        <h2>Nothing was written</h2>
+    @elseif ($reading->state === ReadingState::Done)
+        <span class="tag settled justify-self-start">done</span>
+        <h2>Read</h2>
+        @include('feeds.figures')
+        <p class="soft">{{ $reading->user?->name ?? 'command line' }}, {{ $reading->finished_at?->diffForHumans() }}. What somebody set by hand was left as it is.</p>
+        <a class="button" href="{{ route('definitions') }}">Look over the definitions</a>
+    @elseif ($reading->state === ReadingState::Checked && $figures)
+        <p class="label">Checked; nothing is written yet</p>
+        <h2>Read it like this?</h2>
+        @include('feeds.figures')
+        @can('edit')
+            <div class="deed">
+                @if ($figures['refused_rows'] > 0)
+                    <label class="check"><input type="checkbox" name="good_rows" value="1" form="mapping" required><span>Read the good rows and leave out the
+                            {{ Format::count($figures['refused_rows'], 'refused one') }}</span></label>
+                @endif
+                <button class="button main" form="mapping" formaction="{{ route('readings.read', $reading) }}" data-key="s">Read
+                    {{ Format::count($figures['rows'] - $figures['refused_rows'], 'row') }} <kbd>S</kbd></button>
+                <button class="button" form="mapping" formnovalidate>Check again</button>
+                <p class="small soft">A reading cannot be taken back as one; reading the delivery before it sets its cells back.</p>
+            </div>
+        @endcan
+    @else
+        <h2>{{ $reading->state === ReadingState::Failed ? 'It was not read' : 'Check it first' }}</h2>
+        @if ($reading->message)
+            <p class="note harm" role="alert">{{ $reading->message }}</p>
+        @endif
+        <p class="soft">A check counts what is new, what changes and what would be refused, line by line, and writes nothing.</p>
+        @php($kinds = collect($targets)->countBy(fn($target) => is_string($target->target) ? 'known' : ($target->target === null ? 'aside' : ($target->definition ? 'definition' : 'new'))))
+        <dl class="figures">
+            <div>
+                <dt>Known columns</dt>
+                <dd>{{ $kinds['known'] ?? 0 }}</dd>
+            </div>
+            <div>
+                <dt>Lead to definitions</dt>
+                <dd>{{ $kinds['definition'] ?? 0 }}</dd>
+            </div>
+            <div>
+                <dt>Become proposals</dt>
+                <dd>{{ $kinds['new'] ?? 0 }}</dd>
+            </div>
+            <div>
+                <dt>Left aside</dt>
+                <dd>{{ $kinds['aside'] ?? 0 }}</dd>
+            </div>
+        </dl>
+        @can('edit')
+            <div class="deed"><button class="button main" form="mapping" data-key="s">Check <kbd>S</kbd></button></div>
+        @endcan
+    @endif
 @endsection

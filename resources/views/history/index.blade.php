@@ -1,36 +1,82 @@
 @extends('layouts.desk')
 @section('title', 'History · Lokum')
-@section('crumbs')<h1>History</h1>@endsection
-@section('find')<form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find an entry  /" aria-label="Find an entry" data-find></form>@endsection
+@section('crumbs')<h1>
+    History</h1>@endsection
+@section('find')<form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find an entry  /" aria-label="Find an entry" data-find>
+</form>@endsection
 @section('work')
-<div class="bar"><span class="lens">@foreach (['' => 'All', ...$rooms->mapWithKeys(fn ($room) => [$room => $room])] as $room => $name)<a href="{{ route('history', array_filter(['room' => $room])) }}" @if ((string) request('room') === $room) aria-current="true" @endif>{{ $name }}</a>@endforeach</span></div>
-@forelse ($changes as $change)
-    <a class="history-line {{ $open?->id === $change->id ? 'open' : '' }} {{ $change->taken_back_by ? 'taken' : '' }}" href="{{ route('history', [...request()->only('q', 'room', 'cursor'), 'entry' => $change->id]) }}" data-row data-stop>
-        <span class="mono soft">{{ $change->id }}</span>
-        <span><span class="what">{{ $change->summary }}</span><br><span class="small soft">{{ $change->user?->name ?? 'command line' }} · {{ $change->room }} · <time datetime="{{ $change->created_at->toIso8601String() }}">{{ $change->created_at->diffForHumans() }}</time></span></span>
-        <span>@if ($change->taken_back_by)<span class="tag">taken back</span>@elseif ($change->takes_back)<span class="tag">way back</span>@elseif (! $change->has_way_back)<span class="tag">stays</span>@else<span class="tag settled">can be taken back</span>@endif</span>
-    </a>
-@empty
-    <div class="empty"><h2>Nothing happened yet</h2><p class="soft">Every change is entered here, with who made it and its way back.</p></div>
-@endforelse
-@if ($changes->hasPages())<div class="bar foot pager">@if ($changes->previousPageUrl())<a class="button small" href="{{ $changes->previousPageUrl() }}">Newer</a>@endif @if ($changes->nextPageUrl())<a class="button small" href="{{ $changes->nextPageUrl() }}">Older</a>@endif</div>@endif
+    <div class="bar"><span class="lens">
+            @foreach (['' => 'All', ...$rooms->mapWithKeys(fn($room) => [$room => $room])] as $room => $name)
+                <a href="{{ route('history', array_filter(['room' => $room])) }}" @if ((string) request('room') === $room) aria-current="true" @endif>{{ $name }}</a>
+            @endforeach
+        </span>
+    </div>
+    @forelse ($changes as $change)
+        <a class="history-line {{ $open?->id === $change->id ? 'open' : '' }} {{ $change->taken_back_by ? 'taken' : '' }}"
+            href="{{ route('history', [...request()->only('q', 'room', 'cursor'), 'entry' => $change->id]) }}" data-row data-stop>
+            <span class="mono soft">{{ $change->id }}</span>
+            <span><span class="what">{{ $change->summary }}</span><br><span class="small soft">{{ $change->user?->name ?? 'command line' }} · {{ $change->room }} · <time
+                        datetime="{{ $change->created_at->toIso8601String() }}">{{ $change->created_at->diffForHumans() }}</time></span></span>
+            <span>
+                @if ($change->taken_back_by)
+                    <span class="tag">taken back</span>
+                @elseif ($change->takes_back)
+                    <span class="tag">way back</span>
+                @elseif (!$change->has_way_back)
+                <span class="tag">stays</span>@else<span class="tag settled">can be taken back</span>
+                @endif
+            </span>
+        </a>
+    @empty
+        <div class="empty">
+            <h2>Nothing happened yet</h2>
+            <p class="soft">Every change is entered here, with who made it and its way back.</p>
+        </div>
+    @endforelse
+    @if ($changes->hasPages())
+        <div class="bar foot pager">
+            @if ($changes->previousPageUrl())
+                <a class="button small" href="{{ $changes->previousPageUrl() }}">Newer</a>
+                @endif @if ($changes->nextPageUrl())
+                    <a class="button small" href="{{ $changes->nextPageUrl() }}">Older</a>
+                @endif
+        </div>
+    @endif
 @endsection
 @section('panel')
-@if ($way === null)
-    <h2>Choose an entry</h2><p class="soft">It shows here what taking it back would do, before anything is done.</p>
-@else
-    <p class="label">Entry {{ $open->id }} · {{ $open->user?->name ?? 'command line' }}</p>
-    <h2>{{ $way->isOpen() ? 'Take this back?' : 'What happened' }}</h2>
-    <p>{{ $open->summary }}</p>
-    @if ($open->has_way_back)
-        <dl class="figures">@foreach ($way->consequences() as $what => $figure)<div><dt>{{ $what }}</dt><dd>{{ $figure }}</dd></div>@endforeach</dl>
-    @endif
-    @if ($way->isOpen())
-        @can('edit')<form class="deed" method="post" action="{{ route('history.take-back', $open) }}">@csrf<button class="button main" data-key="u">Take back <kbd>U</kbd></button><p class="small soft text-center">This becomes an entry of its own, and can be taken back in turn.</p></form>@endcan
+    @if ($way === null)
+        <h2>Choose an entry</h2>
+        <p class="soft">It shows here what taking it back would do, before anything is done.</p>
     @else
-        @foreach ($way->obstacles as $obstacle)<p class="note">{{ $obstacle }}</p>@endforeach
-        @if (! $open->has_way_back && $open->room === 'Feeds')<p class="soft">A reading writes too much to be set back row by row. Read the delivery before it again: its cells come back as they were.</p>@endif
-        @if ($open->room === 'Publishing')<p class="soft">Editions never change. To show shoppers an earlier state, take the changes back and publish again.</p>@endif
+        <p class="label">Entry {{ $open->id }} · {{ $open->user?->name ?? 'command line' }}</p>
+        <h2>{{ $way->isOpen() ? 'Take this back?' : 'What happened' }}</h2>
+        <p>{{ $open->summary }}</p>
+        @if ($open->has_way_back)
+            <dl class="figures">
+                @foreach ($way->consequences() as $what => $figure)
+                    <div>
+                        <dt>{{ $what }}</dt>
+                        <dd>{{ $figure }}</dd>
+                    </div>
+                @endforeach
+            </dl>
+        @endif
+        @if ($way->isOpen())
+            @can('edit')
+                <form class="deed" method="post" action="{{ route('history.take-back', $open) }}">@csrf<button class="button main" data-key="u">Take back <kbd>U</kbd></button>
+                    <p class="small soft text-center">This becomes an entry of its own, and can be taken back in turn.</p>
+                </form>
+            @endcan
+        @else
+            @foreach ($way->obstacles as $obstacle)
+                <p class="note">{{ $obstacle }}</p>
+            @endforeach
+            @if (!$open->has_way_back && $open->room === 'Feeds')
+                <p class="soft">A reading writes too much to be set back row by row. Read the delivery before it again: its cells come back as they were.</p>
+            @endif
+            @if ($open->room === 'Publishing')
+                <p class="soft">Editions never change. To show shoppers an earlier state, take the changes back and publish again.</p>
+            @endif
+        @endif
     @endif
-@endif
 @endsection

@@ -1,6 +1,7 @@
 @php($build = json_decode((string) @file_get_contents(public_path('build/sources.json')), true)['version'] ?? '0')
 <!doctype html>
 <html lang="en">
+
 <head>
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
@@ -11,4 +12,5 @@
     <script src="/build/app.js?v={{ $build }}" defer></script>
 </head>
 @yield('body')
+
 </html>

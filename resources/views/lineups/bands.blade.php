@@ -1,17 +1,64 @@
 {{-- Bands over the histogram of this page's products: edges are typed, or dragged. --}}
 @use('Lokum\Lineup\Band')
 @use('App\Format')
-@php($numbers = $facts->numbers) @php($line = $numbers === [] ? null : new Lokum\Lens\NumberLine(array_map(floatval(...), array_keys($numbers)), array_values($numbers)))
+@php($numbers = $facts->numbers)
+@php($line = $numbers === [] ? null : new Lokum\Lens\NumberLine(array_map(floatval(...), array_keys($numbers)), array_values($numbers)))
 @if ($line)
-@php($bins = array_fill(0, 40, 0)) @foreach ($numbers as $number => $n)@php($bins[min(39, (int) floor($line->place((float) $number) * 40))] += $n)@endforeach @php($top = max(1, ...$bins))
-<fieldset class="grid gap-2"><legend class="label">Bands{{ $settings->control->value === 'bands' ? '' : ' (choose the control “Bands” to show them)' }}</legend>
-<svg class="histogram" viewBox="0 0 600 90" role="group" aria-label="Products by {{ $settings->title }}" data-from="{{ $line->from }}" data-to="{{ $line->to }}" data-powers="{{ $line->powers ? 1 : 0 }}">@foreach ($bins as $i => $n)<rect x="{{ $i * 15 }}" y="{{ round(70 - 66 * $n / $top, 1) }}" width="14" height="{{ round(66 * $n / $top, 1) }}" class="bin"><title>{{ $n }}</title></rect>@endforeach
-@foreach ($line->marks() as $mark)<text class="map-mark" x="{{ round(600 * $line->place($mark), 1) }}" y="86" text-anchor="middle">{{ Format::number($mark) }}</text>@endforeach
-@php($edges = collect($settings->bands)->flatMap(fn ($band) => [$band->from, $band->to])->filter(fn ($edge) => $edge !== null)->unique()->sort()->values())
-@foreach ($edges as $edge)<g class="edge" tabindex="0" role="slider" aria-label="Edge" aria-valuemin="{{ $line->from }}" aria-valuemax="{{ $line->to }}" aria-valuenow="{{ $edge }}" data-edge="{{ $edge }}" transform="translate({{ round(600 * min(1, max(0, $line->place($edge))), 1) }} 0)"><line y1="0" y2="70"/><rect x="-6" y="62" width="12" height="12" rx="3"/></g>@endforeach</svg>
-<table class="plain"><thead><tr><th scope="col" class="text-left">from</th><th scope="col" class="text-left">to</th><th scope="col" class="text-left">called</th><th scope="col" class="text-left">products</th></tr></thead><tbody>
-@foreach ([...$settings->bands, null, null] as $i => $band)<tr><td><input class="input small w-20" name="bands[{{ $i }}][from]" inputmode="decimal" value="{{ $band?->from }}" aria-label="Band {{ $i + 1 }} from" placeholder="{{ $band ? 'all below' : '' }}"></td><td><input class="input small w-20" name="bands[{{ $i }}][to]" inputmode="decimal" value="{{ $band?->to }}" aria-label="Band {{ $i + 1 }} to" placeholder="{{ $band ? 'all above' : '' }}"><input type="hidden" name="bands[{{ $i }}][without_to]" value="{{ $band !== null && ! $band->holdsTo ? 1 : 0 }}"></td><td><input class="input small" name="bands[{{ $i }}][label]" value="{{ $band?->label }}" maxlength="60" aria-label="Band {{ $i + 1 }} called" placeholder="{{ $band ? App\Storefront\BandWords::of($settings, $band) : 'another band' }}"></td><td class="num">{{ $band ? Format::number($facts->holding($band)) : '' }}</td></tr>@endforeach</tbody></table>
-@foreach (array_slice(Band::remarks($settings->bands, $numbers), 0, 4) as $remark)@if ($settings->bands !== [])<p class="note small">{{ $remark }}</p>@endif @endforeach
-<div class="flex gap-2 items-center"><span class="small soft">Propose</span><input class="input small w-14" name="band_count" inputmode="numeric" value="{{ request('number', 5) }}" aria-label="How many bands"><button class="button small" name="propose" value="steps" formnovalidate>in equal steps</button><button class="button small" name="propose" value="shares" formnovalidate>in equal shares</button></div>
-</fieldset>
+    @php($bins = array_fill(0, 40, 0)) @foreach ($numbers as $number => $n)
+        @php($bins[min(39, (int) floor($line->place((float) $number) * 40))] += $n)
+    @endforeach @php($top = max(1, ...$bins))
+    <fieldset class="grid gap-2">
+        <legend class="label">Bands{{ $settings->control->value === 'bands' ? '' : ' (choose the control “Bands” to show them)' }}</legend>
+        <svg class="histogram" viewBox="0 0 600 90" role="group" aria-label="Products by {{ $settings->title }}" data-from="{{ $line->from }}" data-to="{{ $line->to }}"
+            data-powers="{{ $line->powers ? 1 : 0 }}">
+            @foreach ($bins as $i => $n)
+                <rect x="{{ $i * 15 }}" y="{{ round(70 - (66 * $n) / $top, 1) }}" width="14" height="{{ round((66 * $n) / $top, 1) }}" class="bin">
+                    <title>{{ $n }}</title>
+                </rect>
+            @endforeach
+            @foreach ($line->marks() as $mark)
+                <text class="map-mark" x="{{ round(600 * $line->place($mark), 1) }}" y="86" text-anchor="middle">{{ Format::number($mark) }}</text>
+            @endforeach
+            @php($edges = collect($settings->bands)->flatMap(fn($band) => [$band->from, $band->to])->filter(fn($edge) => $edge !== null)->unique()->sort()->values())
+            @foreach ($edges as $edge)
+                <g class="edge" tabindex="0" role="slider" aria-label="Edge" aria-valuemin="{{ $line->from }}" aria-valuemax="{{ $line->to }}"
+                    aria-valuenow="{{ $edge }}" data-edge="{{ $edge }}" transform="translate({{ round(600 * min(1, max(0, $line->place($edge))), 1) }} 0)">
+                    <line y1="0" y2="70" />
+                    <rect x="-6" y="62" width="12" height="12" rx="3" />
+                </g>
+            @endforeach
+        </svg>
+        <table class="plain">
+            <thead>
+                <tr>
+                    <th scope="col" class="text-left">from</th>
+                    <th scope="col" class="text-left">to</th>
+                    <th scope="col" class="text-left">called</th>
+                    <th scope="col" class="text-left">products</th>
+                </tr>
+            </thead>
+            <tbody>
+                @foreach ([...$settings->bands, null, null] as $i => $band)
+                    <tr>
+                        <td><input class="input small w-20" name="bands[{{ $i }}][from]" inputmode="decimal" value="{{ $band?->from }}"
+                                aria-label="Band {{ $i + 1 }} from" placeholder="{{ $band ? 'all below' : '' }}"></td>
+                        <td><input class="input small w-20" name="bands[{{ $i }}][to]" inputmode="decimal" value="{{ $band?->to }}"
+                                aria-label="Band {{ $i + 1 }} to" placeholder="{{ $band ? 'all above' : '' }}"><input type="hidden"
+                                name="bands[{{ $i }}][without_to]" value="{{ $band !== null && !$band->holdsTo ? 1 : 0 }}"></td>
+                        <td><input class="input small" name="bands[{{ $i }}][label]" value="{{ $band?->label }}" maxlength="60"
+                                aria-label="Band {{ $i + 1 }} called" placeholder="{{ $band ? App\Storefront\BandWords::of($settings, $band) : 'another band' }}"></td>
+                        <td class="num">{{ $band ? Format::number($facts->holding($band)) : '' }}</td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+        @foreach (array_slice(Band::remarks($settings->bands, $numbers), 0, 4) as $remark)
+            @if ($settings->bands !== [])
+                <p class="note small">{{ $remark }}</p>
+            @endif
+        @endforeach
+        <div class="flex gap-2 items-center"><span class="small soft">Propose</span><input class="input small w-14" name="band_count" inputmode="numeric"
+                value="{{ request('number', 5) }}" aria-label="How many bands"><button class="button small" name="propose" value="steps" formnovalidate>in equal
+                steps</button><button class="button small" name="propose" value="shares" formnovalidate>in equal shares</button></div>
+    </fieldset>
 @endif

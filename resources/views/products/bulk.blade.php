@@ -2,51 +2,150 @@
 @use('App\Format')
 @use('App\Catalog\CellMode')
 @if ($bulk === null)
-    <h2>Select products</h2><p class="soft">Tick products, or take all that match, and change a value of all of them here. What it would change is counted before anything is done.</p>
+    <h2>
+        Select products</h2>
+    <p class="soft">Tick products, or take all that match, and change a value of all of them here. What it would change is counted before anything is done.</p>
     <p class="soft">A single cell is changed in its place: go there with the arrow keys and type.</p>
 @else
     @php($definition = $bulk->definition)
     @php($ask = ['hx-get' => route('products'), 'hx-include' => '#give', 'hx-select' => '#figures', 'hx-target' => '#figures', 'hx-swap' => 'outerHTML', 'hx-trigger' => 'input changed delay:250ms'])
     @php($again = ['hx-get' => route('products'), 'hx-include' => '#give', 'hx-select' => '#panel', 'hx-target' => '#panel', 'hx-swap' => 'outerHTML'])
-    <p class="label">{{ $bulk->all ? 'All that match: ' : '' }}{{ $bulk->all && $many ? 'more than 10,000 products' : Format::count($bulk->count, 'product') }}{{ $bulk->all ? '' : ' selected' }}</p><h2>Change a value</h2>
-    <form method="post" action="{{ route('products.give') }}" id="give" class="grid gap-3 grow content-start" data-busy="Changing {{ $bulk->figures ? Format::number($bulk->figures->change) : '' }} …">@csrf
+    <p class="label">
+        {{ $bulk->all ? 'All that match: ' : '' }}{{ $bulk->all && $many ? 'more than 10,000 products' : Format::count($bulk->count, 'product') }}{{ $bulk->all ? '' : ' selected' }}
+    </p>
+    <h2>Change a value</h2>
+    <form method="post" action="{{ route('products.give') }}" id="give" class="grid gap-3 grow content-start"
+        data-busy="Changing {{ $bulk->figures ? Format::number($bulk->figures->change) : '' }} …">@csrf
         <input type="hidden" name="back" value="{{ route('products', $query, false) }}">
-        @foreach ($narrowing->lines() as $line)<input type="hidden" name="where[]" value="{{ $line }}">@endforeach
-        @if ($bulk->all)<input type="hidden" name="all" value="1">@else @foreach ($picked as $id)<input type="hidden" name="pick[]" value="{{ $id }}">@endforeach @endif
-        <div class="field"><label for="give-what">Definition</label><select class="select" id="give-what" name="give" required {{ new Illuminate\View\ComponentAttributeBag($again) }}><option value="">choose …</option>@foreach ($definitions as $one)<option value="{{ $one->slug }}" @selected($definition?->id === $one->id)>{{ $one->label }}</option>@endforeach</select></div>
+        @foreach ($narrowing->lines() as $line)
+            <input type="hidden" name="where[]" value="{{ $line }}">
+        @endforeach
+        @if ($bulk->all)<input type="hidden" name="all" value="1">
+        @else
+            @foreach ($picked as $id)
+                <input type="hidden" name="pick[]" value="{{ $id }}">
+            @endforeach
+        @endif
+        <div class="field"><label for="give-what">Definition</label><select class="select" id="give-what" name="give" required
+                {{ new Illuminate\View\ComponentAttributeBag($again) }}>
+                <option value="">choose …</option>
+                @foreach ($definitions as $one)
+                    <option value="{{ $one->slug }}" @selected($definition?->id === $one->id)>{{ $one->label }}</option>
+                @endforeach
+            </select>
+        </div>
         @if ($definition)
-            <div class="field"><label for="give-mode">What to do</label><select class="select" id="give-mode" name="mode" {{ new Illuminate\View\ComponentAttributeBag($again) }}>@foreach (CellMode::cases() as $mode)@continue(! $mode->isFor($definition))<option value="{{ $mode->value }}" @selected($mode === $bulk->mode)>{{ $mode->label() }}</option>@endforeach</select></div>
+            <div class="field"><label for="give-mode">What to do</label><select class="select" id="give-mode" name="mode"
+                    {{ new Illuminate\View\ComponentAttributeBag($again) }}>
+                    @foreach (CellMode::cases() as $mode)
+                        @continue(!$mode->isFor($definition))
+                        <option value="{{ $mode->value }}" @selected($mode === $bulk->mode)>{{ $mode->label() }}</option>
+                    @endforeach
+                </select>
+            </div>
             @if ($bulk->mode === CellMode::Copy)
-                <div class="field"><label for="give-source">From</label><select class="select" id="give-source" name="source" {{ new Illuminate\View\ComponentAttributeBag(['hx-trigger' => 'change'] + $ask) }}><option value="">choose …</option>@foreach ($definitions as $one)@continue($one->id === $definition->id)<option value="{{ $one->slug }}" @selected(request('source') === $one->slug)>{{ $one->label }}</option>@endforeach</select></div>
+                <div class="field"><label for="give-source">From</label><select class="select" id="give-source" name="source"
+                        {{ new Illuminate\View\ComponentAttributeBag(['hx-trigger' => 'change'] + $ask) }}>
+                        <option value="">choose …</option>
+                        @foreach ($definitions as $one)
+                            @continue($one->id === $definition->id)
+                            <option value="{{ $one->slug }}" @selected(request('source') === $one->slug)>{{ $one->label }}</option>
+                        @endforeach
+                    </select>
+                </div>
             @elseif ($bulk->mode === CellMode::Replace)
-                <div class="field"><label for="give-find">Find</label><input class="input" id="give-find" name="find" value="{{ request('find') }}" {{ new Illuminate\View\ComponentAttributeBag($ask) }}></div>
-                <div class="field"><label for="give-replace">Put in its place</label><input class="input" id="give-replace" name="replace" value="{{ request('replace') }}" {{ new Illuminate\View\ComponentAttributeBag($ask) }}></div>
+                <div class="field"><label for="give-find">Find</label><input class="input" id="give-find" name="find" value="{{ request('find') }}"
+                        {{ new Illuminate\View\ComponentAttributeBag($ask) }}></div>
+                <div class="field"><label for="give-replace">Put in its place</label><input class="input" id="give-replace" name="replace" value="{{ request('replace') }}"
+                        {{ new Illuminate\View\ComponentAttributeBag($ask) }}></div>
             @elseif ($bulk->mode->isAboutNumbers())
-                <div class="field"><label for="give-amount">{{ $bulk->mode === CellMode::Percent ? 'Per cent, less than 0 lowers' : ($bulk->mode === CellMode::Round ? 'Step' : 'Amount, less than 0 lowers').($definition->unit ? ", in {$definition->unit}" : '') }}</label><input class="input" id="give-amount" name="amount" inputmode="decimal" value="{{ request('amount') }}" {{ new Illuminate\View\ComponentAttributeBag($ask) }}></div>
+                <div class="field"><label
+                        for="give-amount">{{ $bulk->mode === CellMode::Percent ? 'Per cent, less than 0 lowers' : ($bulk->mode === CellMode::Round ? 'Step' : 'Amount, less than 0 lowers') . ($definition->unit ? ", in {$definition->unit}" : '') }}</label><input
+                        class="input" id="give-amount" name="amount" inputmode="decimal" value="{{ request('amount') }}" {{ new Illuminate\View\ComponentAttributeBag($ask) }}>
+                </div>
             @elseif ($bulk->mode !== CellMode::Clear)
-                <div class="field"><label for="give-value">Value{{ $definition->unit ? " in {$definition->unit}" : '' }}{{ $definition->multiple ? ", several parted by {$definition->separator}" : '' }}</label>
-                <input class="input" id="give-value" name="value[]" list="give-values" autocomplete="off" value="{{ implode($definition->separator, array_filter((array) request('value'), is_string(...))) }}" {{ new Illuminate\View\ComponentAttributeBag($ask) }}>
-                @if ($definition->kind->isAttribute())<datalist id="give-values">@foreach ($definition->values()->orderBy('label')->limit(2000)->pluck('label') as $label)<option value="{{ $label }}">@endforeach</datalist>@endif</div>
+                <div class="field"><label
+                        for="give-value">Value{{ $definition->unit ? " in {$definition->unit}" : '' }}{{ $definition->multiple ? ", several parted by {$definition->separator}" : '' }}</label>
+                    <input class="input" id="give-value" name="value[]" list="give-values" autocomplete="off"
+                        value="{{ implode($definition->separator, array_filter((array) request('value'), is_string(...))) }}"
+                        {{ new Illuminate\View\ComponentAttributeBag($ask) }}>
+                    @if ($definition->kind->isAttribute())<datalist id="give-values">
+                            @foreach ($definition->values()->orderBy('label')->limit(2000)->pluck('label') as $label)
+                                <option value="{{ $label }}">
+                            @endforeach
+                        </datalist>
+                    @endif
+                </div>
             @endif
-            @if ($bulk->mode !== CellMode::Clear && $bulk->mode !== CellMode::Remove && ! $bulk->mode->isAboutNumbers())<label class="check"><input type="checkbox" name="empty_only" value="1" @checked(request('empty_only')) {{ new Illuminate\View\ComponentAttributeBag(['hx-trigger' => 'change'] + $ask) }}><span>Only where there is none yet</span></label>@endif
-            <label class="check"><input type="checkbox" name="spare_hand" value="1" @checked(request('spare_hand')) {{ new Illuminate\View\ComponentAttributeBag(['hx-trigger' => 'change'] + $ask) }}><span>Leave what was set by hand</span></label>
+            @if ($bulk->mode !== CellMode::Clear && $bulk->mode !== CellMode::Remove && !$bulk->mode->isAboutNumbers())
+                <label class="check"><input type="checkbox" name="empty_only" value="1" @checked(request('empty_only'))
+                        {{ new Illuminate\View\ComponentAttributeBag(['hx-trigger' => 'change'] + $ask) }}><span>Only where there is none yet</span></label>
+            @endif
+            <label class="check"><input type="checkbox" name="spare_hand" value="1" @checked(request('spare_hand'))
+                    {{ new Illuminate\View\ComponentAttributeBag(['hx-trigger' => 'change'] + $ask) }}><span>Leave what was set by hand</span></label>
             <div id="figures" class="grid gap-3 grow content-start">
-            @if ($bulk->problem)<p class="note {{ in_array($bulk->mode, [CellMode::Set, CellMode::Clear], true) ? 'harm' : '' }}" role="status">{{ $bulk->problem }}</p>
-            @elseif ($bulk->figures)
-                @php($figures = $bulk->figures)
-                <dl class="figures">
-                    <div><dt>Change</dt><dd>{{ Format::number($figures->change) }}</dd></div>
-                    <div><dt>Stay as they are</dt><dd>{{ Format::number($figures->have) }}</dd></div>
-                    <div><dt>Lose another value</dt><dd>{{ Format::number($figures->replaced) }}</dd></div>
-                    <div><dt>Of these, set by hand</dt><dd>{{ Format::number($figures->byHand) }}</dd></div>
-                    @if ($figures->skipped)<div><dt>Left: several to choose from</dt><dd>{{ Format::number($figures->skipped) }}</dd></div>@endif
-                    <div><dt>Counted as</dt><dd>{{ $definition->level->value }}s, {{ Format::number($figures->items) }}</dd></div>
-                </dl>
-                @if ($figures->new !== [])<p class="note">{{ $definition->label }} has no {{ count($figures->new) === 1 ? 'value' : 'values' }} “{{ mb_strimwidth(implode('”, “', $figures->new), 0, 200, '…') }}” yet. {{ count($figures->new) === 1 ? 'It is made, and becomes a term.' : 'They are made, and become terms.' }}</p>@endif
-                @if ($figures->unread !== [])<p class="note harm">{{ Format::count(count($figures->unread), 'text') }} cannot be taken over: {{ mb_strimwidth(implode(' ', $figures->unread), 0, 260, '…') }}</p>@endif
-                @if ($figures->samples !== [])<table class="samples"><caption class="label">For example</caption><tbody>@foreach (array_slice($figures->samples, 0, 5) as $sample)<tr><th scope="row" class="mono">{{ $sample['item'] }}</th><td class="soft">{{ $sample['before'] ?: 'none' }}</td><td>{{ $sample['after'] ?: 'none' }}</td></tr>@endforeach</tbody></table>@endif
-            @endif
-            @can('edit')<div class="deed"><button class="button main" data-key="s" @disabled($bulk->problem !== null || ($bulk->figures?->change ?? 0) === 0)>{{ $bulk->mode->label() }}{{ $bulk->figures ? ': '.Format::number($bulk->figures->change) : '' }} <kbd>S</kbd></button><p class="small soft text-center">One step in History. Can be taken back.</p></div>@endcan
+                @if ($bulk->problem)
+                    <p class="note {{ in_array($bulk->mode, [CellMode::Set, CellMode::Clear], true) ? 'harm' : '' }}" role="status">{{ $bulk->problem }}</p>
+                @elseif ($bulk->figures)
+                    @php($figures = $bulk->figures)
+                    <dl class="figures">
+                        <div>
+                            <dt>Change</dt>
+                            <dd>{{ Format::number($figures->change) }}</dd>
+                        </div>
+                        <div>
+                            <dt>Stay as they are</dt>
+                            <dd>{{ Format::number($figures->have) }}</dd>
+                        </div>
+                        <div>
+                            <dt>Lose another value</dt>
+                            <dd>{{ Format::number($figures->replaced) }}</dd>
+                        </div>
+                        <div>
+                            <dt>Of these, set by hand</dt>
+                            <dd>{{ Format::number($figures->byHand) }}</dd>
+                        </div>
+                        @if ($figures->skipped)
+                            <div>
+                                <dt>Left: several to choose from</dt>
+                                <dd>{{ Format::number($figures->skipped) }}</dd>
+                            </div>
+                        @endif
+                        <div>
+                            <dt>Counted as</dt>
+                            <dd>{{ $definition->level->value }}s, {{ Format::number($figures->items) }}</dd>
+                        </div>
+                    </dl>
+                    @if ($figures->new !== [])
+                        <p class="note">{{ $definition->label }} has no {{ count($figures->new) === 1 ? 'value' : 'values' }}
+                            “{{ mb_strimwidth(implode('”, “', $figures->new), 0, 200, '…') }}” yet.
+                            {{ count($figures->new) === 1 ? 'It is made, and becomes a term.' : 'They are made, and become terms.' }}</p>
+                    @endif
+                    @if ($figures->unread !== [])
+                        <p class="note harm">{{ Format::count(count($figures->unread), 'text') }} cannot be taken over:
+                            {{ mb_strimwidth(implode(' ', $figures->unread), 0, 260, '…') }}</p>
+                    @endif
+                    @if ($figures->samples !== [])
+                        <table class="samples">
+                            <caption class="label">For example</caption>
+                            <tbody>
+                                @foreach (array_slice($figures->samples, 0, 5) as $sample)
+                                    <tr>
+                                        <th scope="row" class="mono">{{ $sample['item'] }}</th>
+                                        <td class="soft">{{ $sample['before'] ?: 'none' }}</td>
+                                        <td>{{ $sample['after'] ?: 'none' }}</td>
+                                    </tr>
+                                @endforeach
+                            </tbody>
+                        </table>
+                    @endif
+                @endif
+                @can('edit')
+                    <div class="deed"><button class="button main" data-key="s"
+                            @disabled($bulk->problem !== null || ($bulk->figures?->change ?? 0) === 0)>{{ $bulk->mode->label() }}{{ $bulk->figures ? ': ' . Format::number($bulk->figures->change) : '' }} <kbd>S</kbd></button>
+                        <p class="small soft text-center">One step in History. Can be taken back.</p>
+                    </div>
+                @endcan
             </div>
         @endif
     </form>

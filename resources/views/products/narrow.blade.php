@@ -1,35 +1,121 @@
 {{-- What the list is narrowed to, and how to narrow it further. --}}
 @use('App\Format')
 <div class="bar">
-    @foreach ($narrowing->conditions as $condition)<a class="chip" href="{{ route('products', ['where' => $narrowing->without($condition)->lines()] + $query) }}">{{ $condition->says }} @if ($condition->cube)<x-cube :label="$condition->shown" :look="$condition->cube->look()" class="strong"/>@else<b>{{ $condition->shown }}</b>@endif <span class="x" aria-label="remove">×</span></a>@endforeach
-    <details class="relative"><summary class="chip list-none" data-key="n" title="Narrow (N)">narrow {{ $narrowing->isOpen() ? '' : 'further ' }}+</summary>
+    @foreach ($narrowing->conditions as $condition)
+        <a class="chip" href="{{ route('products', ['where' => $narrowing->without($condition)->lines()] + $query) }}">{{ $condition->says }} @if ($condition->cube)
+            <x-cube :label="$condition->shown" :look="$condition->cube->look()" class="strong" />@else<b>{{ $condition->shown }}</b>
+            @endif <span class="x" aria-label="remove">×</span></a>
+    @endforeach
+    <details class="relative">
+        <summary class="chip list-none" data-key="n" title="Narrow (N)">narrow {{ $narrowing->isOpen() ? '' : 'further ' }}+</summary>
         <form class="card absolute z-10 w-[340px] mt-1" method="get" action="{{ route('products') }}">
-            @foreach ($narrowing->lines() as $line)@continue(str_starts_with($line, 'category:'))<input type="hidden" name="where[]" value="{{ $line }}">@endforeach
-            @foreach (request()->only('sort', 'variants') as $name => $value)<input type="hidden" name="{{ $name }}" value="{{ $value }}">@endforeach
-            <div class="field"><label for="category">Category and what is below it</label><select class="select" id="category" name="where[]"><option value="">any</option>@foreach ($categories as [$category, $depth])<option value="category:{{ $category->slug }}" @selected($narrowing->named('category')?->value === $category->slug)>{{ str_repeat("\u{2003}", $depth) }}{{ $category->name }}</option>@endforeach</select></div>
-            <div class="field"><label for="brand">Brand</label><select class="select" id="brand" name="where[]"><option value="">any</option>@foreach ($brands as $brand)<option value="brand:{{ $brand->slug }}">{{ $brand->label }}</option>@endforeach</select></div>
-            <div class="field"><label for="missing">Missing</label><select class="select" id="missing" name="where[]"><option value="">nothing in particular</option>@foreach ($definitions as $definition)<option value="missing:{{ $definition->slug }}">{{ $definition->label }} ({{ Format::number($total - ($covered[$definition->id] ?? 0)) }})</option>@endforeach</select></div>
-            <div class="field"><label for="has">A value or numbers, such as color:sap green or volume:50..</label><input class="input" id="has" name="where[]" placeholder="definition:value"></div>
-            <div class="grid grid-cols-2 gap-3"><div class="field"><label for="price">Price</label><input class="input" id="price" name="price" placeholder="5..20"></div><div class="field"><label for="stock">Stock</label><input class="input" id="stock" name="stock" placeholder="1.."></div></div>
-            <div class="grid grid-cols-2 gap-3"><div class="field"><label for="feed">Feed</label><select class="select" id="feed" name="where[]"><option value="">any</option>@foreach ($feeds as $feed)<option value="feed:{{ $feed }}">{{ $feed }}</option>@endforeach</select></div>
-            <div class="field"><label for="changed">Changed since</label><input class="input" type="date" id="changed" name="changed"></div></div>
-            <div class="field"><label for="origin">Where its value comes from</label><select class="select" id="origin" name="where[]"><option value="">anywhere</option>@foreach ($definitions as $definition)@foreach (['hand' => 'set by hand', 'rule' => 'from a fill rule', 'feed' => 'from a feed'] as $origin => $says)<option value="origin:{{ $definition->slug }}={{ $origin }}">{{ $definition->label }}: {{ $says }}</option>@endforeach @endforeach</select></div>
+            @foreach ($narrowing->lines() as $line)
+                @continue(str_starts_with($line, 'category:'))<input type="hidden" name="where[]" value="{{ $line }}">
+            @endforeach
+            @foreach (request()->only('sort', 'variants') as $name => $value)
+                <input type="hidden" name="{{ $name }}" value="{{ $value }}">
+            @endforeach
+            <div class="field"><label for="category">Category and what is below it</label><select class="select" id="category" name="where[]">
+                    <option value="">any</option>
+                    @foreach ($categories as [$category, $depth])
+                        <option value="category:{{ $category->slug }}" @selected($narrowing->named('category')?->value === $category->slug)>{{ str_repeat("\u{2003}", $depth) }}{{ $category->name }}</option>
+                    @endforeach
+                </select>
+            </div>
+            <div class="field"><label for="brand">Brand</label><select class="select" id="brand" name="where[]">
+                    <option value="">any</option>
+                    @foreach ($brands as $brand)
+                        <option value="brand:{{ $brand->slug }}">{{ $brand->label }}</option>
+                    @endforeach
+                </select>
+            </div>
+            <div class="field"><label for="missing">Missing</label><select class="select" id="missing" name="where[]">
+                    <option value="">nothing in particular</option>
+                    @foreach ($definitions as $definition)
+                        <option value="missing:{{ $definition->slug }}">{{ $definition->label }} ({{ Format::number($total - ($covered[$definition->id] ?? 0)) }})</option>
+                    @endforeach
+                </select>
+            </div>
+            <div class="field"><label for="has">A value or numbers, such as color:sap green or volume:50..</label><input class="input" id="has" name="where[]"
+                    placeholder="definition:value"></div>
+            <div class="grid grid-cols-2 gap-3">
+                <div class="field"><label for="price">Price</label><input class="input" id="price" name="price" placeholder="5..20"></div>
+                <div class="field"><label for="stock">Stock</label><input class="input" id="stock" name="stock" placeholder="1.."></div>
+            </div>
+            <div class="grid grid-cols-2 gap-3">
+                <div class="field"><label for="feed">Feed</label><select class="select" id="feed" name="where[]">
+                        <option value="">any</option>
+                        @foreach ($feeds as $feed)
+                            <option value="feed:{{ $feed }}">{{ $feed }}</option>
+                        @endforeach
+                    </select>
+                </div>
+                <div class="field"><label for="changed">Changed since</label><input class="input" type="date" id="changed" name="changed"></div>
+            </div>
+            <div class="field"><label for="origin">Where its value comes from</label><select class="select" id="origin" name="where[]">
+                    <option value="">anywhere</option>
+                    @foreach ($definitions as $definition)
+                        @foreach (['hand' => 'set by hand', 'rule' => 'from a fill rule', 'feed' => 'from a feed'] as $origin => $says)
+                            <option value="origin:{{ $definition->slug }}={{ $origin }}">{{ $definition->label }}: {{ $says }}</option>
+                        @endforeach
+                    @endforeach
+                </select>
+            </div>
             <button class="button main">Narrow</button>
-        </form></details>
-    <details class="relative"><summary class="chip list-none" data-key="v" title="Views (V)">views</summary>
+        </form>
+    </details>
+    <details class="relative">
+        <summary class="chip list-none" data-key="v" title="Views (V)">views</summary>
         <div class="card absolute z-10 w-[300px] mt-1 max-h-[420px] overflow-auto">
-            @foreach ($views as $view)<div class="flex items-center gap-2"><a class="grow cut strong" href="{{ route('products', $view->query) }}">{{ $view->name }}</a>@can('edit')<form method="post" action="{{ route('products.views.remove', $view) }}">@csrf @method('delete')<button class="button bare small" aria-label="Remove the view {{ $view->name }}">×</button></form>@endcan</div>@endforeach
-            @if ($proposedViews !== [])<p class="label">From what categories expect</p>@foreach ($proposedViews as $view)<a class="cut" href="{{ route('products', $view['query']) }}">{{ $view['name'] }} <span class="soft">{{ count($view['query']['columns']) }} columns</span></a>@endforeach @endif
-            @can('edit')<form method="post" action="{{ route('products.views') }}" class="grid gap-2">@csrf @foreach ($query as $name => $values)@foreach ((array) $values as $value)<input type="hidden" name="{{ $name }}{{ is_array($values) ? '[]' : '' }}" value="{{ $value }}">@endforeach @endforeach @if (! request('columns'))@foreach ($columns as $column)<input type="hidden" name="columns[]" value="{{ $column->slug }}">@endforeach @endif
-                <div class="field"><label for="view-name">Save what is shown as</label><input class="input" id="view-name" name="name" maxlength="100" required></div><button class="button">Save view</button></form>@endcan
-        </div></details>
-    <details class="relative"><summary class="chip list-none" data-key="c" title="Columns (C)">columns</summary>
-        <form class="card absolute z-10 w-[300px] mt-1" method="get" action="{{ route('products') }}">
-            @foreach ($narrowing->lines() as $line)<input type="hidden" name="where[]" value="{{ $line }}">@endforeach
-            <fieldset class="grid gap-1 max-h-[320px] overflow-auto"><legend class="label pb-1">Definitions across</legend>@foreach ($definitions as $definition)<label class="check"><input type="checkbox" name="columns[]" value="{{ $definition->slug }}" @checked($columns->contains('id', $definition->id))><span>{{ $definition->label }}</span></label>@endforeach</fieldset>
-            <label class="check"><input type="checkbox" name="variants" value="1" @checked(request('variants'))><span>Each variant in a row of its own</span></label>
-            <div class="field"><label for="size">Products on a page</label><select class="select" id="size" name="size">@foreach ($sizes as $size)<option @selected($size === $products->perPage())>{{ $size }}</option>@endforeach</select></div>
-            <button class="button main">Show</button>
-        </form></details>
-    <span class="ml-auto"><b class="strong">{{ $many ? 'more than '.Format::number(10000) : Format::number($found) }}</b> of {{ Format::count($total, 'product') }}</span>
+            @foreach ($views as $view)
+                <div class="flex items-center gap-2"><a class="grow cut strong" href="{{ route('products', $view->query) }}">{{ $view->name }}</a>
+                    @can('edit')
+                        <form method="post" action="{{ route('products.views.remove', $view) }}">@csrf @method('delete')<button class="button bare small"
+                                aria-label="Remove the view {{ $view->name }}">×</button></form>
+                    @endcan
+                </div>
+            @endforeach
+            @if ($proposedViews !== [])
+                <p class="label">From what categories expect</p>
+                @foreach ($proposedViews as $view)
+                    <a class="cut" href="{{ route('products', $view['query']) }}">{{ $view['name'] }} <span class="soft">{{ count($view['query']['columns']) }}
+                            columns</span></a>
+                @endforeach
+            @endif
+            @can('edit')<form method="post" action="{{ route('products.views') }}" class="grid gap-2">@csrf @foreach ($query as $name => $values)
+                    @foreach ((array) $values as $value)
+                        <input type="hidden" name="{{ $name }}{{ is_array($values) ? '[]' : '' }}" value="{{ $value }}">
+                    @endforeach
+                    @endforeach @if (!request('columns'))
+                        @foreach ($columns as $column)
+                            <input type="hidden" name="columns[]" value="{{ $column->slug }}">
+                        @endforeach
+                    @endif
+                    <div class="field"><label for="view-name">Save what is shown as</label><input class="input" id="view-name" name="name" maxlength="100" required>
+                </div><button class="button">Save view</button></form>@endcan
+    </div>
+</details>
+<details class="relative">
+    <summary class="chip list-none" data-key="c" title="Columns (C)">columns</summary>
+    <form class="card absolute z-10 w-[300px] mt-1" method="get" action="{{ route('products') }}">
+        @foreach ($narrowing->lines() as $line)
+            <input type="hidden" name="where[]" value="{{ $line }}">
+        @endforeach
+        <fieldset class="grid gap-1 max-h-[320px] overflow-auto">
+            <legend class="label pb-1">Definitions across</legend>
+            @foreach ($definitions as $definition)
+                <label class="check"><input type="checkbox" name="columns[]" value="{{ $definition->slug }}"
+                        @checked($columns->contains('id', $definition->id))><span>{{ $definition->label }}</span></label>
+            @endforeach
+        </fieldset>
+        <label class="check"><input type="checkbox" name="variants" value="1" @checked(request('variants'))><span>Each variant in a row of its own</span></label>
+        <div class="field"><label for="size">Products on a page</label><select class="select" id="size" name="size">
+                @foreach ($sizes as $size)
+                    <option @selected($size === $products->perPage())>{{ $size }}</option>
+                @endforeach
+            </select></div>
+        <button class="button main">Show</button>
+    </form>
+</details>
+<span class="ml-auto"><b class="strong">{{ $many ? 'more than ' . Format::number(10000) : Format::number($found) }}</b> of {{ Format::count($total, 'product') }}</span>
 </div>

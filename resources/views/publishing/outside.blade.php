@@ -1,19 +1,97 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'For real shops · Lokum')
-@section('crumbs')<a href="{{ route('publishing') }}">Publishing</a><span class="before">/</span><h1>For real shops</h1>@endsection
+@section('crumbs')<a href="{{ route('publishing') }}">
+        Publishing</a><span class="before">/</span>
+<h1>For real shops</h1>@endsection
 @section('work')
-<div class="pad grid gap-5 max-w-[860px]">
-    <section class="grid gap-2"><h2>Reading the edition</h2><p class="soft">Other programs read the current edition as JSON with a token. Answers carry the edition as their ETag. <a href="{{ route('api.document') }}">What can be asked (OpenAPI)</a></p>
-        @if (session('secret'))<p class="note settled">Copy it now, it is not shown again: <span class="mono break-all" data-secret>{{ session('secret') }}</span></p>@endif
-        <table class="grid-table"><thead><tr><th scope="col">Token for</th><th scope="col">Last used</th><th scope="col"><span class="sr-only">Take away</span></th></tr></thead><tbody>@forelse ($tokens as $token)<tr data-row><td class="strong">{{ $token->name }}</td><td>{{ $token->used_at?->diffForHumans() ?? 'never' }}</td><td class="num"><form method="post" action="{{ route('outside.token.remove', $token) }}">@csrf @method('delete')<button class="button small harm">Take away</button></form></td></tr>@empty<tr><td colspan="3" class="soft">No shop is let in yet.</td></tr>@endforelse</tbody></table>
-        <form method="post" action="{{ route('outside.token') }}" class="flex gap-2 items-end">@csrf<div class="field"><label for="name">New token for</label><input class="input" id="name" name="name" maxlength="100" required placeholder="the shop that will use it"><x-error for="name"/></div><button class="button main">Make a token</button></form></section>
-    <section class="grid gap-2"><h2>Being told of a new edition</h2><p class="soft">When an edition is served, each receiver gets a signed HTTP POST. One that fails is tried again five times within three hours.</p>
-        @foreach ($receivers as $receiver)<section class="card"><div class="flex gap-3 items-baseline"><span class="mono break-all grow">{{ $receiver->url }}</span><form method="post" action="{{ route('outside.receiver.again', $receiver) }}">@csrf<button class="button small">Send now</button></form><form method="post" action="{{ route('outside.receiver.remove', $receiver) }}">@csrf @method('delete')<button class="button small harm">Take away</button></form></div>
-            <ul class="small">@forelse ($receiver->deliveries as $one)<li><span @class(['tag', 'settled' => $one->state === 'delivered', 'waiting' => $one->state === 'waiting', 'harm' => $one->state === 'given up'])>{{ $one->state }}</span> edition {{ $one->edition_id }} · {{ Format::count($one->attempts, 'try', 'tries') }} · {{ $one->answer }} · {{ $one->updated_at->diffForHumans() }}</li>@empty<li class="soft">Nothing was sent yet.</li>@endforelse</ul></section>@endforeach
-        <form method="post" action="{{ route('outside.receiver') }}" class="flex gap-2 items-end">@csrf<div class="field grow"><label for="url">New receiver</label><input class="input" id="url" name="url" type="url" placeholder="https://shop.example/lokum" value="{{ old('url') }}"><x-error for="url"/></div><button class="button main">Add</button><button class="button" name="stand_in" value="1" formnovalidate>Use the stand-in</button></form></section>
-    <section class="grid gap-2"><h2>What the stand-in got</h2><p class="soft">A small receiver that ships with Lokum, so that notices can be tried before a real shop is there.</p>
-        <ul class="grid gap-1">@forelse ($received as $one)<li><span @class(['tag', 'settled' => $one->genuine, 'harm' => ! $one->genuine])>{{ $one->genuine ? 'signature is right' : 'signature is wrong' }}</span> <span class="mono small break-all">{{ $one->body }}</span></li>@empty<li class="soft">Nothing yet.</li>@endforelse</ul></section>
-</div>
+    <div class="pad grid gap-5 max-w-[860px]">
+        <section class="grid gap-2">
+            <h2>Reading the edition</h2>
+            <p class="soft">Other programs read the current edition as JSON with a token. Answers carry the edition as their ETag. <a href="{{ route('api.document') }}">What can be
+                    asked (OpenAPI)</a></p>
+            @if (session('secret'))
+                <p class="note settled">Copy it now, it is not shown again: <span class="mono break-all" data-secret>{{ session('secret') }}</span></p>
+            @endif
+            <table class="grid-table">
+                <thead>
+                    <tr>
+                        <th scope="col">Token for</th>
+                        <th scope="col">Last used</th>
+                        <th scope="col"><span class="sr-only">Take away</span></th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @forelse ($tokens as $token)
+                        <tr data-row>
+                            <td class="strong">{{ $token->name }}</td>
+                            <td>{{ $token->used_at?->diffForHumans() ?? 'never' }}</td>
+                            <td class="num">
+                                <form method="post" action="{{ route('outside.token.remove', $token) }}">@csrf @method('delete')<button class="button small harm">Take away</button>
+                                </form>
+                            </td>
+                    </tr>@empty<tr>
+                            <td colspan="3" class="soft">No shop is let in yet.</td>
+                        </tr>
+                    @endforelse
+                </tbody>
+            </table>
+            <form method="post" action="{{ route('outside.token') }}" class="flex gap-2 items-end">@csrf<div class="field"><label for="name">New token for</label><input
+                        class="input" id="name" name="name" maxlength="100" required placeholder="the shop that will use it"><x-error for="name" /></div><button
+                    class="button main">Make a token</button></form>
+        </section>
+        <section class="grid gap-2">
+            <h2>Being told of a new edition</h2>
+            <p class="soft">When an edition is served, each receiver gets a signed HTTP POST. One that fails is tried again five times within three hours.</p>
+            @foreach ($receivers as $receiver)
+                <section class="card">
+                    <div class="flex gap-3 items-baseline"><span class="mono break-all grow">{{ $receiver->url }}</span>
+                        <form method="post" action="{{ route('outside.receiver.again', $receiver) }}">@csrf<button class="button small">Send now</button></form>
+                        <form method="post" action="{{ route('outside.receiver.remove', $receiver) }}">@csrf @method('delete')<button class="button small harm">Take away</button>
+                        </form>
+                    </div>
+                    <ul class="small">
+                        @forelse ($receiver->deliveries as $one)
+                            <li><span @class([
+                                'tag',
+                                'settled' => $one->state === 'delivered',
+                                'waiting' => $one->state === 'waiting',
+                                'harm' => $one->state === 'given up',
+                            ])>{{ $one->state }}</span> edition {{ $one->edition_id }} · {{ Format::count($one->attempts, 'try', 'tries') }} ·
+                            {{ $one->answer }} · {{ $one->updated_at->diffForHumans() }}</li>@empty<li class="soft">Nothing was sent yet.</li>
+                        @endforelse
+                    </ul>
+                </section>
+            @endforeach
+            <form method="post" action="{{ route('outside.receiver') }}" class="flex gap-2 items-end">@csrf<div class="field grow"><label for="url">New receiver</label><input
+                        class="input" id="url" name="url" type="url" placeholder="https://shop.example/lokum" value="{{ old('url') }}"><x-error for="url" />
+                </div><button class="button main">Add</button><button class="button" name="stand_in" value="1" formnovalidate>Use the stand-in</button></form>
+        </section>
+        <section class="grid gap-2">
+            <h2>What the stand-in got</h2>
+            <p class="soft">A small receiver that ships with Lokum, so that notices can be tried before a real shop is there.</p>
+            <ul class="grid gap-1">
+                @forelse ($received as $one)
+                    <li><span @class(['tag', 'settled' => $one->genuine, 'harm' => !$one->genuine])>{{ $one->genuine ? 'signature is right' : 'signature is wrong' }}</span> <span
+                        class="mono small break-all">{{ $one->body }}</span></li>@empty<li class="soft">Nothing yet.</li>
+                @endforelse
+            </ul>
+        </section>
+    </div>
 @endsection
-@section('panel')<h2>Open to other shops</h2><p class="soft">Nothing here changes the catalog. A token reads what every shopper can see, and no more.</p><dl class="figures"><div><dt>Edition served</dt><dd>{{ $edition?->id ?? 'none' }}</dd></div><div><dt>Tokens</dt><dd>{{ count($tokens) }}</dd></div><div><dt>Receivers</dt><dd>{{ count($receivers) }}</dd></div></dl>@endsection
+@section('panel')<h2>Open to other shops</h2>
+    <p class="soft">Nothing here changes the catalog. A token reads what every shopper can see, and no more.</p>
+    <dl class="figures">
+        <div>
+            <dt>Edition served</dt>
+            <dd>{{ $edition?->id ?? 'none' }}</dd>
+        </div>
+        <div>
+            <dt>Tokens</dt>
+            <dd>{{ count($tokens) }}</dd>
+        </div>
+        <div>
+            <dt>Receivers</dt>
+            <dd>{{ count($receivers) }}</dd>
+        </div>
+</dl>@endsection

@@ -1,48 +1,132 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'Publishing · Lokum')
-@section('crumbs')<h1>Publishing</h1>@endsection
+@section('crumbs')<h1>
+    Publishing</h1>@endsection
 @section('work')
-<div class="pad grid gap-4">
-    <h2>{{ $edition === null ? 'Everything would be new' : ($lines->isEmpty() ? 'Shoppers see the catalog as it is' : 'What shoppers would find different') }}</h2>
-    @foreach ($lines as $about => $group)
-        <section><h3 class="pb-1">{{ ucfirst($about) }} <span class="soft">{{ count($group) }}</span></h3>
-            <ul class="columns-2 gap-8">@foreach ($group->take(120) as $line)<li class="break-inside-avoid"><span class="mono strong" aria-hidden="true">{{ $line['sign'] }}</span> <span class="sr-only">{{ ['+' => 'new:', '−' => 'gone:', '~' => 'different:'][$line['sign']] }}</span>{{ $line['text'] }}</li>@endforeach</ul>
-            @if (count($group) > 120)<p class="soft">… and {{ count($group) - 120 }} more</p>@endif
-        </section>
-    @endforeach
-    @if ($drift->pages !== [] && $edition !== null)
-        <section><h3 class="pb-1">Page by page</h3><ul>@foreach (array_slice($drift->pages, 0, 40, true) as $slug => $page)<li>{{ $slug }}: @foreach ($page['appearing'] as $title)<span class="tag settled">+ {{ $title }}</span> @endforeach @foreach ($page['disappearing'] as $title)<span class="tag harm">− {{ $title }}</span> @endforeach</li>@endforeach</ul></section>
-    @endif
-    <h2 class="pt-4">Editions @can('manage')<a class="button small ml-3" href="{{ route('outside') }}">For real shops</a>@endcan</h2>
-    @if ($editions->isEmpty())<p class="soft">The first one opens the storefront.</p>@else
-    <table class="grid-table"><thead><tr><th scope="col">Edition</th><th scope="col">When</th><th scope="col">Who</th><th scope="col" class="num">Products</th><th scope="col" class="num">Variants</th><th scope="col" class="num">Terms</th><th scope="col" class="num">Took</th></tr></thead>
-        <tbody>@foreach ($editions as $i => $one)<tr><td class="strong">{{ $one->id }} @if ($i === 0)<span class="tag settled">served</span>@endif</td><td>{{ $one->created_at->diffForHumans() }}</td><td>{{ $one->user?->name ?? 'command line' }}</td><td class="num">{{ Format::number($one->products) }}</td><td class="num">{{ Format::number($one->variants) }}</td><td class="num">{{ Format::number($one->terms) }}</td><td class="num">{{ $one->seconds }} s</td></tr>@endforeach</tbody></table>@endif
-</div>
+    <div class="pad grid gap-4">
+        <h2>{{ $edition === null ? 'Everything would be new' : ($lines->isEmpty() ? 'Shoppers see the catalog as it is' : 'What shoppers would find different') }}</h2>
+        @foreach ($lines as $about => $group)
+            <section>
+                <h3 class="pb-1">{{ ucfirst($about) }} <span class="soft">{{ count($group) }}</span></h3>
+                <ul class="columns-2 gap-8">
+                    @foreach ($group->take(120) as $line)
+                        <li class="break-inside-avoid"><span class="mono strong" aria-hidden="true">{{ $line['sign'] }}</span> <span
+                                class="sr-only">{{ ['+' => 'new:', '−' => 'gone:', '~' => 'different:'][$line['sign']] }}</span>{{ $line['text'] }}</li>
+                    @endforeach
+                </ul>
+                @if (count($group) > 120)
+                    <p class="soft">… and {{ count($group) - 120 }} more</p>
+                @endif
+            </section>
+        @endforeach
+        @if ($drift->pages !== [] && $edition !== null)
+            <section>
+                <h3 class="pb-1">Page by page</h3>
+                <ul>
+                    @foreach (array_slice($drift->pages, 0, 40, true) as $slug => $page)
+                        <li>{{ $slug }}: @foreach ($page['appearing'] as $title)
+                                <span class="tag settled">+ {{ $title }}</span>
+                                @endforeach @foreach ($page['disappearing'] as $title)
+                                    <span class="tag harm">− {{ $title }}</span>
+                                @endforeach
+                        </li>
+                    @endforeach
+                </ul>
+            </section>
+        @endif
+        <h2 class="pt-4">Editions @can('manage')
+                <a class="button small ml-3" href="{{ route('outside') }}">For real shops</a>
+            @endcan
+        </h2>
+        @if ($editions->isEmpty())
+            <p class="soft">The first one opens the storefront.</p>
+        @else
+            <table class="grid-table">
+                <thead>
+                    <tr>
+                        <th scope="col">Edition</th>
+                        <th scope="col">When</th>
+                        <th scope="col">Who</th>
+                        <th scope="col" class="num">Products</th>
+                        <th scope="col" class="num">Variants</th>
+                        <th scope="col" class="num">Terms</th>
+                        <th scope="col" class="num">Took</th>
+                    </tr>
+                </thead>
+                <tbody>
+                    @foreach ($editions as $i => $one)
+                        <tr>
+                            <td class="strong">{{ $one->id }} @if ($i === 0)
+                                    <span class="tag settled">served</span>
+                                @endif
+                            </td>
+                            <td>{{ $one->created_at->diffForHumans() }}</td>
+                            <td>{{ $one->user?->name ?? 'command line' }}</td>
+                            <td class="num">{{ Format::number($one->products) }}</td>
+                            <td class="num">{{ Format::number($one->variants) }}</td>
+                            <td class="num">{{ Format::number($one->terms) }}</td>
+                            <td class="num">{{ $one->seconds }} s</td>
+                        </tr>
+                    @endforeach
+                </tbody>
+            </table>
+        @endif
+    </div>
 @endsection
 @section('panel')
-@php($running = isset($progress['what']))
-@if ($running)
-    <div hx-get="{{ route('publishing') }}" hx-trigger="every 600ms" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML" class="grid gap-3">
-        <h2>Making an edition</h2>
-        <p role="status">{{ $progress['what'] }}</p><x-meter class="wide rose" :share="(int) round($progress['share'] * 100)" label="Progress"/>
-        <p class="soft">Shoppers go on seeing {{ $edition === null ? 'nothing' : "edition {$edition->id}" }} until it is complete.</p>
-        @if ($progress['at'] < time() - 30)<p class="note">No sign of life for {{ time() - $progress['at'] }} seconds. Is the worker running? <code class="mono">bin/lokum serve</code> starts it.</p>@endif
-    </div>
-@else
-    <h2>{{ $edition === null ? 'Publish edition 1' : 'Publish edition '.($edition->id + 1) }}</h2>
-    @if (isset($progress['stopped']))<p class="note harm" role="alert">{{ $progress['stopped'] }}</p>@endif
-    <dl class="figures">
-        <div><dt>Differences</dt><dd>{{ Format::number($drift->differences()) }}</dd></div>
-        <div><dt>Terms new</dt><dd>{{ count($drift->new) }}</dd></div>
-        <div><dt>Terms gone</dt><dd>{{ count($drift->gone) }}</dd></div>
-        <div><dt>Renamed or redressed</dt><dd>{{ count($drift->renamed) + count($drift->redressed) }}</dd></div>
-        <div><dt>Counts that differ</dt><dd>{{ count($drift->recounted) }}</dd></div>
-        <div><dt>Pages with other filters</dt><dd>{{ count($drift->pages) }}</dd></div>
-        <div><dt>Products</dt><dd>{{ sprintf('%+d', $drift->products) }}</dd></div>
-    </dl>
-    <p class="soft">Shoppers get the whole edition at one moment. Editions before it are kept in the list; what they showed does not come back by itself.</p>
-    @if ($edition !== null)<p><a href="{{ route('shop') }}">Open the storefront</a></p>@endif
-    @can('publish')<form class="deed" method="post" action="{{ route('publishing.store') }}">@csrf<button class="button main" data-key="s">Publish edition {{ ($edition?->id ?? 0) + 1 }} <kbd>S</kbd></button></form>@endcan
-@endif
+    @php($running = isset($progress['what']))
+    @if ($running)
+        <div hx-get="{{ route('publishing') }}" hx-trigger="every 600ms" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML" class="grid gap-3">
+            <h2>Making an edition</h2>
+            <p role="status">{{ $progress['what'] }}</p><x-meter class="wide rose" :share="(int) round($progress['share'] * 100)" label="Progress" />
+            <p class="soft">Shoppers go on seeing {{ $edition === null ? 'nothing' : "edition {$edition->id}" }} until it is complete.</p>
+            @if ($progress['at'] < time() - 30)
+                <p class="note">No sign of life for {{ time() - $progress['at'] }} seconds. Is the worker running? <code class="mono">bin/lokum serve</code> starts it.</p>
+            @endif
+        </div>
+    @else
+        <h2>{{ $edition === null ? 'Publish edition 1' : 'Publish edition ' . ($edition->id + 1) }}</h2>
+        @if (isset($progress['stopped']))
+            <p class="note harm" role="alert">{{ $progress['stopped'] }}</p>
+        @endif
+        <dl class="figures">
+            <div>
+                <dt>Differences</dt>
+                <dd>{{ Format::number($drift->differences()) }}</dd>
+            </div>
+            <div>
+                <dt>Terms new</dt>
+                <dd>{{ count($drift->new) }}</dd>
+            </div>
+            <div>
+                <dt>Terms gone</dt>
+                <dd>{{ count($drift->gone) }}</dd>
+            </div>
+            <div>
+                <dt>Renamed or redressed</dt>
+                <dd>{{ count($drift->renamed) + count($drift->redressed) }}</dd>
+            </div>
+            <div>
+                <dt>Counts that differ</dt>
+                <dd>{{ count($drift->recounted) }}</dd>
+            </div>
+            <div>
+                <dt>Pages with other filters</dt>
+                <dd>{{ count($drift->pages) }}</dd>
+            </div>
+            <div>
+                <dt>Products</dt>
+                <dd>{{ sprintf('%+d', $drift->products) }}</dd>
+            </div>
+        </dl>
+        <p class="soft">Shoppers get the whole edition at one moment. Editions before it are kept in the list; what they showed does not come back by itself.</p>
+        @if ($edition !== null)
+            <p><a href="{{ route('shop') }}">Open the storefront</a></p>
+        @endif
+        @can('publish')
+            <form class="deed" method="post" action="{{ route('publishing.store') }}">@csrf<button class="button main" data-key="s">Publish edition {{ ($edition?->id ?? 0) + 1 }}
+                    <kbd>S</kbd></button></form>
+        @endcan
+    @endif
 @endsection

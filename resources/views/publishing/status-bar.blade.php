@@ -1,7 +1,8 @@
 @php($edition = App\Publishing\Edition::current())
 @php($differences = app(App\Publishing\CurrentDrift::class)->known())
 @if ($differences === null)
-    <span class="dot none"></span><span hx-get="{{ route('publishing.status') }}" hx-trigger="load" hx-target="closest .status" hx-swap="innerHTML"><a href="{{ route('publishing') }}">{{ $edition === null ? 'Nothing published yet' : "Edition {$edition->id} is live" }}</a></span>
+    <span class="dot none"></span><span hx-get="{{ route('publishing.status') }}" hx-trigger="load" hx-target="closest .status" hx-swap="innerHTML"><a
+            href="{{ route('publishing') }}">{{ $edition === null ? 'Nothing published yet' : "Edition {$edition->id} is live" }}</a></span>
 @else
     @include('publishing.status')
 @endif

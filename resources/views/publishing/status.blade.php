@@ -3,5 +3,6 @@
 @elseif ($differences === 0)
     <span class="dot"></span><span><b>Edition {{ $edition->id }}</b> is live · <a href="{{ route('publishing') }}" data-key="p" title="Editions (P)">no drift</a></span>
 @else
-    <span class="dot drifted"></span><span><b>Edition {{ $edition->id }}</b> is live · <a href="{{ route('publishing') }}" data-key="p" title="Look at the drift and publish (P)">{{ App\Format::count($differences, 'difference') }}</a></span>
+    <span class="dot drifted"></span><span><b>Edition {{ $edition->id }}</b> is live · <a href="{{ route('publishing') }}" data-key="p"
+            title="Look at the drift and publish (P)">{{ App\Format::count($differences, 'difference') }}</a></span>
 @endif

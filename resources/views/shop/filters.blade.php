@@ -1,8 +1,17 @@
 {{-- The filters beside a listing: a column, or a drawer where the window is narrow. --}}
-<form method="get" action="{{ $address->page->path }}" hx-get="{{ $address->page->path }}" hx-trigger="change, submit" hx-target="#listing" hx-select="#listing" hx-swap="outerHTML show:none" hx-push-url="true" aria-label="Filters" id="filters" data-edition="{{ $page->edition }}">
-    @if ($address->page->words)<input type="hidden" name="q" value="{{ $address->page->words }}">@endif
-    @if ($address->sort !== $page->sorts[0]->slug)<input type="hidden" name="sort" value="{{ $address->sort }}">@endif
-    @if ($address->soldOut)<input type="hidden" name="sold-out" value="1">@endif
-    @foreach ($page->filters as $filter)@include('shop.filter')@endforeach
+<form method="get" action="{{ $address->page->path }}" hx-get="{{ $address->page->path }}" hx-trigger="change, submit" hx-target="#listing" hx-select="#listing"
+    hx-swap="outerHTML show:none" hx-push-url="true" aria-label="Filters" id="filters" data-edition="{{ $page->edition }}">
+    @if ($address->page->words)
+        <input type="hidden" name="q" value="{{ $address->page->words }}">
+    @endif
+    @if ($address->sort !== $page->sorts[0]->slug)
+        <input type="hidden" name="sort" value="{{ $address->sort }}">
+    @endif
+    @if ($address->soldOut)
+        <input type="hidden" name="sold-out" value="1">
+    @endif
+    @foreach ($page->filters as $filter)
+        @include('shop.filter')
+    @endforeach
     <noscript><button class="button main mt-3">Show</button></noscript>
 </form>

@@ -1,12 +1,24 @@
 @extends('shop.frame')
 @use('App\Format')
-@section('title', $term->label.' · Quillmoor Art Supply')
+@section('title', $term->label . ' · Quillmoor Art Supply')
 @section('shop')
-<section class="about" aria-label="About {{ $term->label }}"><nav aria-label="Where this is" class="soft"><a href="{{ route('shop') }}">All products</a> / <a href="{{ route('shop.directory', $attribute->slug) }}">{{ $attribute->label }}</a></nav>
-    <div class="flex gap-6 items-start">@if ($about['picture'] ?? null)<img class="value-picture" src="{{ route('shop.picture', $about['picture']) }}" alt="{{ $term->label }}">@endif
-        @if ($about['description'] ?? null)<p class="max-w-[64ch] whitespace-pre-line break-words">{{ $about['description'] }}</p>@endif</div></section>
-<div class="body" id="listing">
-    <aside id="narrow" aria-label="Narrow down"><div class="drawer-head"><b>Narrow down</b><a class="button small" href="#listing" x-on:click.prevent="shut">Show {{ Format::count($page->products, 'product') }}</a></div>@include('shop.filters')</aside>
-    <main>@include('shop.results', ['category' => null])</main>
-</div>
+    <section class="about" aria-label="About {{ $term->label }}">
+        <nav aria-label="Where this is" class="soft"><a href="{{ route('shop') }}">All products</a> / <a
+                href="{{ route('shop.directory', $attribute->slug) }}">{{ $attribute->label }}</a></nav>
+        <div class="flex gap-6 items-start">
+            @if ($about['picture'] ?? null)
+                <img class="value-picture" src="{{ route('shop.picture', $about['picture']) }}" alt="{{ $term->label }}">
+            @endif
+            @if ($about['description'] ?? null)
+                <p class="max-w-[64ch] whitespace-pre-line break-words">{{ $about['description'] }}</p>
+            @endif
+        </div>
+    </section>
+    <div class="body" id="listing">
+        <aside id="narrow" aria-label="Narrow down">
+            <div class="drawer-head"><b>Narrow down</b><a class="button small" href="#listing" x-on:click.prevent="shut">Show {{ Format::count($page->products, 'product') }}</a></div>
+            @include('shop.filters')
+        </aside>
+        <main>@include('shop.results', ['category' => null])</main>
+    </div>
 @endsection

@@ -1,27 +1,102 @@
 @use('App\Format')
-@php($byHand = $definition->term_order === Lokum\Vocabulary\TermOrder::Hand && ! request('q') && ! request('show') && $pages <= 1)
-@php($picked = $bench->picked) @php($open = $bench->opened())
+@php($byHand = $definition->term_order === Lokum\Vocabulary\TermOrder::Hand && !request('q') && !request('show') && $pages <= 1)
+@php($picked = $bench->picked)
+@php($open = $bench->opened())
 <div @if ($byHand) x-data="ordering" @endif>
-<form method="get" action="{{ route('values.show', $definition) }}" x-data="selection">
-<table class="grid-table dense"><thead><tr><th scope="col"><input type="checkbox" aria-label="Select all on this page" x-on:change="all"></th>@if ($byHand)<th scope="col"><span class="sr-only">Move</span></th>@endif<th scope="col">What the product is</th><th scope="col" class="num">Products</th><th scope="col">As suppliers write it</th>@if ($umbrellas->isNotEmpty())<th scope="col">Shoppers tick</th>@endif<th scope="col">Used in</th><th scope="col">First seen</th></tr></thead>
-    <tbody @if ($byHand) data-list @endif>
-    @foreach ($rows as $row)
-        @php($used = $origins['used'][$row->value->id] ?? []) @php($since = $origins['since'][$row->value->id] ?? null)
-        <tr data-row data-id="{{ $row->value->id }}" data-name="{{ $row->value->label }}" @class(['open' => $open?->value->id === $row->value->id])>
-            <td><input class="pick" type="checkbox" name="pick[]" value="{{ $row->value->id }}" aria-label="Select {{ $row->value->label }}" @checked(in_array($row->value->id, $picked, true)) data-stop></td>
-            @if ($byHand)<td><button type="button" class="handle" id="handle-{{ $row->value->id }}" aria-label="Move {{ $row->value->label }}: Alt and arrow keys" title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small/></button></td>@endif
-            <td class="cut"><a class="name" href="{{ route('values.show', [$definition, ...request()->only('q', 'show', 'page'), 'value' => $row->value->id]) }}" data-rename="{{ route('values.rename', [$definition, $row->value]) }}" title="F2 renames it in its place"><x-cube :label="$row->value->label" :look="$row->value->look()"/></a>@if ($row->value->retired) <span class="tag">retired</span>@elseif ($row->value->held) <span class="tag waiting">held</span>@endif</td>
-            <td class="num">@if ($row->products)<a href="{{ route('products', ['where' => [$definition->slug.':'.$row->value->slug]]) }}" aria-label="{{ $row->products }} products with {{ $row->value->label }}">{{ Format::number($row->products) }}</a>@else<span class="soft">0</span>@endif</td>
-            <td><div class="spellings">@php($first = $bench->firstSpellings($row)) @foreach ($first as $spelling)<span><a class="mono" href="{{ route('values.show', [$definition, 'spelling' => $spelling['id']]) }}">{{ Format::spelling(mb_strimwidth($spelling['text'], 0, 40, '…')) }}</a> <span class="n">{{ Format::number($spelling['products']) }}</span></span>@endforeach @if (count($row->spellings) > count($first))<span class="soft">+ {{ count($row->spellings) - count($first) }} more</span>@endif</div></td>
-            @if ($umbrellas->isNotEmpty())<td>@if ($row->value->umbrella)<a class="tray" href="{{ route('values.show', [$definition, 'umbrella' => $row->value->umbrella_id]) }}"><x-cube :label="$row->value->umbrella->label" :look="$row->value->umbrella->look()"/></a>@endif</td>@endif
-            <td class="small soft cut">{{ implode(', ', array_slice(array_map(fn ($name, $n) => "{$name} {$n}", array_keys($used), $used), 0, 2)) }}@if (count($used) > 2) +{{ count($used) - 2 }}@endif</td>
-            <td class="small soft cut">{{ $since === null ? 'by hand' : $since['feed'] }}@if ($since) <span class="block">{{ $since['day'] }}</span>@endif</td>
-        </tr>
-    @endforeach
-    </tbody></table>
-<div class="bar foot"><span role="status"><b x-text="picked">{{ count($picked) }}</b> selected</span><button type="button" class="button bare small" x-on:click="none">none</button><noscript><button class="button small">See what merging would do</button></noscript>
-    @if ($pages > 1)<span class="pager">@if ($page > 1)<a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page - 1]) }}">Previous</a>@endif<span>{{ $page }} of {{ $pages }}</span>@if ($page < $pages)<a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page + 1]) }}">Next</a>@endif</span>@endif
-    <span class="ml-auto soft"><kbd>Space</kbd> select <kbd>Enter</kbd> open <kbd>F2</kbd> rename <kbd>M</kbd> merge <kbd>?</kbd> keys</span></div>
-</form>
-@if ($byHand)<form method="post" action="{{ route('values.order', $definition) }}" data-order hidden>@csrf<input type="hidden" name="order" value="hand"></form><p class="sr-only" role="status" data-said></p>@endif
+    <form method="get" action="{{ route('values.show', $definition) }}" x-data="selection">
+        <table class="grid-table dense">
+            <thead>
+                <tr>
+                    <th scope="col"><input type="checkbox" aria-label="Select all on this page" x-on:change="all"></th>
+                    @if ($byHand)
+                        <th scope="col"><span class="sr-only">Move</span></th>
+                    @endif
+                    <th scope="col">
+                        What the product is</th>
+                    <th scope="col" class="num">Products</th>
+                    <th scope="col">As suppliers write it</th>
+                    @if ($umbrellas->isNotEmpty())
+                        <th scope="col">Shoppers tick</th>
+                    @endif
+                    <th scope="col">
+                        Used in</th>
+                    <th scope="col">First seen</th>
+                </tr>
+            </thead>
+            <tbody @if ($byHand) data-list @endif>
+                @foreach ($rows as $row)
+                    @php($used = $origins['used'][$row->value->id] ?? [])
+                    @php($since = $origins['since'][$row->value->id] ?? null)
+                    <tr data-row data-id="{{ $row->value->id }}" data-name="{{ $row->value->label }}" @class(['open' => $open?->value->id === $row->value->id])>
+                        <td><input class="pick" type="checkbox" name="pick[]" value="{{ $row->value->id }}" aria-label="Select {{ $row->value->label }}"
+                                @checked(in_array($row->value->id, $picked, true)) data-stop></td>
+                        @if ($byHand)
+                            <td><button type="button" class="handle" id="handle-{{ $row->value->id }}" aria-label="Move {{ $row->value->label }}: Alt and arrow keys"
+                                    title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small /></button></td>
+                        @endif
+                        <td class="cut"><a class="name" href="{{ route('values.show', [$definition, ...request()->only('q', 'show', 'page'), 'value' => $row->value->id]) }}"
+                                data-rename="{{ route('values.rename', [$definition, $row->value]) }}" title="F2 renames it in its place"><x-cube :label="$row->value->label"
+                                    :look="$row->value->look()" /></a>
+                            @if ($row->value->retired)
+                                <span class="tag">retired</span>
+                            @elseif ($row->value->held)
+                                <span class="tag waiting">held</span>
+                            @endif
+                        </td>
+                        <td class="num">
+                            @if ($row->products)
+                                <a href="{{ route('products', ['where' => [$definition->slug . ':' . $row->value->slug]]) }}"
+                                aria-label="{{ $row->products }} products with {{ $row->value->label }}">{{ Format::number($row->products) }}</a>@else<span
+                                    class="soft">0</span>
+                            @endif
+                        </td>
+                        <td>
+                            <div class="spellings">@php($first = $bench->firstSpellings($row)) @foreach ($first as $spelling)
+                                    <span><a class="mono"
+                                            href="{{ route('values.show', [$definition, 'spelling' => $spelling['id']]) }}">{{ Format::spelling(mb_strimwidth($spelling['text'], 0, 40, '…')) }}</a>
+                                        <span class="n">{{ Format::number($spelling['products']) }}</span></span>
+                                    @endforeach @if (count($row->spellings) > count($first))
+                                        <span class="soft">+ {{ count($row->spellings) - count($first) }} more</span>
+                                    @endif
+                            </div>
+                        </td>
+                        @if ($umbrellas->isNotEmpty())
+                            <td>
+                                @if ($row->value->umbrella)
+                                    <a class="tray" href="{{ route('values.show', [$definition, 'umbrella' => $row->value->umbrella_id]) }}"><x-cube :label="$row->value->umbrella->label"
+                                            :look="$row->value->umbrella->look()" /></a>
+                                @endif
+                            </td>
+                        @endif
+                        <td class="small soft cut">{{ implode(', ', array_slice(array_map(fn($name, $n) => "{$name} {$n}", array_keys($used), $used), 0, 2)) }}@if (count($used) > 2)
+                                +{{ count($used) - 2 }}
+                            @endif
+                        </td>
+                        <td class="small soft cut">{{ $since === null ? 'by hand' : $since['feed'] }}@if ($since)
+                                <span class="block">{{ $since['day'] }}</span>
+                            @endif
+                        </td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+        <div class="bar foot"><span role="status"><b x-text="picked">{{ count($picked) }}</b> selected</span><button type="button" class="button bare small"
+                x-on:click="none">none</button><noscript><button class="button small">See what merging would do</button></noscript>
+            @if ($pages > 1)<span class="pager">
+                    @if ($page > 1)
+                        <a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page - 1]) }}">Previous</a>
+                    @endif
+                    <span>
+                        {{ $page }} of {{ $pages }}</span>
+                    @if ($page < $pages)
+                        <a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page + 1]) }}">Next</a>
+                    @endif
+                </span>@endif
+            <span class="ml-auto soft"><kbd>Space</kbd> select <kbd>Enter</kbd> open <kbd>F2</kbd> rename <kbd>M</kbd> merge <kbd>?</kbd> keys</span>
+        </div>
+    </form>
+    @if ($byHand)
+        <form method="post" action="{{ route('values.order', $definition) }}" data-order hidden>@csrf<input type="hidden" name="order" value="hand"></form>
+        <p class="sr-only" role="status" data-said></p>
+    @endif
 </div>

@@ -1,25 +1,68 @@
 {{-- What merging the selected values would do. --}}
 @use('App\Format')
 @php($moved = $merge->plan->moved)
-<p class="label">{{ Format::count(count($moved) + 1, 'value') }} selected</p><h2>Merge into one?</h2>
-<form method="post" action="{{ route('values.merge', $definition) }}" class="grid gap-3 content-start" id="merge">@csrf<input type="hidden" name="lens" value="{{ $bench->lens }}">
-    <fieldset class="grid gap-2 justify-items-start"><legend class="label pb-1">The one that stays</legend>
+<p class="label">{{ Format::count(count($moved) + 1, 'value') }} selected</p>
+<h2>Merge into one?</h2>
+<form method="post" action="{{ route('values.merge', $definition) }}" class="grid gap-3 content-start" id="merge">@csrf<input type="hidden" name="lens"
+        value="{{ $bench->lens }}">
+    <fieldset class="grid gap-2 justify-items-start">
+        <legend class="label pb-1">The one that stays</legend>
         @foreach (array_slice([$merge->plan->keep, ...$moved], 0, 12) as $value)
-            <label class="flex gap-2 items-center"><input type="radio" name="keep" value="{{ $value->id }}" @checked($value->id === $merge->plan->keep->id) hx-get="{{ route('values.show', [$definition, 'lens' => $bench->lens]) }}" hx-include="#merge" hx-params="pick[],keep" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML"><x-cube boxed :stays="$value->id === $merge->plan->keep->id" :label="$value->label" :look="$bench->row($value->id)?->value->look()"> <span class="soft">{{ $value->id === $merge->plan->keep->id ? 'stays' : 'moves' }} · {{ Format::number($value->products) }}</span></x-cube></label>
+            <label class="flex gap-2 items-center"><input type="radio" name="keep" value="{{ $value->id }}" @checked($value->id === $merge->plan->keep->id)
+                    hx-get="{{ route('values.show', [$definition, 'lens' => $bench->lens]) }}" hx-include="#merge" hx-params="pick[],keep" hx-select="#panel" hx-target="#panel"
+                    hx-swap="outerHTML"><x-cube boxed :stays="$value->id === $merge->plan->keep->id" :label="$value->label" :look="$bench->row($value->id)?->value->look()"> <span
+                        class="soft">{{ $value->id === $merge->plan->keep->id ? 'stays' : 'moves' }} · {{ Format::number($value->products) }}</span></x-cube></label>
         @endforeach
-        @if (count($moved) > 11)<p class="small soft">and {{ count($moved) - 11 }} more that move</p>@endif
-        @foreach ([$merge->plan->keep, ...$moved] as $value)<input type="hidden" name="pick[]" value="{{ $value->id }}">@endforeach
+        @if (count($moved) > 11)
+            <p class="small soft">and {{ count($moved) - 11 }} more that move</p>
+        @endif
+        @foreach ([$merge->plan->keep, ...$moved] as $value)
+            <input type="hidden" name="pick[]" value="{{ $value->id }}">
+        @endforeach
     </fieldset>
     <dl class="figures">
-        <div><dt>Products whose value changes</dt><dd>{{ Format::number($merge->changing) }}</dd></div>
-        <div><dt>{{ $merge->plan->keep->label }} afterwards</dt><dd>{{ Format::count($merge->afterwards, 'product') }}</dd></div>
-        <div><dt>Values of {{ $definition->label }}</dt><dd>{{ $merge->values }} → {{ $merge->values - count($moved) }}</dd></div>
-        <div><dt>Terms shoppers see</dt><dd>{{ $merge->terms }} → {{ $merge->termsAfter }}</dd></div>
-        <div><dt>Filters that follow</dt><dd>{{ implode(', ', $merge->filters) ?: 'none' }}</dd></div>
-        @if ($merge->handPicked !== [])<div><dt>Hand-picked lists</dt><dd>{{ implode(', ', $merge->handPicked) }} {{ count($merge->handPicked) === 1 ? 'follows' : 'follow' }} by itself</dd></div>@endif
-        @foreach (array_slice($merge->plan->redirects(), 0, 4) as $from => $to)<div><dt>Old address</dt><dd class="mono">…/{{ $from }} leads to …/{{ $to }}</dd></div>@endforeach
-        <div><dt>Next delivery</dt><dd>{{ Format::count(count($merge->plan->moves()), 'spelling') }} {{ count($merge->plan->moves()) === 1 ? 'lands' : 'land' }} here</dd></div>
+        <div>
+            <dt>Products whose value changes</dt>
+            <dd>{{ Format::number($merge->changing) }}</dd>
+        </div>
+        <div>
+            <dt>{{ $merge->plan->keep->label }} afterwards</dt>
+            <dd>{{ Format::count($merge->afterwards, 'product') }}</dd>
+        </div>
+        <div>
+            <dt>Values of {{ $definition->label }}</dt>
+            <dd>{{ $merge->values }} → {{ $merge->values - count($moved) }}</dd>
+        </div>
+        <div>
+            <dt>Terms shoppers see</dt>
+            <dd>{{ $merge->terms }} → {{ $merge->termsAfter }}</dd>
+        </div>
+        <div>
+            <dt>Filters that follow</dt>
+            <dd>{{ implode(', ', $merge->filters) ?: 'none' }}</dd>
+        </div>
+        @if ($merge->handPicked !== [])
+            <div>
+                <dt>Hand-picked lists</dt>
+                <dd>{{ implode(', ', $merge->handPicked) }} {{ count($merge->handPicked) === 1 ? 'follows' : 'follow' }} by itself</dd>
+            </div>
+        @endif
+        @foreach (array_slice($merge->plan->redirects(), 0, 4) as $from => $to)
+            <div>
+                <dt>Old address</dt>
+                <dd class="mono">…/{{ $from }} leads to …/{{ $to }}</dd>
+            </div>
+        @endforeach
+        <div>
+            <dt>Next delivery</dt>
+            <dd>{{ Format::count(count($merge->plan->moves()), 'spelling') }} {{ count($merge->plan->moves()) === 1 ? 'lands' : 'land' }} here</dd>
+        </div>
     </dl>
     @include('values.pages', ['pages' => $merge->pages])
-    @can('edit')<div class="grid gap-2"><button class="button main" data-key="m">Merge, keep “{{ mb_strimwidth($merge->plan->keep->label, 0, 24, '…') }}” <kbd>M</kbd></button><button class="button" formaction="{{ route('values.apart', $definition) }}" data-key="a">Keep apart <kbd>A</kbd></button><p class="small soft text-center">No product is rewritten. Can be taken back at any time.</p></div>@endcan
+    @can('edit')
+        <div class="grid gap-2"><button class="button main" data-key="m">Merge, keep “{{ mb_strimwidth($merge->plan->keep->label, 0, 24, '…') }}” <kbd>M</kbd></button><button
+                class="button" formaction="{{ route('values.apart', $definition) }}" data-key="a">Keep apart <kbd>A</kbd></button>
+            <p class="small soft text-center">No product is rewritten. Can be taken back at any time.</p>
+        </div>
+    @endcan
 </form>

@@ -1,14 +1,52 @@
 {{-- One spelling, and where else it could belong. --}}
 @use('App\Format')
-@php($move = app(App\Vocabulary\MoveSpelling::class)) @php($with = $move->together($spelling)) @php($from = $bench->row((int) $spelling->value_id)) @php($why = $move->obstacle($spelling)) @php($n = $move->products($definition, $spelling)) @php($to = $bench->row((int) request('to')))
-<p class="label">A spelling of</p><h2><x-cube :label="$from?->value->label ?? 'no value'" :look="$from?->value->look()"/></h2>
-<ul class="grid gap-1">@foreach (array_slice($with, 0, 12) as $one)<li class="mono whitespace-pre-wrap break-all">{{ Format::spelling($one->text) }}</li>@endforeach</ul>
-@if (count($with) > 1)<p class="small soft">The same letters: they go together.</p>@endif
-<dl class="figures"><div><dt>Products</dt><dd>{{ Format::number($n) }}</dd></div>@if ($from)<div><dt>{{ $from->value->label }} afterwards</dt><dd>about {{ Format::number(max(0, $from->products - $n)) }}</dd></div>@endif<div><dt>Next delivery</dt><dd>it lands where you put it</dd></div></dl>
-@if ($why)<p class="note">{{ $why }}</p>
-@else @can('edit')
-<form method="post" action="{{ route('values.spelling', [$definition, $spelling]) }}" class="grid gap-3">@csrf<input type="hidden" name="lens" value="{{ $bench->lens }}">
-    <button class="button @if (! $to) main @endif" name="own" value="1" formnovalidate data-key="o">A value of its own <kbd>O</kbd></button>
-    <div class="field"><label for="to">Or a spelling of</label><input class="input" id="to" name="to" list="values" required maxlength="500" autocomplete="off" value="{{ old('to', $to?->value->label) }}"><datalist id="values">@foreach (array_slice($bench->all, 0, 300) as $row)<option value="{{ $row->value->label }}">@endforeach</datalist><x-error for="to"/></div>
-    <button class="button @if ($to) main @endif" data-key="m">Put it there <kbd>M</kbd></button><p class="small soft text-center">No product is rewritten. Can be taken back.</p>
-</form>@endcan @endif
+@php($move = app(App\Vocabulary\MoveSpelling::class))
+@php($with = $move->together($spelling))
+@php($from = $bench->row((int) $spelling->value_id))
+@php($why = $move->obstacle($spelling))
+@php($n = $move->products($definition, $spelling))
+@php($to = $bench->row((int) request('to')))
+<p class="label">
+    A spelling of</p>
+<h2><x-cube :label="$from?->value->label ?? 'no value'" :look="$from?->value->look()" /></h2>
+<ul class="grid gap-1">
+    @foreach (array_slice($with, 0, 12) as $one)
+        <li class="mono whitespace-pre-wrap break-all">{{ Format::spelling($one->text) }}</li>
+    @endforeach
+</ul>
+@if (count($with) > 1)
+    <p class="small soft">The same letters: they go together.</p>
+@endif
+<dl class="figures">
+    <div>
+        <dt>Products</dt>
+        <dd>{{ Format::number($n) }}</dd>
+    </div>
+    @if ($from)
+        <div>
+            <dt>{{ $from->value->label }} afterwards</dt>
+            <dd>about {{ Format::number(max(0, $from->products - $n)) }}</dd>
+        </div>
+    @endif
+    <div>
+        <dt>Next delivery</dt>
+        <dd>it lands where you put it</dd>
+    </div>
+</dl>
+@if ($why)
+    <p class="note">{{ $why }}</p>
+@else
+    @can('edit')
+        <form method="post" action="{{ route('values.spelling', [$definition, $spelling]) }}" class="grid gap-3">@csrf<input type="hidden" name="lens" value="{{ $bench->lens }}">
+            <button class="button @if (!$to) main @endif" name="own" value="1" formnovalidate data-key="o">A value of its own <kbd>O</kbd></button>
+            <div class="field"><label for="to">Or a spelling of</label><input class="input" id="to" name="to" list="values" required maxlength="500"
+                    autocomplete="off" value="{{ old('to', $to?->value->label) }}"><datalist id="values">
+                    @foreach (array_slice($bench->all, 0, 300) as $row)
+                        <option value="{{ $row->value->label }}">
+                    @endforeach
+                </datalist><x-error for="to" /></div>
+            <button class="button @if ($to) main @endif" data-key="m">Put it there <kbd>M</kbd></button>
+            <p class="small soft text-center">No product is rewritten. Can be taken back.</p>
+        </form>
+    @endcan
+@endif

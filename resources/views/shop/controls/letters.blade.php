@@ -1,3 +1,17 @@
-@php($letters = collect($filter->terms)->groupBy(fn ($term) => preg_match('/^\p{L}/u', $first = mb_strtoupper(mb_substr((string) Normalizer::normalize($term->label, Normalizer::FORM_KD), 0, 1))) === 1 ? $first : '#')->sortKeys())
-<div x-data="letters"><input class="input small mt-2" type="search" aria-label="Find in {{ $filter->title }}" placeholder="Find …" data-find-in x-cloak>
-<div class="terms tall" role="group" aria-label="{{ $filter->title }}" tabindex="0">@foreach ($letters as $letter => $terms)<div data-letter><p class="letter-head" aria-hidden="true">{{ $letter }}</p>@foreach ($terms as $term){!! App\Storefront\TermMarkup::tick($filter, $term) !!}@endforeach</div>@endforeach</div></div>
+@php
+    $initial = fn (string $label): string => mb_strtoupper(mb_substr((string) Normalizer::normalize($label, Normalizer::FORM_KD), 0, 1));
+    $letters = collect($filter->terms)->groupBy(fn ($term) => preg_match('/^\p{L}/u', $initial($term->label)) === 1 ? $initial($term->label) : '#')->sortKeys();
+@endphp
+<div x-data="letters">
+    <input class="input small mt-2" type="search" aria-label="Find in {{ $filter->title }}" placeholder="Find …" data-find-in x-cloak>
+    <div class="terms tall" role="group" aria-label="{{ $filter->title }}" tabindex="0">
+        @foreach ($letters as $letter => $terms)
+            <div data-letter>
+                <p class="letter-head" aria-hidden="true">{{ $letter }}</p>
+                @foreach ($terms as $term)
+                    {!! App\Storefront\TermMarkup::tick($filter, $term) !!}
+                @endforeach
+            </div>
+        @endforeach
+    </div>
+</div>

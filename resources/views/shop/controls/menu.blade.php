@@ -1,3 +1,13 @@
-@php($several = ! $filter->isSingle())
-@foreach ($several ? array_filter($filter->terms, fn ($term) => $term->picked) : [] as $term)<label class="term"><input type="checkbox" name="{{ $filter->key }}[]" value="{{ $term->slug }}" checked><span class="name">{{ $term->label }}</span></label>@endforeach
-<select class="select mt-2" name="{{ $filter->field() }}" aria-label="{{ $filter->title }}"><option value="">{{ $several && array_filter($filter->terms, fn ($term) => $term->picked) ? 'another one …' : 'any' }}</option>@foreach ($filter->terms as $term)@continue($several && $term->picked)<option value="{{ $term->slug }}" @selected(! $several && $term->picked) @disabled(! $term->isAvailable())>{{ $term->label }}{{ $filter->settings->counts ? ' ('.App\Format::number($term->count).')' : '' }}</option>@endforeach</select>
+@php($several = !$filter->isSingle())
+@foreach ($several ? array_filter($filter->terms, fn($term) => $term->picked) : [] as $term)
+    <label class="term">
+        <input type="checkbox" name="{{ $filter->key }}[]" value="{{ $term->slug }}" checked><span class="name">{{ $term->label }}</span></label>
+@endforeach
+<select class="select mt-2" name="{{ $filter->field() }}" aria-label="{{ $filter->title }}">
+    <option value="">{{ $several && array_filter($filter->terms, fn($term) => $term->picked) ? 'another one …' : 'any' }}</option>
+    @foreach ($filter->terms as $term)
+        @continue($several && $term->picked)
+        <option value="{{ $term->slug }}" @selected(!$several && $term->picked) @disabled(!$term->isAvailable())>
+            {{ $term->label }}{{ $filter->settings->counts ? ' (' . App\Format::number($term->count) . ')' : '' }}</option>
+    @endforeach
+</select>

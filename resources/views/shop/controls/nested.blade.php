@@ -1,1 +1,14 @@
-<div class="terms" role="group" aria-label="{{ $filter->title }}">@foreach ($filter->terms as $term){!! App\Storefront\TermMarkup::tick($filter, $term) !!}@if ($term->below !== [])<details class="below" @if (array_filter($term->below, fn ($one) => $one->picked) !== []) open @endif><summary aria-label="Values of {{ $term->label }}">{{ count($term->below) }} in it</summary><div class="terms">@foreach ($term->below as $one){!! App\Storefront\TermMarkup::tick($filter, $one) !!}@endforeach</div></details>@endif @endforeach</div>
+<div class="terms" role="group" aria-label="{{ $filter->title }}">
+    @foreach ($filter->terms as $term)
+        {!! App\Storefront\TermMarkup::tick($filter, $term) !!}@if ($term->below !== [])
+            <details class="below" @if (array_filter($term->below, fn($one) => $one->picked) !== []) open @endif>
+                <summary aria-label="Values of {{ $term->label }}">{{ count($term->below) }} in it</summary>
+                <div class="terms">
+                    @foreach ($term->below as $one)
+                        {!! App\Storefront\TermMarkup::tick($filter, $one) !!}
+                    @endforeach
+                </div>
+            </details>
+        @endif
+    @endforeach
+</div>
