@@ -12,6 +12,8 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Middleware\HandleCors;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withProviders([], withBootstrapProviders: true)
@@ -30,5 +32,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $exceptions->render(fn (Refused $why, Request $request): RedirectResponse|JsonResponse => $request->wantsJson() ? response()->json(['message' => $why->getMessage()], 422) : ($request->isMethodSafe()
             ? redirect()->to($request->path())->withErrors(['refused' => $why->getMessage()])
             : back()->withInput($request->except('password'))->withErrors([$why->field ?? 'refused' => $why->getMessage()])));
+        $exceptions->render(fn (HttpExceptionInterface $problem, Request $request): ?Response => $request->wantsJson() ? null
+            : response()->view('errors.page', ['status' => $problem->getStatusCode()], $problem->getStatusCode(), $problem->getHeaders()));
     })
     ->create();

@@ -12,7 +12,7 @@
     <p class="label">
         {{ $editing ? $editing->state->label() : 'By hand' }}</p>
     <h2>{{ $editing?->label ?? 'New definition' }}</h2>
-    <form method="post" action="{{ $editing ? route('definitions.update', $editing) : route('definitions.store') }}" class="grid gap-3" id="definition">@csrf @if ($editing)
+    <form method="post" action="{{ $editing ? route('definitions.update', $editing) : route('definitions.store') }}" class="grid gap-3" id="definition" hx-sync="this:replace">@csrf @if ($editing)
             @method('put')<input type="hidden" name="version" value="{{ $errors->any() ? $editing->version : old('version', $editing->version) }}">
         @endif
         <div class="field"><label for="label">Label</label><input class="input" id="label" name="label" required maxlength="200"

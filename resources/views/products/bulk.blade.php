@@ -14,7 +14,7 @@
         {{ $bulk->all ? 'All that match: ' : '' }}{{ $bulk->all && $many ? 'more than 10,000 products' : Format::count($bulk->count, 'product') }}{{ $bulk->all ? '' : ' selected' }}
     </p>
     <h2>Change a value</h2>
-    <form method="post" action="{{ route('products.give') }}" id="give" class="grid gap-3 grow content-start"
+    <form method="post" action="{{ route('products.give') }}" id="give" hx-sync="this:replace" class="grid gap-3 grow content-start"
         data-busy="Changing {{ $bulk->figures ? Format::number($bulk->figures->change) : '' }} …">@csrf
         <input type="hidden" name="back" value="{{ route('products', $query, false) }}">
         @foreach ($narrowing->lines() as $line)

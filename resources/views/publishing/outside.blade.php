@@ -43,6 +43,9 @@
         <section class="grid gap-2">
             <h2>Being told of a new edition</h2>
             <p class="soft">When an edition is served, each receiver gets a signed HTTP POST. One that fails is tried again five times within three hours.</p>
+            {{-- What is on its way is followed until it has come. --}}
+            <div id="notices" class="grid gap-2" @if ($receivers->pluck('deliveries')->flatten()->contains('state', 'waiting')) hx-get="{{ route('outside') }}" hx-trigger="every 1s" hx-select="#notices"
+                hx-select-oob="#received" hx-swap="outerHTML" @endif>
             @foreach ($receivers as $receiver)
                 <section class="card">
                     <div class="flex gap-3 items-baseline"><span class="mono break-all grow">{{ $receiver->url }}</span>
@@ -63,6 +66,7 @@
                     </ul>
                 </section>
             @endforeach
+            </div>
             <form method="post" action="{{ route('outside.receiver') }}" class="flex gap-2 items-end">@csrf<div class="field grow"><label for="url">New receiver</label><input
                         class="input" id="url" name="url" type="url" placeholder="https://shop.example/lokum" value="{{ old('url') }}"><x-error for="url" />
                 </div><button class="button main">Add</button><button class="button" name="stand_in" value="1" formnovalidate>Use the stand-in</button></form>
@@ -70,7 +74,7 @@
         <section class="grid gap-2">
             <h2>What the stand-in got</h2>
             <p class="soft">A small receiver that ships with Lokum, so that notices can be tried before a real shop is there.</p>
-            <ul class="grid gap-1">
+            <ul class="grid gap-1" id="received">
                 @forelse ($received as $one)
                     <li><span @class(['tag', 'settled' => $one->genuine, 'harm' => !$one->genuine])>{{ $one->genuine ? 'signature is right' : 'signature is wrong' }}</span> <span
                         class="mono small break-all">{{ $one->body }}</span></li>@empty<li class="soft">Nothing yet.</li>

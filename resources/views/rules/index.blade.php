@@ -100,7 +100,7 @@
         @php($ask = new Illuminate\View\ComponentAttributeBag(['hx-get' => route('rules', array_filter(['rule' => $open?->id])), 'hx-include' => '#rule', 'hx-params' => 'not _token,_method', 'hx-select' => '#figures', 'hx-target' => '#figures', 'hx-swap' => 'outerHTML', 'hx-trigger' => 'input changed delay:400ms']))
         <p class="label">{{ $open ? "Rule {$open->id}" : 'New rule' }}</p>
         <h2>{{ $open ? "Fills {$open->definition->label}" : 'Fill what is missing' }}</h2>
-        <form method="post" action="{{ $open ? route('rules.update', $open) : route('rules.store') }}" class="grid gap-3 grow content-start" id="rule"
+        <form method="post" action="{{ $open ? route('rules.update', $open) : route('rules.store') }}" class="grid gap-3 grow content-start" id="rule" hx-sync="this:replace"
             data-busy="Filling {{ $figures ? Format::number($figures->comes) : '' }} …">@csrf @if ($open)
                 @method('put')<input type="hidden" name="version" value="{{ $errors->any() ? $open->version : old('version', $open->version) }}">
             @endif

@@ -1,7 +1,7 @@
 {{-- Values that stay what they are, and that shoppers tick as one. --}}
 @use('App\Format')
 @can('edit')@if ($definition->kind === Lokum\Vocabulary\Kind::Choice)
-    <form method="post" action="{{ route('values.gather', $definition) }}" class="grid gap-2 border-t border-(--line) pt-3" id="gather">
+    <form method="post" action="{{ route('values.gather', $definition) }}" class="grid gap-2 border-t border-(--line) pt-3" id="gather" hx-sync="this:replace">
         @csrf<input type="hidden" name="lens" value="{{ $bench->lens }}">
         @foreach ($picked as $id)
             <input type="hidden" name="pick[]" value="{{ $id }}">

@@ -3,7 +3,7 @@
 @php($moved = $merge->plan->moved)
 <p class="label">{{ Format::count(count($moved) + 1, 'value') }} selected</p>
 <h2>Merge into one?</h2>
-<form method="post" action="{{ route('values.merge', $definition) }}" class="grid gap-3 content-start" id="merge">@csrf<input type="hidden" name="lens"
+<form method="post" action="{{ route('values.merge', $definition) }}" class="grid gap-3 content-start" id="merge" hx-sync="this:replace">@csrf<input type="hidden" name="lens"
         value="{{ $bench->lens }}">
     <fieldset class="grid gap-2 justify-items-start">
         <legend class="label pb-1">The one that stays</legend>

@@ -56,7 +56,7 @@
     @else
         <div class="pad grid gap-4 max-w-[760px]">
             <p class="soft">{{ Format::count($waiting, 'group') }} to decide on · {{ implode('; ', array_slice($proposal->evidence, 0, 3)) }}</p>
-            <form method="get" action="{{ route('values.review', $definition) }}" id="group" class="grid gap-2" hx-get="{{ route('values.review', $definition) }}"
+            <form method="get" action="{{ route('values.review', $definition) }}" id="group" class="grid gap-2" hx-sync="this:replace" hx-get="{{ route('values.review', $definition) }}"
                 hx-trigger="change" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML"><input type="hidden" name="later" value="{{ implode(',', $later) }}">
                 <table class="grid-table">
                     <thead>

@@ -1,0 +1,1 @@
+@include('errors.page', ['status' => 500])
