@@ -10,7 +10,6 @@ use App\Definitions\Definition;
 use App\Definitions\State;
 use App\Lineups\Compositions;
 use App\Lineups\Filter;
-use App\Vocabulary\TermNumbers;
 use App\Vocabulary\Umbrella;
 use Closure;
 use Generator;
@@ -121,10 +120,8 @@ final class BuildEdition
             $this->term($term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $term['products'], $definition->level, $items->fetchAll(PDO::FETCH_COLUMN));
         }
         $this->nested($definition, $ofValue);
-        $terms = TermNumbers::of($definition);
-        foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->where(fn ($either) => $either->whereNotNull('merged_into')->orWhereNotNull('umbrella_id'))->get(['id', 'slug', 'merged_into']) as $value) {
-            $stayed = $value->merged_into === null ? $value->id : $this->stayed($value->merged_into);
-            $this->writer->insert('redirects', [$definition->id, $value->slug, $terms[$stayed] ?? $stayed]);
+        foreach (EndedAddresses::of($definition) as $slug => $term) {
+            $this->writer->insert('redirects', [$definition->id, (string) $slug, $term]);
         }
     }
 
@@ -140,16 +137,6 @@ final class BuildEdition
             $items = $ofValue->fetchAll(PDO::FETCH_COLUMN);
             $items === [] ?: $this->term($value->id, $definition->id, $position, in_array($value->slug, $taken, true) ? "{$value->slug}-itself" : $value->slug, $value->label, $value->look, count($items), $definition->level, $items, Umbrella::TERM + (int) $value->umbrella_id);
         }
-    }
-
-    /** A value merged into one that was merged in its turn leads to the last. */
-    private function stayed(int $value): int
-    {
-        while (($next = DB::table('attribute_values')->where('id', $value)->value('merged_into')) !== null) {
-            $value = (int) $next;
-        }
-
-        return $value;
     }
 
     /** @param  list<int>  $items */

@@ -8,6 +8,7 @@ use App\Catalog\CategoryTree;
 use App\Definitions\Definition;
 use App\Lineups\Compositions;
 use App\Lineups\Placement;
+use App\Vocabulary\Umbrella;
 use Illuminate\Support\Facades\DB;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
@@ -23,16 +24,29 @@ final readonly class DraftSummary
 
     public function __invoke(): Summary
     {
-        $terms = [];
+        $terms = $ended = [];
         foreach (Definition::query()->accepted()->whereIn('kind', [Kind::Choice, Kind::Flag])->get() as $definition) {
+            $held = $this->held($definition);
             foreach ($this->terms->of($definition) as $term) {
-                $terms[$term['id']] = new TermLine($term['id'], $definition->slug, $term['label'], $term['slug'], $term['look'].$term['page'], $term['products']);
+                $terms[$term['id']] = new TermLine($term['id'], $definition->slug, $term['label'], $term['slug'], $term['look'].$term['page'], $term['products'], $held[$term['id']] ?? []);
             }
+            $ended[$definition->slug] = EndedAddresses::of($definition);
         }
         $totals = DB::selectOne('SELECT COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants, TOTAL(version) AS versions FROM items');
 
         return new Summary((int) $totals->products, (int) $totals->variants, $terms,
-            $this->filters(), $this->pages(), $totals->products.':'.$totals->variants.':'.(int) $totals->versions.':'.(int) DB::table('categories')->where('own_only', true)->sum('id'));
+            $this->filters(), $this->pages(), $totals->products.':'.$totals->variants.':'.(int) $totals->versions.':'.(int) DB::table('categories')->where('own_only', true)->sum('id'), array_filter($ended));
+    }
+
+    /** @return array<int, list<string>> labels of the values under each umbrella, by its term */
+    private function held(Definition $definition): array
+    {
+        $held = [];
+        foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into')->whereNotNull('umbrella_id')->where('held', false)->orderBy('label')->orderBy('id')->get(['umbrella_id', 'label']) as $value) {
+            $held[Umbrella::TERM + (int) $value->umbrella_id][] = (string) $value->label;
+        }
+
+        return $held;
     }
 
     /** @return array<string, string> what is said of every filter: by its title, and below the shop's line-up by the pages it is said for */

@@ -21,12 +21,12 @@ final class DriftInWords
             'terms' => [
                 'new' => array_map($term, $drift->new), 'gone' => array_map($term, $drift->gone),
                 'renamed' => array_map($pair, $drift->renamed), 'redressed' => array_map($pair, $drift->redressed),
+                'regrouped' => array_map(fn (array $pair): array => ['attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->holds, 'after' => $pair[1]->holds], $drift->regrouped),
             ],
             'counts' => array_map(fn (array $pair): array => ['attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->products, 'after' => $pair[1]->products], $drift->recounted),
             'filters' => $drift->filters,
             'pages' => $drift->pages,
-            'addresses' => array_map(fn (array $pair): array => ['attribute' => $pair[1]->attribute, 'from' => $pair[0]->slug, 'to' => $pair[1]->slug],
-                array_values(array_filter($drift->renamed, fn (array $pair): bool => $pair[0]->slug !== $pair[1]->slug))),
+            'addresses' => $drift->addresses,
         ];
     }
 
@@ -58,8 +58,14 @@ final class DriftInWords
         foreach ($drift->renamed as [$before, $after]) {
             $add('~', $after->attribute, $before->label === $after->label ? "{$after->label} has a new address" : "{$before->label} is now called {$after->label}");
         }
+        foreach ($drift->regrouped as [$before, $after]) {
+            $add('~', $after->attribute, "{$after->label} holds ".implode(' and ', array_filter([self::named('also ', array_diff($after->holds, $before->holds)), self::named('no longer ', array_diff($before->holds, $after->holds))])));
+        }
         foreach ($drift->redressed as [, $after]) {
             $add('~', $after->attribute, "{$after->label} has another look");
+        }
+        foreach ($drift->addresses as ['attribute' => $attribute, 'from' => $from, 'to' => $to]) {
+            $add('~', 'Addresses', $to === null ? "{$attribute}={$from} will show the page without it" : "{$attribute}={$from} will lead to {$attribute}={$to}");
         }
         if ($drift->recounted !== []) {
             $add('~', 'Counts', count($drift->recounted) === 1 ? 'The count of one term differs' : 'The counts of '.count($drift->recounted).' terms differ');
@@ -71,6 +77,12 @@ final class DriftInWords
         }
 
         return $lines;
+    }
+
+    /** @param  array<string>  $labels */
+    private static function named(string $how, array $labels): string
+    {
+        return $labels === [] ? '' : $how.implode(', ', array_slice($labels, 0, 4)).(count($labels) > 4 ? ' and '.(count($labels) - 4).' more' : '');
     }
 
     private static function products(int $count): string

@@ -11,8 +11,10 @@ final readonly class Drift
      * @param  list<TermLine>  $new
      * @param  list<TermLine>  $gone
      * @param  list<array{0: TermLine, 1: TermLine}>  $renamed  before and after
+     * @param  list<array{0: TermLine, 1: TermLine}>  $regrouped  umbrellas that hold other values, before and after
      * @param  list<array{0: TermLine, 1: TermLine}>  $redressed  before and after
      * @param  list<array{0: TermLine, 1: TermLine}>  $recounted  before and after
+     * @param  list<array{attribute: string, from: string, to: string|null}>  $addresses  of terms, that will lead elsewhere; to nothing, where no term follows
      * @param  array{appearing: list<string>, disappearing: list<string>, changed: list<string>, reordered: bool}  $filters  by title
      * @param  array<string, array{appearing: list<string>, disappearing: list<string>}>  $pages  by category slug; only those that differ
      * @param  int  $products  products more (or fewer, below zero) than served
@@ -23,8 +25,10 @@ final readonly class Drift
         public array $new,
         public array $gone,
         public array $renamed,
+        public array $regrouped,
         public array $redressed,
         public array $recounted,
+        public array $addresses,
         public array $filters,
         public array $pages,
         public int $products,
@@ -39,7 +43,7 @@ final readonly class Drift
     public static function between(?Summary $served, Summary $draft): self
     {
         $served ??= new Summary(0, 0, [], [], [], '');
-        $renamed = $redressed = $recounted = [];
+        $renamed = $regrouped = $redressed = $recounted = [];
         foreach ($draft->terms as $id => $after) {
             $before = $served->terms[$id] ?? null;
             if ($before === null) {
@@ -47,6 +51,9 @@ final readonly class Drift
             }
             if ($before->label !== $after->label || $before->slug !== $after->slug) {
                 $renamed[] = [$before, $after];
+            }
+            if ($before->holds !== $after->holds) {
+                $regrouped[] = [$before, $after];
             }
             if ($before->look !== $after->look) {
                 $redressed[] = [$before, $after];
@@ -62,8 +69,10 @@ final readonly class Drift
             array_values(array_diff_key($draft->terms, $served->terms)),
             array_values(array_diff_key($served->terms, $draft->terms)),
             $renamed,
+            $regrouped,
             $redressed,
             $recounted,
+            self::addresses($served, $draft),
             [
                 'appearing' => self::titles(array_diff_key($draft->filters, $served->filters)),
                 'disappearing' => self::titles(array_diff_key($served->filters, $draft->filters)),
@@ -83,11 +92,29 @@ final readonly class Drift
      */
     public function differences(): int
     {
-        return count($this->new) + count($this->gone) + count($this->renamed) + count($this->redressed)
+        return count($this->new) + count($this->gone) + count($this->renamed) + count($this->regrouped) + count($this->redressed)
             + count($this->filters['appearing']) + count($this->filters['disappearing']) + count($this->filters['changed'])
             + ($this->filters['reordered'] ? 1 : 0)
             + ($this->recounted === [] ? 0 : 1)
             + ($this->products !== 0 || $this->variants !== 0 || $this->content ? 1 : 0);
+    }
+
+    /** @return list<array{attribute: string, from: string, to: string|null}> */
+    private static function addresses(Summary $served, Summary $draft): array
+    {
+        $stays = [];
+        foreach ($draft->terms as $term) {
+            $stays[$term->attribute][$term->slug] = true;
+        }
+        $moved = [];
+        foreach ($served->terms as $id => $term) {
+            if (! isset($stays[$term->attribute][$term->slug])) {
+                $leads = $draft->terms[$id] ?? $draft->terms[$draft->ended[$term->attribute][$term->slug] ?? 0] ?? null;
+                $moved[] = ['attribute' => $term->attribute, 'from' => $term->slug, 'to' => $leads?->slug];
+            }
+        }
+
+        return $moved;
     }
 
     /** @return array<string, array{appearing: list<string>, disappearing: list<string>}> */

@@ -15,6 +15,7 @@ final readonly class Summary
      *                                          settings are equal texts
      * @param  array<string, list<string>>  $pages  titles of the filters that show on each category's page, by slug
      * @param  string  $content  digest of the product data that shoppers see
+     * @param  array<string, array<string, int>>  $ended  terms that addresses without a term of their own lead to, by slug, by attribute
      */
     public function __construct(
         public int $products,
@@ -23,6 +24,7 @@ final readonly class Summary
         public array $filters,
         public array $pages,
         public string $content,
+        public array $ended = [],
     ) {
     }
 }

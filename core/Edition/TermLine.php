@@ -12,6 +12,7 @@ final readonly class TermLine
      * @param  string  $attribute  slug
      * @param  string  $look  anything that is equal exactly when the looks are
      * @param  int  $products  distinct products that carry it, in the whole shop
+     * @param  list<string>  $holds  of an umbrella, the labels of its values in a fixed order
      */
     public function __construct(
         public int $id,
@@ -20,6 +21,7 @@ final readonly class TermLine
         public string $slug,
         public string $look,
         public int $products,
+        public array $holds = [],
     ) {
     }
 }

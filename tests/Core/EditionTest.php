@@ -34,6 +34,15 @@ test('every kind of difference is found once', function (): void {
         ->and($drift->products)->toBe(1)->and($drift->differences())->toBe(10);
 });
 
+test('an umbrella that holds other values is regrouped, and addresses say where they will lead', function (): void {
+    $greens = fn (string ...$holds): TermLine => new TermLine(9, 'color', 'Green', 'green', '', 4, $holds);
+    $before = summary([$greens('Olive', 'Sage'), line(1, 'Viridian'), line(2, 'Rot'), line(3, 'Old')]);
+    $after = new Summary(1, 1, [9 => $greens('Olive', 'Viridian'), 2 => line(2, 'Red')], [], [], '1', ['color' => ['viridian' => 9, 'sage' => 3]]);
+    $drift = Drift::between($before, $after);
+    expect($drift->regrouped)->toHaveCount(1)->and($drift->regrouped[0][1]->holds)->toBe(['Olive', 'Viridian'])->and($drift->differences())->toBe(4)
+        ->and($drift->addresses)->toBe([['attribute' => 'color', 'from' => 'viridian', 'to' => 'green'], ['attribute' => 'color', 'from' => 'rot', 'to' => 'red'], ['attribute' => 'color', 'from' => 'old', 'to' => null]]);
+});
+
 test('before the first edition everything is new', function (): void {
     expect(Drift::between(null, summary([line(1, 'Red')], ['Color' => '{}']))->differences())->toBe(3);
 });
