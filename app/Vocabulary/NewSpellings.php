@@ -19,8 +19,8 @@ final class NewSpellings
     /** @var array<string, int> values made or met in this run, by key */
     private array $made = [];
 
-    /** @var array<string, true> keys of values made in this run that are labelled in capitals so far */
-    private array $shouted = [];
+    /** @var array<string, int> how well the values made in this run are labelled so far, by key */
+    private array $formed = [];
 
     /** @var array<string, true>|null slugs of the definition's values */
     private ?array $slugs = null;
@@ -64,9 +64,10 @@ final class NewSpellings
     {
         $label = Label::of($text);
         if (isset($this->made["\0".$key])) {
-            if (isset($this->shouted["\0".$key]) && ! self::isShouted($label)) {
+            // Of several spellings of the same letters the best-formed one gives the label.
+            if (Label::form($label) > ($this->formed["\0".$key] ?? PHP_INT_MAX)) {
                 DB::table('attribute_values')->where('id', $this->made["\0".$key])->update(['label' => $label]);
-                unset($this->shouted["\0".$key]);
+                $this->formed["\0".$key] = Label::form($label);
             }
 
             return $this->made["\0".$key];
@@ -76,9 +77,7 @@ final class NewSpellings
             return $this->made["\0".$key] = (int) $known;
         }
         $this->slugs ??= array_fill_keys(DB::table('attribute_values')->where('definition_id', $this->definition->id)->pluck('slug')->all(), true);
-        if (self::isShouted($label)) {
-            $this->shouted["\0".$key] = true;
-        }
+        $this->formed["\0".$key] = Label::form($label);
         $slug = Slug::unique($label, fn (string $slug): bool => isset($this->slugs[$slug]));
         $this->slugs[$slug] = true;
 
@@ -86,12 +85,6 @@ final class NewSpellings
             'definition_id' => $this->definition->id, 'label' => $label, 'slug' => $slug, 'held' => $held, 'reading_id' => $this->reading,
             'look' => $this->colors ? Dress::fromName($label) : null, 'created_at' => now(), 'updated_at' => now(),
         ]);
-    }
-
-    /** A label all in capitals gives way to another spelling of the same letters, where one comes. */
-    private static function isShouted(string $label): bool
-    {
-        return mb_strlen($label) > 3 && mb_strtoupper($label) === $label && mb_strtolower($label) !== $label;
     }
 
     /** @return array<int, int> the values No (0) and Yes (1) */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
+use Lokum\Text\Label;
+
 /**
  * Finds the values of an attribute that are the same thing (C2). Values meet by keys: of their words, of these written as one,
  * of their rounded measures, and with one word replaced by a near one. So twice the values take little more than twice the time.
@@ -300,7 +302,6 @@ final class LookAlikes
     {
         $words = preg_split('/[^\pL]+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return ($text === trim($text) && preg_match('/\s{2,}|[\x{00A0}_]/u', $text) === 0 ? 4 : 0) + (mb_strtoupper($text) !== $text || mb_strlen($text) < 4 ? 2 : 0)
-            + (preg_match('/^\p{Lu}|^\P{L}/u', $text) === 1 ? 1 : 0) + (array_filter($words, fn (string $word): bool => $this->lexicon->expanded($word) !== $word) === [] ? 2 : 0);
+        return Label::form($text) + (array_filter($words, fn (string $word): bool => $this->lexicon->expanded($word) !== $word) === [] ? 2 : 0);
     }
 }

@@ -21,6 +21,19 @@ final class Label
         return trim((string) preg_replace('/[\s\p{Z}\x{0085}]+/u', ' ', $spelling));
     }
 
+    /**
+     * How well a text is formed as a label, among texts of the same letters: without stray spaces, not all in capitals, with a capital first.
+     *
+     * @return int from 0 to 7; more is better
+     */
+    public static function form(string $text): int
+    {
+        $clean = $text === trim($text) && preg_match('/\s{2,}|[\x{00A0}_]/u', $text) === 0;
+        $shouted = mb_strlen($text) > 3 && mb_strtoupper($text) === $text && mb_strtolower($text) !== $text;
+
+        return ($clean ? 4 : 0) + ($shouted ? 0 : 2) + (preg_match('/^\p{Lu}|^\P{L}/u', $text) === 1 ? 1 : 0);
+    }
+
     /** Whether a cell counts as missing: nothing but spaces of any kind. */
     public static function isBlank(string $cell): bool
     {

@@ -69,3 +69,7 @@ test('a look comes back from what is stored, and refuses what is no color', func
     expect(Look::fromJson($look->toJson()))->toEqual($look)->and((new Look)->toJson())->toBeNull()->and(Look::fromJson('nonsense')->isBare())->toBeTrue();
     new Look(['red']);
 })->throws(InvalidArgumentException::class, '"red" is not a color');
+
+test('of texts with the same letters the best-formed one makes the label', function (string $better, string $worse): void {
+    expect(Lokum\Text\Label::form($better))->toBeGreaterThan(Lokum\Text\Label::form($worse));
+})->with([['Matte', 'matte'], ['Matte', 'MATTE'], ['matte', 'MATTE'], ['Matte', 'Matte '], ['Semi gloss', "Semi\u{A0}gloss"], ['A4', 'a4'], ['Semi gloss', 'Semi  gloss'], ['Semi gloss', 'semi_gloss']]);
