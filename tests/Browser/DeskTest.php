@@ -21,12 +21,12 @@ test('the keyboard: rooms, search, rows, merging, taking back, ordering', functi
     $me->open('/values/finish')->see('4 values')->keys('/')->holds('document.activeElement.matches("[data-find]")')->keys('satin', WebDriverKeys::ENTER)->see('Satin', 'tbody')->notSee('Gloss', 'tbody');
     $me->open('/values/finish')->see('4 values')->keys(WebDriverKeys::ARROW_DOWN)->holds('document.activeElement.getAttribute("aria-label") === "Select gloss"')->keys(' ')->see('1 selected');
     $me->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ARROW_DOWN)->holds('document.activeElement.getAttribute("aria-label").startsWith("Select S")')->keys(' ')->see('Merge into one?', '#panel')->keys('m')->see('Merged')->see('3 values');
-    $me->keys('u')->see('Took back')->see('4 values');
+    $me->keys('u')->see('Took back', '.toast')->see('4 values');
     $me->keys('?')->see('Move from row to row', 'dialog')->keys(WebDriverKeys::ESCAPE)->notSee('Move from row to row');
     $me->open('/line-ups')->see('15 filters');
     $second = $me->script('return document.querySelectorAll("tbody tr")[1].dataset.name');
     $me->focus('tbody tr:nth-child(2) .handle')->chord(WebDriverKeys::ALT, WebDriverKeys::ARROW_UP)->see("Reordered the shop's line-up")->holds('document.querySelector("tbody tr").dataset.name === arguments[0]', $second)->holds('document.activeElement.matches(".handle")');
-    $me->keys('u')->see('Took back')->holds('document.querySelectorAll("tbody tr")[1].dataset.name === arguments[0]', $second);
+    $me->keys('u')->see('Took back', '.toast')->holds('document.querySelectorAll("tbody tr")[1].dataset.name === arguments[0]', $second);
     $me->open('/products')->keys(WebDriverKeys::ARROW_DOWN)->keys(' ')->see('1 product selected', '#panel')->keys(WebDriverKeys::ENTER)->see('Definitions in use');
     $me->open('/definitions?open=finish')->see('In use', '#panel')->keys('s')->see('Nothing was different');
     expect($me->complaints())->toBe([]);

@@ -68,7 +68,7 @@ test('the nine steps, with the mouse', function (): void {
     $me->press('Ostrelle half pan', '.work')->type('input[aria-label="Weight of T3 in g"]', '12')->press('Set Weight of T3')->see('Set Weight 12 on T3');
     $me->open('/products?where[]=category:brushes')->click('tbody tr:nth-child(1) .pick')->click('tbody tr:nth-child(2) .pick')->see('2 products selected', '#panel')->choose('#give-what', 'finish')->find('#give-value');
     $me->type('#give-value', 'Satin')->see('has no value “Satin” yet', '#panel')->see('Lose another value 2', '#panel')->press('Set: 2', '#panel')->see('Set Finish Satin on 2 products');
-    $me->press('Take back', '.toast')->see('Took back');
+    $me->press('Take back', '.toast')->see('Took back', '.toast');
 
     // 5. Values: two merged, taken back, merged again; one renamed and dressed; the order changed.
     $me->press('Values', 'nav')->press('Color', '.work')->see('Viridian·')->see('·viridian')->see('4 values');

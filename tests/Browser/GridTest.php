@@ -39,7 +39,7 @@ test('cells are walked, typed into, filled down, cleared and taken back with key
     $me->keys('Eggshell')->see('New value “Eggshell”', '.cell-offers')->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ENTER)->see('Eggshell', cell(2, 'finish'));
     // A block downwards, filled from its first row.
     $me->focus(cell(2, 'finish'))->chord(WebDriverKeys::SHIFT, WebDriverKeys::ARROW_DOWN)->chord(WebDriverKeys::SHIFT, WebDriverKeys::ARROW_DOWN)->holds('document.querySelectorAll(".chosen").length === 3')->chord(WebDriverKeys::CONTROL, 'd')->see('Typed 2 cells of Finish')->see('Eggshell', cell(4, 'finish'));
-    $me->press('Take back', '.toast')->see('Took back')->notSee('Eggshell', cell(4, 'finish'));
+    $me->press('Take back', '.toast')->see('Took back', '.toast')->notSee('Eggshell', cell(4, 'finish'));
     $me->focus(cell(1, 'transparent'))->keys('y')->see('Yes', cell(1, 'transparent'))->focus(cell(1, 'transparent'))->keys('n')->see('Set Transparent No on CO-001', '.toast')->focus(cell(1, 'transparent'))->keys(WebDriverKeys::DELETE)->see('Cleared Transparent on CO-001', '.toast');
     // Several values, and a measure in another unit.
     // Typing goes on in a cell whose last change is still on its way.
@@ -55,7 +55,7 @@ test('a block is pasted whole: looked over first, with what cannot be placed nam
     $me = (new Person(workshop()))->signIn()->open(OILS)->see('200 of');
     $me->focus(cell(5, 'finish'));
     paste($me, "Gloss\tGift\tyes\t50 ml\nMatte\tGift|Studio\tperhaps\t5 cl\n")->see('Put 7 cells in?', '#panel')->see('says neither yes nor no', '#panel')->keys('s')->see('Not placed', '.toast')->see('gloss', cell(5, 'finish'))->see('50 ml', cell(6, 'volume'));
-    $me->open('/history')->see('Typed 7 cells of Finish, Occasion, Transparent, Volume')->press('Typed 7 cells')->press('Take back', '#panel')->see('Took back');
+    $me->open('/history')->see('Typed 7 cells of Finish, Occasion, Transparent, Volume')->press('Typed 7 cells')->press('Take back', '#panel')->see('Took back', '.toast');
     $me->open(OILS)->focus(cell(5, 'finish'))->chord(WebDriverKeys::SHIFT, WebDriverKeys::ARROW_RIGHT);
     $copied = $me->script('const d = new DataTransfer(); document.activeElement.dispatchEvent(new ClipboardEvent("copy", {clipboardData: d, bubbles: true, cancelable: true})); return d.getData("text/plain")');
     expect(explode("\t", $copied))->toHaveCount(2)->and($me->complaints())->toBe([]);
@@ -76,9 +76,9 @@ test('all that match are changed at once, with consequences, and taken back', fu
     $me = (new Person(workshop()))->signIn()->open('/products?where[]=category:paint&where[]=missing:finish')->see('233 of');
     $me->keys('a')->see('All that match: 233 products', '#panel')->choose('#give-what', 'finish')->find('#give-value');
     $me->type('#give-value', 'Satin')->see('Change 233', '#panel')->see('Lose another value 0', '#panel')->press('Set: 233', '#panel')->see('Set Finish Satin on 233 products or variants')->see('No product is left');
-    $me->press('Take back', '.toast')->see('Took back')->see('233 of');
+    $me->press('Take back', '.toast')->see('Took back', '.toast')->see('233 of');
     $me->open('/products?where[]=category:oil&all=1&give=volume')->choose('#give-mode', 'percent')->find('#give-amount');
-    $me->type('#give-amount', '10')->see('Lose another value', '#panel')->see('40.7 ml', '#panel')->press('Raise by per cent', '#panel .deed')->see('Raise by per cent: Volume')->keys('u')->see('Took back');
+    $me->type('#give-amount', '10')->see('Lose another value', '#panel')->see('40.7 ml', '#panel')->press('Raise by per cent', '#panel .deed')->see('Raise by per cent: Volume')->keys('u')->see('Took back', '.toast');
     expect($me->complaints())->toBe([]);
     $me->leave();
 });
@@ -86,7 +86,7 @@ test('all that match are changed at once, with consequences, and taken back', fu
 test('a view of the grid is saved by name, opened again and removed', function (): void {
     $me = (new Person(workshop()))->signIn()->open('/products')->press('views', '.work')->see('From what categories expect')->press('Paint', '.card')->see('in Paint and below')->holds('document.querySelectorAll("th[data-column]").length === 5');
     $me->press('views', '.work')->type('#view-name', 'Paint to finish')->press('Save view', '.card')->see('Saved the view Paint to finish')->open('/products')->press('views', '.work')->press('Paint to finish', '.card')->see('in Paint and below');
-    $me->press('views', '.work')->click('[aria-label="Remove the view Paint to finish"]')->see('Removed the view')->keys('u')->see('Took back');
+    $me->press('views', '.work')->click('[aria-label="Remove the view Paint to finish"]')->see('Removed the view')->keys('u')->see('Took back', '.toast');
     expect($me->complaints())->toBe([]);
     $me->leave();
 });
@@ -98,7 +98,7 @@ test('rules of every kind are looked at, saved, changed and taken back', functio
     $me->open('/rules?definition=features&source=number&field=volume')->type('#bands', '..50: travel size')->see('Values that are made: travel size', '#panel')->press('Save and fill', '#panel')->see('New fill rule for Features');
     $me->open('/rules?definition=finish&source=definition&from=lightfastness')->type('#table', 'II: Matte')->see('Are filled', '#panel')->open('/rules?definition=features&source=category&branch=paper')->see('Values that are made', '#panel');
     $me->open('/rules')->see('3 rules')->press('Finish', 'tbody')->press('Pause', '#panel')->see('Paused the fill rule for Finish')->press('Resume', '#panel')->see('Resumed')->press('Take the rule back', '#panel')->see('Removed the fill rule for Finish')->see('2 rules');
-    $me->keys('u')->see('Took back')->see('3 rules');
+    $me->keys('u')->see('Took back', '.toast')->see('3 rules');
     expect($me->complaints())->toBe([]);
     $me->leave();
 });
@@ -115,7 +115,7 @@ test('everything expected in Paint is brought above 95 per cent without opening 
     $me->type('#give-value', 'Satin')->see('Change 233', '#panel')->keys(WebDriverKeys::ESCAPE)->keys('s')->see('Set Finish Satin on 233');
     $me->open('/rules?definition=lightfastness&source=fixed&scope[]=category:paint')->type('#value', 'II')->see('Are filled 80', '#panel')->keys(WebDriverKeys::ESCAPE)->keys('s')->see('New fill rule for Lightfastness: 80 filled');
     expect(min($shares()))->toBeGreaterThanOrEqual(95);
-    $me->open('/history')->press('New fill rule for Lightfastness')->see('Take this back?', '#panel')->keys('u')->see('Took back')->open('/history')->press('Set Finish Satin')->see('Take this back?', '#panel')->keys('u')->see('Took back');
+    $me->open('/history')->press('New fill rule for Lightfastness')->see('Take this back?', '#panel')->keys('u')->see('Took back', '.toast')->open('/history')->press('Set Finish Satin')->see('Take this back?', '#panel')->keys('u')->see('Took back', '.toast');
     expect($shares())->toBe($before)->and($me->complaints())->toBe([]);
     $me->leave();
 });
@@ -123,10 +123,10 @@ test('everything expected in Paint is brought above 95 per cent without opening 
 test('one value is copied, replaced and rounded over many products from the panel, and a value page is written', function (): void {
     $me = (new Person(Site::start(built: true)))->signIn();
     $me->open('/products?where[]=category:oil&all=1&give=finish')->choose('#give-mode', 'replace')->find('#give-find');
-    $me->type('#give-find', 'semi-')->type('#give-replace', 'Half ')->see('Half gloss', '#panel')->press('Find and replace', '#panel .deed')->see('Replaced "semi-" with "Half " in Finish')->keys('u')->see('Took back');
+    $me->type('#give-find', 'semi-')->type('#give-replace', 'Half ')->see('Half gloss', '#panel')->press('Find and replace', '#panel .deed')->see('Replaced "semi-" with "Half " in Finish')->keys('u')->see('Took back', '.toast');
     $me->open('/products?where[]=category:oil&all=1&give=volume')->choose('#give-mode', 'round')->find('#give-amount');
-    $me->type('#give-amount', '50')->see('50 ml', '#panel')->press('Round to a step', '#panel .deed')->see('Round to a step: Volume')->keys('u')->see('Took back');
-    $me->open('/products?where[]=category:oil&all=1&give=surface')->choose('#give-mode', 'copy')->choose('#give-source', 'finish')->see('Change 200', '#panel')->press('Copy from another', '#panel .deed')->see('Copied Finish to Surface')->keys('u')->see('Took back');
+    $me->type('#give-amount', '50')->see('50 ml', '#panel')->press('Round to a step', '#panel .deed')->see('Round to a step: Volume')->keys('u')->see('Took back', '.toast');
+    $me->open('/products?where[]=category:oil&all=1&give=surface')->choose('#give-mode', 'copy')->choose('#give-source', 'finish')->see('Change 200', '#panel')->press('Copy from another', '#panel .deed')->see('Copied Finish to Surface')->keys('u')->see('Took back', '.toast');
     $me->open('/values/brand')->click('[data-name="Loxholm"] a.name')->type('#description', 'Colors for a first year.')->attach('#picture', dirname(__DIR__, 2).'/docs/screenshots/today.png')->press('Save', '#panel')->see('Changed Loxholm')->see('Take it away', '#panel');
     $me->open('/publishing')->press('Publish edition 2')->see('Edition 2 is live')->open('/shop/a/brand/loxholm')->see('Colors for a first year.')->holds('document.querySelector(".value-picture").naturalWidth === 640');
     $me->open('/definitions?open=finish')->choose('#dress', 'letters')->choose('#term_order', 'products')->press('Save', '#panel')->see('Changed Finish');

@@ -30,7 +30,7 @@ test('a line-up for Paint is composed from proposals beside the page as it would
     $before = $me->script('return document.querySelector(".edge").dataset.edge');
     $me->focus('.edge')->keys(WebDriverKeys::ARROW_RIGHT)->holds('document.querySelector(".edge").dataset.edge !== arguments[0]', $before)->holds('document.querySelector("[name=\"bands[0][to]\"]").value === document.querySelector(".edge").dataset.edge');
     $me->type('[name="bands[0][label]"]', 'Bargains')->press('Save', '.filter-card')->see('Changed the filter Price in the line-up of Paint', '.toast')->see('Bargains', '#live')->see('changed here: control, bands', '.lineup-work');
-    $me->press('bands as inherited', '.filter-card')->see('as inherited', '.toast')->keys('u')->see('Took back')->see('Bargains', '#live');
+    $me->press('bands as inherited', '.filter-card')->see('as inherited', '.toast')->keys('u')->see('Took back', '.toast')->see('Bargains', '#live');
     $me->open('/line-ups?page=paint&with=shop')->see('Compared with Whole shop')->see('other control', '.lineup-work');
     expect($me->accessibilityProblems())->toBe([]);
     expect($me->site->command(['publish'])[0])->toBe(0);

@@ -30,7 +30,7 @@ test('the flow shows spellings, values and terms; dragging proposes, keys do, an
     $me->open('/values/color/flow?q=ultramarine')->focus('.flow-value .pick')->keys(WebDriverKeys::SPACE)->see('is selected', '#panel')->type('#under', 'Deep blue')->see('New umbrella', '#panel')->keys(WebDriverKeys::ESCAPE)->keys('g')->see('under Deep blue', '.toast')->see('Deep blue', '.flow-term');
     $me->open('/values/color/flow?q=ultramarine')->drag($value('Ultramarine blue'), '.flow-term')->see('Products under it', '#panel')->keys('g')->see('Gathered Ultramarine blue under Deep blue', '.toast');
     // A spelling is dragged out of its value, or taken out with keys.
-    $me->open('/values/color/flow?q=blue,+ultramarine')->press('more spelling', '.flow')->see('Blue, ultramarine', '.flow-spelling')->press('Blue, ultramarine', '.flow')->see('A spelling of', '#panel')->keys('o')->see('into a value of its own', '.toast')->keys('u')->see('Took back');
+    $me->open('/values/color/flow?q=blue,+ultramarine')->press('more spelling', '.flow')->see('Blue, ultramarine', '.flow-spelling')->press('Blue, ultramarine', '.flow')->see('A spelling of', '#panel')->keys('o')->see('into a value of its own', '.toast')->keys('u')->see('Took back', '.toast');
     $me->open('/values/color/flow?in=1')->see('Back to all values')->open('/values/color/flow');
     expect($me->accessibilityProblems())->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();
@@ -38,7 +38,7 @@ test('the flow shows spellings, values and terms; dragging proposes, keys do, an
 
 test('the lenses share one selection; a value is renamed in its place; several are hidden and dressed', function (): void {
     $me = (new Person(bench()))->signIn()->open('/values/finish')->click('tbody tr:nth-child(1) .pick')->click('tbody tr:nth-child(2) .pick')->see('Merge into one?', '#panel')->press('Flow', '.lens')->see('Merge into one?', '#panel')->see('2 selected')->press('Map', '.lens')->see('These values have no shape')->press('List', '.lens')->see('2 selected');
-    $me->press('Hide from shoppers', '#panel')->see('Hid from shoppers:', '.toast')->see('held', 'tbody')->keys('u')->see('Took back');
+    $me->press('Hide from shoppers', '#panel')->see('Hid from shoppers:', '.toast')->see('held', 'tbody')->keys('u')->see('Took back', '.toast');
     $me->open('/values/finish')->focus('tbody tr:nth-child(1) .pick')->keys(WebDriverKeys::F2)->find('input[form="rename"]');
     $me->keys('Very glossy', WebDriverKeys::ENTER)->see('to Very glossy (Finish)', '.toast')->see('Very glossy', 'tbody');
     $me->open('/values/color/map')->see('grays')->click('label[data-says^="Viridian ·"]')->see('Viridian', '#panel')->see('1 selected')->click('label[data-says^="Emerald green ·"]')->see('Merge into one?', '#panel')->see('Emerald green ·', '[data-map-says]')->keys('a')->see('Kept apart', '.toast');
@@ -60,7 +60,7 @@ test('newcomers of a later delivery are settled with one key each and many at on
     $row = fn (string $text): string => 'tr[data-row]:has([aria-label="Select '.$text.'"]) .pick';
     $me->focus($row('Gamboge nova'))->keys('n')->see('0 merged, 0 gathered, 1 kept', '.toast')->notSee('Gamboge nova', 'tbody');
     $me->focus($row('Virridian'))->keys('m')->see('1 merged', '.toast');
-    $me->press('All', '#panel')->see('Settled', '.toast')->keys('u')->see('Took back')->see('Found their place by themselves');
+    $me->press('All', '#panel')->see('Settled', '.toast')->keys('u')->see('Took back', '.toast')->see('Found their place by themselves');
     expect($me->accessibilityProblems())->toBe([]);
     $me->click('[aria-label="Select all"]')->keys('t')->see('Settled', '.toast');
     // The merge of Virridian is older than what was settled since; it is taken back alone.
