@@ -16,6 +16,9 @@ use Lokum\Vocabulary\MergePlan;
 /** Look-alikes one group after the other: merged, kept apart or left for later; those of certain evidence all at once. */
 final class ReviewController
 {
+    /** Groups that are named beside the one that is decided on. */
+    private const NEXT = 8;
+
     public function show(Request $request, Definition $definition, ProposeMerges $propose, ValueTable $table, MergeValues $merge, ProductCounts $counts): View
     {
         abort_unless($definition->kind->isAttribute(), 404);
@@ -28,7 +31,7 @@ final class ReviewController
         $keep = in_array($request->integer('keep'), $ticked, true) ? $request->integer('keep') : ($ticked[0] ?? 0);
 
         return view('values.review', [
-            'definition' => $definition, 'proposals' => $proposals, 'waiting' => count($waiting), 'proposal' => $proposal, 'known' => $known, 'values' => Value::query()->whereKey($proposal->values ?? [])->get()->keyBy('id'),
+            'definition' => $definition, 'proposals' => $proposals, 'waiting' => count($waiting), 'next' => array_slice($waiting, 1, self::NEXT), 'proposal' => $proposal, 'known' => $known, 'values' => Value::query()->whereKey($proposal->values ?? [])->get()->keyBy('id'),
             'ticked' => $ticked, 'keep' => $keep, 'later' => $later, 'samples' => $this->samples($proposal->values ?? []), 'certain' => array_values(array_filter($proposals, fn (Proposal $one): bool => $one->isCertain())),
             'labels' => $definition->values()->pluck('label', 'id')->all(), 'batch' => $request->boolean('batch'),
             'merge' => count($ticked) < 2 ? null : MergeConsequences::of($definition, $merge->plan($definition, $keep, $ticked), $counts),

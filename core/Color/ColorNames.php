@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lokum\Color;
 
+use Lokum\LookAlike\Lexicon;
 use Lokum\Text\StrictKey;
 
 /** The colors that a name speaks of: artists' names first, then the named colors of CSS Color 4. */
@@ -52,10 +53,10 @@ final class ColorNames
         return self::names()[$plain[count($plain) - 1] ?? ''] ?? null;
     }
 
-    /** @return list<string> */
+    /** @return list<string> abbreviations written out: "grn." is green */
     private static function words(string $key): array
     {
-        return explode(' ', str_replace('-', ' ', $key));
+        return array_map(Lexicon::shipped()->expanded(...), explode(' ', str_replace('-', ' ', $key)));
     }
 
     /** @return array<string, string> */

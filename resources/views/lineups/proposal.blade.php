@@ -13,8 +13,14 @@
                             @disabled($has)><span><b>{{ $one->title }}</b> <span
                                 class="soft small">{{ $one->inWords() }}{{ $has ? ' · here already' : '' }}</span></span></label>
                 @endforeach
-                <div class="flex gap-2 pt-1"><button class="button small main" data-key="t">Add the ticked ones <kbd>T</kbd></button><a class="button small"
-                        href="{{ route('line-ups', ['page' => $page, 'at' => request('at')]) }}">Leave it</a></div>
+                <div class="flex gap-2 pt-1 items-center">
+                    @if (array_filter($proposal, fn ($one) => !isset($lineup->filters[$one->key])) === [])
+                        <span class="settled small">All of them are here.</span>
+                    @else
+                        <button class="button small main" data-key="t">Add the ticked ones <kbd>T</kbd></button>
+                    @endif
+                    <a class="button small" href="{{ route('line-ups', ['page' => $page, 'at' => request('at')]) }}">Leave it</a>
+                </div>
             </form>
         @endcan
     @endif

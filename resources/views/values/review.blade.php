@@ -82,6 +82,21 @@
                     </tbody>
                 </table>
             </form>
+            @if ($next !== [])
+                <section class="grid gap-1">
+                    <h2 class="label">Then</h2>
+                    <ol class="grid gap-1">
+                        @foreach ($next as $one)
+                            <li class="flex gap-3 justify-between small"><span>{{ implode(' · ', array_map(fn (int $id): string => $labels[$id] ?? '', $one->values)) }}</span>
+                                <span class="soft">{{ $one->evidence[0] }}</span>
+                            </li>
+                        @endforeach
+                    </ol>
+                    @if ($waiting > 1 + count($next))
+                        <p class="small soft">and {{ Format::count($waiting - 1 - count($next), 'group') }} more</p>
+                    @endif
+                </section>
+            @endif
         </div>
     @endif
 @endsection
