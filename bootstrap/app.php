@@ -29,9 +29,13 @@ return Application::configure(basePath: dirname(__DIR__))
     ->withExceptions(function (Exceptions $exceptions): void {
         $exceptions->dontReport([Refused::class]);
         // What cannot be done is told on the page it was asked from, with everything that was typed.
-        $exceptions->render(fn (Refused $why, Request $request): RedirectResponse|JsonResponse => $request->wantsJson() ? response()->json(['message' => $why->getMessage()], 422) : ($request->isMethodSafe()
-            ? redirect()->to($request->path())->withErrors(['refused' => $why->getMessage()])
-            : back()->withInput($request->except('password'))->withErrors([$why->field ?? 'refused' => $why->getMessage()])));
+        $exceptions->render(fn (Refused $why, Request $request): RedirectResponse|JsonResponse|Response => match (true) {
+            $request->wantsJson() => response()->json(['message' => $why->getMessage()], 422),
+            ! $request->isMethodSafe() => back()->withInput($request->except('password'))->withErrors([$why->field ?? 'refused' => $why->getMessage()]),
+            // The page without what was asked of it; where nothing was asked, the page itself is what cannot be had.
+            $request->getQueryString() !== null => redirect()->to($request->path())->withErrors(['refused' => $why->getMessage()]),
+            default => response()->view('errors.page', ['status' => 409, 'said' => $why->getMessage()], 409),
+        });
         $exceptions->render(fn (HttpExceptionInterface $problem, Request $request): ?Response => $request->wantsJson() ? null
             : response()->view('errors.page', ['status' => $problem->getStatusCode()], $problem->getStatusCode(), $problem->getHeaders()));
     })

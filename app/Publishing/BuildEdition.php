@@ -52,7 +52,7 @@ final class BuildEdition
         $progress('Numbering products', 0.0);
         $this->numbering = new Numbering;
         $layout = $this->numbering->layout;
-        foreach (['edition' => $number, 'lanes' => json_encode($layout->sizes), 'summary' => serialize($summary), 'currency' => config('lokum.currency'), 'locale' => config('lokum.locale')] as $key => $value) {
+        foreach (['format' => EditionWriter::FORMAT, 'edition' => $number, 'lanes' => json_encode($layout->sizes), 'summary' => serialize($summary), 'currency' => config('lokum.currency'), 'locale' => config('lokum.locale')] as $key => $value) {
             $this->writer->insert('meta', [$key, (string) $value]);
         }
         $this->categories();

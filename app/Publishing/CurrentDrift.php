@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\History\Remembered;
+use App\Refused;
 use Lokum\Edition\Drift;
+use Lokum\Edition\Summary;
 
 /** How far the catalog has moved since the edition that shoppers see. */
 final readonly class CurrentDrift
@@ -18,7 +20,17 @@ final readonly class CurrentDrift
     {
         $edition = Edition::current();
 
-        return $this->remembered->of($this->name($edition), fn (): Drift => Drift::between($edition?->open()->summary(), ($this->draft)()));
+        return $this->remembered->of($this->name($edition), fn (): Drift => Drift::between($this->served($edition), ($this->draft)()));
+    }
+
+    /** What shoppers are served; nothing, where the edition's file is gone or of another shape. */
+    private function served(?Edition $edition): ?Summary
+    {
+        try {
+            return $edition?->open()->summary();
+        } catch (Refused) {
+            return null;
+        }
     }
 
     /** The number of differences, where it is known already; null where it would have to be worked out. */

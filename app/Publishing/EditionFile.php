@@ -54,6 +54,9 @@ final class EditionFile implements TermSource
         }
         $this->pdo = new PDO('sqlite:file:'.rawurlencode($path).'?mode=ro&immutable=1', options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40]);
         $this->pdo->exec('PRAGMA mmap_size = 1073741824');
+        if ($this->meta('format') !== (string) EditionWriter::FORMAT) {
+            throw new Refused('The current edition was made by another version of Lokum. Publish again.');
+        }
         /** @var list<int> $sizes */
         $sizes = json_decode($this->meta('lanes'), true);
         $this->layout = new Layout($sizes);

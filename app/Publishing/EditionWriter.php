@@ -9,6 +9,9 @@ use PDO;
 /** Writes an edition's file, beside the ones that are served. Nobody looks at it until it is finished and has its name. */
 final class EditionWriter
 {
+    /** Raised when the file changes its shape; an edition of another shape is not read. */
+    public const FORMAT = 2;
+
     private const SCHEMA = '
         CREATE TABLE meta (key TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
         CREATE TABLE categories (id INTEGER PRIMARY KEY, parent_id INTEGER, name TEXT NOT NULL, slug TEXT NOT NULL UNIQUE, path TEXT NOT NULL, depth INTEGER NOT NULL, products INTEGER NOT NULL, bits BLOB NOT NULL);

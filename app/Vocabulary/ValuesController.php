@@ -32,7 +32,7 @@ final class ValuesController
         }
         $bench = new Workbench($definition, $request);
         $rows = $bench->rows();
-        $page = max(1, $request->integer('page', 1));
+        $page = min(max(1, $request->integer('page', 1)), max(1, (int) ceil(count($rows) / self::PER_PAGE)));
 
         return view('values.show', [
             'definition' => $definition, 'bench' => $bench, 'found' => $rows, 'orders' => TermOrder::cases(), 'umbrellas' => Umbrella::query()->where('definition_id', $definition->id)->orderBy('label')->get(),

@@ -82,6 +82,20 @@ test('an empty catalog has nothing to publish, and no edition nothing to count',
     expect(fn () => Edition::openCurrent())->toThrow(Refused::class, 'There is no edition yet');
 });
 
+test('an edition that another version has made is not read, says so, and gives way to the next', function (): void {
+    $this->publish();
+    $edition = Edition::current();
+    (new PDO('sqlite:'.Edition::directory().'/'.$edition->file))->exec("UPDATE meta SET value = '1' WHERE key = 'format'");
+    $this->get('/shop')->assertStatus(409)->assertSee('made by another version of Lokum');
+    $this->actingAs($this->person());
+    foreach (['/', '/publishing', '/line-ups', '/values/color', '/products'] as $path) {
+        $this->get($path)->assertOk();
+    }
+    expect(app(CurrentDrift::class)()->new)->not->toBe([]);
+    $this->publish();
+    $this->get('/shop')->assertOk();
+});
+
 test('the shop shows the line-up, its counts and what is picked', function (): void {
     $this->publish();
     $page = $this->get('/shop/c/paint?color=red')->assertOk();

@@ -19,7 +19,7 @@ test('the keyboard: rooms, search, rows, merging, taking back, ordering', functi
     $me = (new Person(demo()))->signIn();
     $me->chord(WebDriverKeys::ALT, '4')->see('Attribute', '.work')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN);
     $me->open('/values/finish')->see('4 values')->keys('/')->holds('document.activeElement.matches("[data-find]")')->keys('satin', WebDriverKeys::ENTER)->see('Satin', 'tbody')->notSee('Gloss', 'tbody');
-    $me->open('/values/finish')->see('4 values')->keys(WebDriverKeys::ARROW_DOWN)->holds('document.activeElement.getAttribute("aria-label") === "Select gloss"')->keys(' ')->see('1 selected');
+    $me->open('/values/finish')->see('4 values')->keys(WebDriverKeys::ARROW_DOWN)->holds('document.activeElement.getAttribute("aria-label") === "Select Gloss"')->keys(' ')->see('1 selected');
     $me->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ARROW_DOWN)->holds('document.activeElement.getAttribute("aria-label").startsWith("Select S")')->keys(' ')->see('Merge into one?', '#panel')->keys('m')->see('Merged')->see('3 values');
     $me->keys('u')->see('Took back', '.toast')->see('4 values');
     $me->keys('?')->see('Move from row to row', 'dialog')->keys(WebDriverKeys::ESCAPE)->notSee('Move from row to row');

@@ -54,7 +54,7 @@ test('cells are walked, typed into, filled down, cleared and taken back with key
 test('a block is pasted whole: looked over first, with what cannot be placed named', function (): void {
     $me = (new Person(workshop()))->signIn()->open(OILS)->see('200 of');
     $me->focus(cell(5, 'finish'));
-    paste($me, "Gloss\tGift\tyes\t50 ml\nMatte\tGift|Studio\tperhaps\t5 cl\n")->see('Put 7 cells in?', '#panel')->see('says neither yes nor no', '#panel')->keys('s')->see('Not placed', '.toast')->see('gloss', cell(5, 'finish'))->see('50 ml', cell(6, 'volume'));
+    paste($me, "Gloss\tGift\tyes\t50 ml\nMatte\tGift|Studio\tperhaps\t5 cl\n")->see('Put 7 cells in?', '#panel')->see('says neither yes nor no', '#panel')->keys('s')->see('Not placed', '.toast')->see('Gloss', cell(5, 'finish'))->see('50 ml', cell(6, 'volume'));
     $me->open('/history')->see('Typed 7 cells of Finish, Occasion, Transparent, Volume')->press('Typed 7 cells')->press('Take back', '#panel')->see('Took back', '.toast');
     $me->open(OILS)->focus(cell(5, 'finish'))->chord(WebDriverKeys::SHIFT, WebDriverKeys::ARROW_RIGHT);
     $copied = $me->script('const d = new DataTransfer(); document.activeElement.dispatchEvent(new ClipboardEvent("copy", {clipboardData: d, bubbles: true, cancelable: true})); return d.getData("text/plain")');

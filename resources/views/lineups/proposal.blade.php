@@ -15,7 +15,7 @@
                 @endforeach
                 <div class="flex gap-2 pt-1 items-center">
                     @if (array_filter($proposal, fn ($one) => !isset($lineup->filters[$one->key])) === [])
-                        <span class="settled small">All of them are here.</span>
+                        <span class="tag settled">All of them are here.</span>
                     @else
                         <button class="button small main" data-key="t">Add the ticked ones <kbd>T</kbd></button>
                     @endif
