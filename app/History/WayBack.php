@@ -13,6 +13,12 @@ final readonly class WayBack
     /** Obstacles that are named; there may be more. */
     private const NAMED = 5;
 
+    /** Tables of what words mean. */
+    private const WORDS = ['attribute_values', 'spellings', 'umbrellas'];
+
+    /** Columns of theirs that nothing is built upon. */
+    private const PASSING = ['position', 'settled', 'version', 'updated_at'];
+
     private const NOUNS = [
         'attribute_values' => ['value', 'values'], 'spellings' => ['spelling', 'spellings'], 'definitions' => ['definition', 'definitions'],
         'headings' => ['heading', 'headings'], 'items' => ['product or variant', 'products or variants'], 'filters' => ['filter', 'filters'], 'filter_changes' => ['change of an inherited filter', 'changes of inherited filters'], 'categories' => ['category', 'categories'], 'fill_rules' => ['fill rule', 'fill rules'], 'expectations' => ['expectation', 'expectations'], 'views' => ['saved view', 'saved views'], 'umbrellas' => ['umbrella', 'umbrellas'], 'kept_apart' => ['pair kept apart', 'pairs kept apart'],
@@ -100,7 +106,27 @@ final readonly class WayBack
             }
         }
 
-        return [...array_values($obstacles), ...self::cellsInTheWay($change)];
+        return [...array_values($obstacles + self::builtUpon($change)), ...self::cellsInTheWay($change)];
+    }
+
+    /**
+     * Later changes that did something with the words that this one brought in: they could not be taken back any more without them.
+     *
+     * @return array<int, string> obstacles by the later change
+     */
+    private static function builtUpon(Change $change): array
+    {
+        $later = DB::table('change_rows as mine')->join('change_rows as theirs', fn ($join) => $join->on('theirs.table_name', 'mine.table_name')->on('theirs.row_key', 'mine.row_key')->on('theirs.change_id', '>', 'mine.change_id'))
+            ->join('changes as c', 'c.id', '=', 'theirs.change_id')->where('mine.change_id', $change->id)->whereNull('mine.before')->whereIn('mine.table_name', self::WORDS)
+            ->whereNotNull('theirs.before')->whereNotNull('theirs.after')->whereNull('c.taken_back_by')->whereNull('c.takes_back')->where('c.has_way_back', true)->orderBy('c.id')->limit(200)->get(['c.id', 'theirs.after']);
+        $obstacles = [];
+        foreach ($later as $row) {
+            if (count($obstacles) < self::NAMED && array_diff(array_keys((array) json_decode((string) $row->after, true)), self::PASSING) !== []) {
+                $obstacles[$row->id] ??= self::named(Change::query()->findOrFail($row->id));
+            }
+        }
+
+        return $obstacles;
     }
 
     /**

@@ -1,0 +1,127 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Catalog\CellChange;
+use App\Catalog\ChangeCells;
+use App\Catalog\Chosen;
+use App\Catalog\Narrowing;
+use App\Definitions\Definition;
+use App\History\Change;
+use App\History\TakeBack;
+use App\History\WayBack;
+use App\Refused;
+use App\Vocabulary\ChangeValues;
+use App\Vocabulary\CreateValue;
+use App\Vocabulary\GatherValues;
+use App\Vocabulary\KeepApart;
+use App\Vocabulary\MergeValues;
+use App\Vocabulary\MoveSpelling;
+use App\Vocabulary\SaveValue;
+use App\Vocabulary\Spelling;
+use App\Vocabulary\Value;
+use Illuminate\Support\Facades\DB;
+use Lokum\Vocabulary\Look;
+
+/* Many acts at random, as of people at work for a day; then the way back, in order and out of order. */
+
+const DAY_TABLES = ['attribute_values' => ['version', 'updated_at'], 'spellings' => [], 'umbrellas' => ['version', 'updated_at'], 'kept_apart' => [], 'definitions' => ['version', 'updated_at'], 'lineups' => ['version', 'updated_at'], 'filters' => ['version', 'updated_at'], 'filter_changes' => ['version', 'updated_at'], 'fill_rules' => ['version', 'updated_at']];
+
+/** @return array<string, mixed> all that the acts can change, without versions and times */
+function dayAsItIs(): array
+{
+    $state = [];
+    foreach (DAY_TABLES as $table => $passing) {
+        $state[$table] = array_map(fn (stdClass $row): array => array_diff_key((array) $row, array_flip([...$passing, 'updated_at', 'created_at'])), DB::table($table)->orderBy('id')->get()->all());
+    }
+
+    return $state + ['cells' => array_map(fn (stdClass $row): array => (array) $row, DB::table('assignments')->orderBy('item_id')->orderBy('definition_id')->orderBy('spelling_id')->get(['item_id', 'definition_id', 'spelling_id', 'origin'])->all())];
+}
+
+/** One act of somebody; null, where it was refused or nothing was different. */
+function act(): ?Change
+{
+    $definition = Definition::query()->where('slug', mt_rand(0, 2) === 0 ? 'finish' : 'color')->firstOrFail();
+    $values = Value::query()->with('definition')->where('definition_id', $definition->id)->whereNull('merged_into')->get()->all();
+    shuffle($values);
+    $ids = array_map(fn (Value $value): int => $value->id, array_slice($values, 0, mt_rand(1, 3)));
+    $before = (int) Change::query()->max('id');
+    try {
+        match (mt_rand(0, 10)) {
+            0, 1, 2 => app(MergeValues::class)($definition, app(MergeValues::class)->plan($definition, $ids[0], $ids), mt_rand(0, 2) === 0 ? 'Merged '.mt_rand(1, 99) : ''),
+            3, 4 => app(GatherValues::class)($definition, ['Warm', 'Cool', 'Odd'][mt_rand(0, 2)], $ids, different: true),
+            5 => app(KeepApart::class)($definition, $ids),
+            6 => app(SaveValue::class)($values[0], 'Named '.mt_rand(1, 99), new Look(mt_rand(0, 1) === 0 ? [] : ['#a8325a'], null, null), false, $values[0]->version),
+            7 => app(MoveSpelling::class)($definition, Spelling::query()->where('definition_id', $definition->id)->inRandomOrder(mt_rand())->firstOrFail(), mt_rand(0, 1) === 0 ? null : $values[0]),
+            8 => app(ChangeValues::class)($definition, ['retire', 'hide', 'show'][mt_rand(0, 2)], $ids),
+            9 => app(ChangeCells::class)(Chosen::all(Narrowing::where(mt_rand(0, 1) === 0 ? [] : ["{$definition->slug}:{$values[0]->slug}"])), CellChange::from($definition, ['mode' => ['set', 'clear'][mt_rand(0, 1)], 'value' => [$values[count($values) - 1]->label]])),
+            10 => app(CreateValue::class)($definition, 'Made '.mt_rand(1, 99)),
+        };
+    } catch (Refused) {
+        // What cannot be done is refused, and nothing of it is left.
+    }
+
+    return Change::query()->where('id', '>', $before)->orderByDesc('id')->first();
+}
+
+beforeEach(function (): void {
+    $csv = "sku,category,Color,Finish\n";
+    foreach (['Red', 'red ', 'RED', 'Rot', 'Blue', 'blue', 'Navy', 'Green', 'Grün', 'Sage', 'Olive', 'White', 'Off-white', 'Black'] as $i => $color) {
+        $csv .= "P{$i},".['Paint', 'Paint > Oil', 'Paper'][$i % 3].",{$color},".['Gloss', 'Matt', 'Satin', ''][$i % 4]."\n";
+    }
+    $this->read($csv, '{"columns": {"Color": {"kind": "choice", "level": "product"}, "Finish": {"kind": "choice", "level": "product"}}}');
+});
+
+test('a day of random acts is taken back to the start, the newest first', function (int $seed): void {
+    mt_srand($seed);
+    $start = dayAsItIs();
+    for ($i = 0; $i < 30; $i++) {
+        act();
+    }
+    expect(dayAsItIs())->not->toEqual($start);
+    for ($left = Change::query()->count(); $left > 0 && ($newest = app(TakeBack::class)->newest()) !== null && $newest->room !== 'Feeds'; $left--) {
+        app(TakeBack::class)($newest);
+    }
+    expect(dayAsItIs())->toEqual($start);
+})->with(range(1, 12));
+
+test('acts are taken back in any order: each either goes back alone or names what stands in the way, and at the end all is as it was', function (int $seed): void {
+    mt_srand($seed);
+    $start = dayAsItIs();
+    for ($i = 0; $i < 20; $i++) {
+        act();
+    }
+    $refused = 0;
+    $left = Change::query()->where('has_way_back', true)->where('room', '!=', 'Feeds')->get()->all();
+    for ($round = 0; $left !== [] && $round < 400; $round++) {
+        shuffle($left);
+        $change = array_pop($left);
+        $state = dayAsItIs();
+        $way = WayBack::of($change->refresh());
+        try {
+            app(TakeBack::class)($change);
+            expect($way->isOpen())->toBeTrue();
+        } catch (Refused $why) {
+            $refused++;
+            expect($why->getMessage())->not->toBe('')->and(dayAsItIs())->toEqual($state);
+            $left[] = $change;
+        }
+    }
+    $stuck = implode("\n", array_map(fn (Change $change): string => "{$change->id} {$change->summary}: ".implode(' ', WayBack::of($change->refresh())->obstacles), $left));
+    expect($stuck)->toBe('')->and(dayAsItIs())->toEqual($start);
+})->with(range(21, 30));
+
+test('what was taken back and done again is as it was done', function (int $seed): void {
+    mt_srand($seed);
+    for ($i = 0; $i < 12; $i++) {
+        act();
+    }
+    $change = act();
+    while ($change === null) {
+        $change = act();
+    }
+    $done = dayAsItIs();
+    $back = app(TakeBack::class)($change);
+    app(TakeBack::class)($back);
+    expect(dayAsItIs())->toEqual($done)->and($change->refresh()->taken_back_by)->toBeNull();
+})->with(range(41, 48));
