@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Vocabulary;
 
 use App\Definitions\Definition;
+use App\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
@@ -72,7 +73,8 @@ final class ValuesController
 
     public function order(Request $request, Definition $definition, OrderValues $order): RedirectResponse
     {
-        $change = $order($definition, TermOrder::from($request->string('order')->toString()), array_map(intval(...), (array) $request->input('ids', [])));
+        $asked = $request->string('order')->toString();
+        $change = $order($definition, TermOrder::tryFrom($asked) ?? throw Refused::unknown('order', $asked), array_map(intval(...), (array) $request->input('ids', [])));
 
         return redirect()->back()->with('done', $change->summary ?? 'They stand in that order already.')->with('undo', $change?->id);
     }

@@ -89,7 +89,7 @@ final class Lexicon
         if (strlen($word) < 6 || ! str_ends_with($word, 'ed') || isset($this->opposed[$word])) {
             return $word;
         }
-        foreach ([substr($word, 0, -2), substr($word, 0, -1), preg_match('/([bdgmnprt])\1ed$/', $word) === 1 ? substr($word, 0, -3) : ''] as $stem) {
+        foreach ([substr($word, 0, -2), substr($word, 0, -1), preg_match('/([bmp])\1ed$/', $word) === 1 ? substr($word, 0, -3) : ''] as $stem) {
             if (strlen($stem) >= 3 && $this->isLemma($stem) && ! isset($this->opposed[$stem])) {
                 return $stem;
             }

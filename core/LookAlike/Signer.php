@@ -11,6 +11,7 @@ use Lokum\Quantity\QuantityRange;
 use Lokum\Quantity\Unit;
 use Lokum\Quantity\UnreadableQuantity;
 use Lokum\Text\StrictKey;
+use Lokum\Text\Unicode;
 use Lokum\Text\WordForms;
 use Lokum\Vocabulary\SizeLadder;
 
@@ -43,15 +44,16 @@ final class Signer
     {
         $letters = StrictKey::of($text);
         // A raised o is typed for a degree; behind it stands the letter of the scale.
-        $text = (string) preg_replace('/(?<=[\d\s])[º˚]\s?(?=[CF]\b)/u', '°', $text);
+        $text = (string) preg_replace('/(?<=[\d\s])[º˚]\s?(?=[CF]\b)/u', '°', Unicode::digits($text));
         $plain = (string) preg_replace(array_keys(self::SIGNS), array_values(self::SIGNS), StrictKey::of($text));
         $measure = $this->wholeMeasure($text);
         if ($measure !== null) {
             return new Signature($letters, exact: $measure[0], rough: $measure[1], units: $measure[2]);
         }
-        $size = self::SIZES[(string) preg_replace('/[\s-]+/u', ' ', $plain)] ?? null;
-        if ($size !== null || (SizeLadder::rung($plain)[0] ?? null) === 0) {
-            return new Signature($letters, exact: [$size ?? $plain], rough: [$size ?? $plain]);
+        $name = $this->lexicon->expanded((string) preg_replace('/[\s-]+/u', ' ', $plain));
+        $size = self::SIZES[$name] ?? ((SizeLadder::rung($name)[0] ?? null) === 0 ? $name : null);
+        if ($size !== null) {
+            return new Signature($letters, exact: [$size], rough: [$size]);
         }
         [$plain, $exact, $rough, $units] = $this->measures($plain);
         $made = Composition::in($plain);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lokum\Quantity;
 
+use Lokum\Text\Unicode;
+
 /**
  * Reads measures as the trade writes them: 12 in, 5 ft 6 in, 1½", 10–12 cm, 20 x 30 cm, A4. What is not clear is refused
  * with its reason and never guessed.
@@ -17,7 +19,7 @@ final class MeasureText
     /** @throws UnreadableQuantity */
     public static function read(string $text): Quantity|QuantityRange|Dimensions
     {
-        $plain = trim((string) preg_replace(['/[\s\p{Z}]+/u', '/\.{2,3}(?=\d)/'], [' ', '…'], $text));
+        $plain = trim((string) preg_replace(['/[\s\p{Z}]+/u', '/\.{2,3}(?=\d)/'], [' ', '…'], Unicode::digits($text)));
         if ($plain === '' || mb_strlen($plain) > self::LONGEST) {
             throw UnreadableQuantity::notANumber($text);
         }

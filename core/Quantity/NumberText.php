@@ -6,6 +6,7 @@ namespace Lokum\Quantity;
 
 use Brick\Math\BigDecimal;
 use Brick\Math\BigRational;
+use Lokum\Text\Unicode;
 
 /**
  * Numbers as people write them (C4): 1.5  1,5  1 500  1,500.25  1.500,25  1½  1 1/2  1-1/2  -3  +3.
@@ -29,7 +30,7 @@ final class NumberText
      */
     public static function leading(string $text): array
     {
-        $plain = (string) preg_replace('/[\s\p{Z}]+/u', ' ', trim($text));
+        $plain = (string) preg_replace('/[\s\p{Z}]+/u', ' ', trim(Unicode::digits($text)));
         $plain = str_replace(["\u{2212}", "\u{2044}"], ['-', '/'], (string) preg_replace('/(?<=\d)\x{2019}(?=\d{3})/u', "'", $plain));
         foreach (self::FRACTIONS as $sign => $fraction) {
             $plain = trim(str_replace($sign, ' '.$fraction, $plain));

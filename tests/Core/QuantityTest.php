@@ -36,3 +36,7 @@ test('ranges, lengths that belong together, and small units behind large ones', 
 test('the same measure is the same however it is written', function (string $one, string $other, bool $same): void {
     expect(MeasureText::read($one)->equals(MeasureText::read($other)))->toBe($same);
 })->with([['300 gsm', '300 g/m2', true], ['12 in', '30.48 cm', true], ['12 in', '30.5 cm', false], ['0.5 l', '500 ml', true], ['5', '5 cm', false], ['5 g', '5 cm', false]]);
+
+test('digits of other scripts are digits', function (): void {
+    expect(Lokum\Text\Unicode::digits('١٢ ml, ９, 7'))->toBe('12 ml, 9, 7')->and(Lokum\Quantity\MeasureText::read('٣٠ ml')->float())->toBe(30.0);
+});
