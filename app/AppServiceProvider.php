@@ -21,7 +21,12 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        Connection::resolverFor('sqlite', fn (mixed $pdo, string $database, string $prefix, array $config): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config));
+        Connection::resolverFor(
+            'sqlite',
+            fn (
+                mixed $pdo, string $database, string $prefix, array $config,
+            ): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config),
+        );
         $this->app->singleton(Ledger::class);
         $this->app->singleton(TermSorter::class, fn (): TermSorter => new TermSorter((string) config('lokum.locale')));
     }

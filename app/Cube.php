@@ -37,7 +37,10 @@ final class Cube
         $width = self::SIZE / count($colors);
         $stripes = '';
         foreach ($colors as $i => $color) {
-            $stripes .= sprintf('<rect x="%s" width="%s" height="16" fill="%s"/>', round($width * $i, 3), round($width + ($i + 1 < count($colors) ? 0.2 : 0), 3), e($color));
+            $stripes .= sprintf(
+                '<rect x="%s" width="%s" height="16" fill="%s"/>', round($width * $i, 3), round($width + ($i + 1 < count($colors) ? 0.2 : 0), 3),
+                e($color),
+            );
         }
 
         return $stripes.'<rect x=".5" y=".5" width="15" height="15" rx="3.5" fill="none" stroke="#000" stroke-opacity=".22"/>';

@@ -12,7 +12,10 @@ use Lokum\Feed\CsvWriter;
 /** Invented catalogs of any size: the same at every run for the same size. */
 final readonly class Catalog
 {
-    public const ATTRIBUTES = ['color' => 200, 'material' => 120, 'finish' => 40, 'size' => 60, 'series' => 30, 'origin' => 80, 'occasion' => 50, 'hair' => 30, 'shape' => 20, 'grade' => 20];
+    public const ATTRIBUTES = [
+        'color' => 200, 'material' => 120, 'finish' => 40, 'size' => 60, 'series' => 30, 'origin' => 80, 'occasion' => 50, 'hair' => 30,
+        'shape' => 20, 'grade' => 20,
+    ];
 
     public function __construct(private int $products, private int $seed = 7)
     {
@@ -43,7 +46,10 @@ final readonly class Catalog
         mt_srand($this->seed);
         yield ['sku', 'name', 'category', 'brand', 'price', 'stock', ...array_keys(self::ATTRIBUTES)];
         for ($i = 0; $i < $this->products; $i++) {
-            $row = ["P{$i}", "Product {$i}", 'Branch '.($i % 12).' > Twig '.($i % 60), 'Brand '.($i % 40), number_format(1 + mt_rand(0, 9999) / 100, 2, '.', ''), (string) mt_rand(0, 50)];
+            $row = [
+                "P{$i}", "Product {$i}", 'Branch '.($i % 12).' > Twig '.($i % 60), 'Brand '.($i % 40),
+                number_format(1 + mt_rand(0, 9999) / 100, 2, '.', ''), (string) mt_rand(0, 50),
+            ];
             foreach (self::ATTRIBUTES as $name => $terms) {
                 $row[] = mt_rand(0, 9) === 0 ? '' : "{$name} ".self::term($terms);
             }

@@ -33,7 +33,9 @@ final readonly class Filling implements Benchmark
         $say('the same again');
         [$again] = $this->time(fn () => ($this->run)());
         $say('a rule by categories');
-        [$branch] = $this->time(fn () => $this->edit->add(RuleForm::from(['definition' => 'series', 'source' => 'category', 'branch' => 'branch-1'])));
+        [$branch] = $this->time(fn () => $this->edit->add(RuleForm::from([
+            'definition' => 'series', 'source' => 'category', 'branch' => 'branch-1',
+        ])));
         $say('baseline: names lower-cased');
         [$baseline] = $this->time(fn () => array_map(mb_strtolower(...), DB::table('items')->pluck('name')->all()));
 

@@ -15,7 +15,9 @@ use Illuminate\Support\Facades\Auth;
 /** Pages of the products grid with thirty columns, at the full size beside the same pages at a hundredth of it. */
 final readonly class Grid implements Benchmark
 {
-    private const PAGES = ['open' => '', 'category' => 'where[]=category:branch-3&', 'value' => 'where[]=color:color-5&', 'price' => 'where[]=price:..20&'];
+    private const PAGES = [
+        'open' => '', 'category' => 'where[]=category:branch-3&', 'value' => 'where[]=color:color-5&', 'price' => 'where[]=price:..20&',
+    ];
 
     public function __construct(private ReadFeed $read, private Kernel $kernel)
     {
@@ -24,13 +26,20 @@ final readonly class Grid implements Benchmark
     public function run(int $products, callable $say): array
     {
         config(['session.driver' => 'array']);
-        Auth::login(User::query()->create(['name' => 'Bench', 'email' => 'bench@example.test', 'password' => 'a-long-password', 'role' => Role::Manager]));
+        Auth::login(User::query()->create([
+            'name' => 'Bench', 'email' => 'bench@example.test', 'password' => 'a-long-password', 'role' => Role::Manager,
+        ]));
         $figures = ['products' => $products, 'columns' => 30];
         foreach (['small' => max(1000, intdiv($products, 100)), 'full' => $products] as $size => $count) {
             $say('reading '.number_format($count).' products');
             Catalog::readIn($this->read, (new Catalog($count))->wideRows());
             Definition::query()->update(['state' => 'accepted']);
-            $columns = Definition::query()->where('slug', '!=', Definition::BRAND)->limit(30)->pluck('slug')->map(fn (string $slug): string => 'columns[]='.$slug)->join('&');
+            $columns = Definition::query()
+                ->where('slug', '!=', Definition::BRAND)
+                ->limit(30)
+                ->pluck('slug')
+                ->map(fn (string $slug): string => 'columns[]='.$slug)
+                ->join('&');
             foreach (self::PAGES as $name => $where) {
                 $figures["{$name}_{$size}_ms"] = $this->median('/products?'.$where.$columns);
             }

@@ -35,7 +35,10 @@ final readonly class LookAlikeValues implements Benchmark
         $say('baseline: all pairs by edit distance, sampled');
         $all = $this->allPairs($candidates);
 
-        return ['values' => $products] + $figures + ['baseline_seconds_scaled' => round($all), 'times_faster' => round($all / max(0.001, $figures["seconds_{$products}"]))];
+        return ['values' => $products] + $figures + [
+            'baseline_seconds_scaled' => round($all),
+            'times_faster' => round($all / max(0.001, $figures["seconds_{$products}"])),
+        ];
     }
 
     /** @return non-empty-list<Candidate> */

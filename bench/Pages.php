@@ -28,8 +28,10 @@ final readonly class Pages implements Benchmark
 
     private const SECONDS = 8;
 
-    public function __construct(private ReadFeed $read, private Publish $publish, private EditLineup $edit, private Kernel $kernel, private PageWorth $worth, private DraftListing $draft)
-    {
+    public function __construct(
+        private ReadFeed $read, private Publish $publish, private EditLineup $edit, private Kernel $kernel, private PageWorth $worth,
+        private DraftListing $draft,
+    ) {
     }
 
     public function run(int $products, callable $say): array
@@ -46,7 +48,10 @@ final readonly class Pages implements Benchmark
         $say('baseline: one GROUP BY a filter');
         $start = hrtime(true);
         foreach (Definition::query()->whereIn('slug', array_keys(Catalog::ATTRIBUTES))->pluck('id') as $definition) {
-            DB::select('SELECT s.value_id, COUNT(DISTINCT COALESCE(i.parent_id, i.id)) FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = ? GROUP BY s.value_id', [$definition]);
+            DB::select(
+                'SELECT s.value_id, COUNT(DISTINCT COALESCE(i.parent_id, i.id)) FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = ? GROUP BY s.value_id',
+                [$definition],
+            );
         }
         $sql = (hrtime(true) - $start) / 1e6;
         $peak = round(memory_get_peak_usage() / 1e6);

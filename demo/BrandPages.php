@@ -36,7 +36,14 @@ final readonly class BrandPages
         $brand = Definition::query()->where('slug', Definition::BRAND)->firstOrFail();
         foreach ($brand->values()->with('definition')->orderBy('id')->get() as $i => $value) {
             if (isset(self::ABOUT[$value->label])) {
-                ($this->save)($value, $value->label, $value->look(), false, $value->version, new ValuePage(self::ABOUT[$value->label], Pictures::keep($this->mark($value->label, $i))));
+                ($this->save)(
+                    $value,
+                    $value->label,
+                    $value->look(),
+                    false,
+                    $value->version,
+                    new ValuePage(self::ABOUT[$value->label], Pictures::keep($this->mark($value->label, $i))),
+                );
             }
         }
     }
@@ -45,12 +52,17 @@ final readonly class BrandPages
     private function mark(string $name, int $n): string
     {
         $image = imagecreatetruecolor(self::SIDE, self::SIDE);
-        $color = fn (array $rgb, float $lighter): int => (int) imagecolorallocate($image, ...array_map(fn (int $part): int => (int) ($part + (255 - $part) * $lighter), $rgb));
+        $color = fn (array $rgb, float $lighter): int => (int) imagecolorallocate(
+            $image,
+            ...array_map(fn (int $part): int => (int) ($part + (255 - $part) * $lighter), $rgb),
+        );
         $ink = self::INKS[$n % count(self::INKS)];
         imagefilledrectangle($image, 0, 0, self::SIDE, self::SIDE, $color($ink, 0.88));
         foreach (str_split(substr(strtolower((string) preg_replace('/[^a-z]/i', '', $name)), 0, 8)) as $i => $letter) {
             $height = 30 + (ord($letter) - 97) * 6;
-            imagefilledrectangle($image, 22 + $i * 25, self::SIDE - 20 - $height, 38 + $i * 25, self::SIDE - 20, $color($ink, 0.15 + 0.08 * ($i % 4)));
+            imagefilledrectangle(
+                $image, 22 + $i * 25, self::SIDE - 20 - $height, 38 + $i * 25, self::SIDE - 20, $color($ink, 0.15 + 0.08 * ($i % 4)),
+            );
         }
         imagefilledellipse($image, self::SIDE - 52, 52, 56, 56, $color($ink, 0.0));
         ob_start();

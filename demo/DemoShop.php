@@ -39,15 +39,30 @@ final readonly class DemoShop
             "Shape": {"attribute": "shape", "label": "Brush shape", "kind": "choice", "level": "product"}, "Occasion": {"attribute": "occasion", "kind": "choice"}}}',
     ];
 
-    private const MERGES = ['finish' => ['Matte' => ['Matt']], 'pigment-series' => ['Series 1' => ['Serie 1'], 'Series 2' => ['Serie 2'], 'Series 3' => ['Serie 3'], 'Series 4' => ['Serie 4']], 'surface' => ['Cold pressed' => ['cold-pressed'], 'Hot pressed' => ['Hot-pressed']]];
+    private const MERGES = [
+        'finish' => ['Matte' => ['Matt']],
+        'pigment-series' => ['Series 1' => ['Serie 1'], 'Series 2' => ['Serie 2'], 'Series 3' => ['Serie 3'], 'Series 4' => ['Serie 4']],
+        'surface' => ['Cold pressed' => ['cold-pressed'], 'Hot pressed' => ['Hot-pressed']],
+    ];
 
     /** What products of a branch should carry. */
-    private const EXPECTED = ['paint' => ['color', 'volume', 'lightfastness', 'pigment-series', 'finish'], 'brushes' => ['hair', 'shape', 'brush-size', 'handle'], 'paper' => ['weight', 'surface', 'fibre', 'sheet-size'], 'canvas' => ['weight', 'sheet-size'], 'drawing' => ['color']];
+    private const EXPECTED = [
+        'paint' => ['color', 'volume', 'lightfastness', 'pigment-series', 'finish'],
+        'brushes' => ['hair', 'shape', 'brush-size', 'handle'],
+        'paper' => ['weight', 'surface', 'fibre', 'sheet-size'],
+        'canvas' => ['weight', 'sheet-size'],
+        'drawing' => ['color'],
+    ];
 
-    private const FILTERS = ['color', Filter::PRICE, 'brand', 'volume', 'lightfastness', 'pigment-series', 'finish', 'weight', 'surface', 'sheet-size', 'hair', 'shape', 'brush-size', 'occasion', Filter::STOCK];
+    private const FILTERS = [
+        'color', Filter::PRICE, 'brand', 'volume', 'lightfastness', 'pigment-series', 'finish', 'weight', 'surface', 'sheet-size', 'hair', 'shape',
+        'brush-size', 'occasion', Filter::STOCK,
+    ];
 
-    public function __construct(private ReadFeed $read, private SaveDefinition $save, private MergeValues $merge, private EditLineup $edit, private SayExpected $expect, private BrandPages $brands, private Publish $publish)
-    {
+    public function __construct(
+        private ReadFeed $read, private SaveDefinition $save, private MergeValues $merge, private EditLineup $edit, private SayExpected $expect,
+        private BrandPages $brands, private Publish $publish,
+    ) {
     }
 
     public static function isBuilt(): bool
@@ -63,7 +78,14 @@ final readonly class DemoShop
             $figures = $this->read($file, ColumnMap::fromJson($map));
             $say("read {$file}: ".number_format($figures->rows).' rows');
         }
-        $this->save->several(Definition::query()->where('state', State::Proposed)->whereIn('slug', ['granulating', 'features', 'handle', 'vegan', 'sheets', 'acid-free'])->pluck('id')->all(), State::Accepted);
+        $this->save->several(
+            Definition::query()
+                ->where('state', State::Proposed)
+                ->whereIn('slug', ['granulating', 'features', 'handle', 'vegan', 'sheets', 'acid-free'])
+                ->pluck('id')
+                ->all(),
+            State::Accepted,
+        );
         foreach (self::MERGES as $attribute => $merges) {
             $definition = Definition::query()->where('slug', $attribute)->firstOrFail();
             foreach ($merges as $keep => $labels) {
@@ -72,7 +94,11 @@ final readonly class DemoShop
             }
         }
         foreach (self::EXPECTED as $branch => $slugs) {
-            ($this->expect)(Category::query()->where('slug', $branch)->firstOrFail(), Definition::query()->whereIn('slug', $slugs)->pluck('id')->all(), true);
+            ($this->expect)(
+                Category::query()->where('slug', $branch)->firstOrFail(),
+                Definition::query()->whereIn('slug', $slugs)->pluck('id')->all(),
+                true,
+            );
         }
         $this->brands->write();
         // The first deliveries were looked over; newcomers are what comes later.

@@ -55,7 +55,9 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/values/{definition:slug}/look-alikes', [ReviewController::class, 'show'])->name('values.review');
     Route::get('/values/{definition:slug}/umbrellas', [UmbrellasController::class, 'show'])->name('values.umbrellas');
     Route::get('/values/{definition:slug}/unread', [UnreadController::class, 'show'])->name('values.unread');
-    Route::get('/values/{definition:slug}/{lens?}', [ValuesController::class, 'show'])->whereIn('lens', array_keys(Workbench::LENSES))->name('values.show');
+    Route::get('/values/{definition:slug}/{lens?}', [ValuesController::class, 'show'])
+        ->whereIn('lens', array_keys(Workbench::LENSES))
+        ->name('values.show');
     Route::get('/newcomers/{definition:slug?}', [NewcomersController::class, 'show'])->name('newcomers');
     Route::get('/line-ups', [LineupsController::class, 'show'])->name('line-ups');
     Route::get('/feeds', [FeedsController::class, 'index'])->name('feeds');
@@ -91,10 +93,14 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/values/{definition:slug}/gather', [ValueActsController::class, 'gather'])->name('values.gather');
     Route::post('/values/{definition:slug}/apart', [ValueActsController::class, 'apart'])->name('values.apart');
     Route::post('/values/{definition:slug}/several', [ValueActsController::class, 'several'])->name('values.several');
-    Route::post('/values/{definition:slug}/spellings/{spelling}', [ValueActsController::class, 'spelling'])->name('values.spelling')->withoutScopedBindings();
+    Route::post('/values/{definition:slug}/spellings/{spelling}', [ValueActsController::class, 'spelling'])
+        ->name('values.spelling')
+        ->withoutScopedBindings();
     Route::post('/newcomers/{definition:slug}', [NewcomersController::class, 'store'])->name('newcomers.store');
     Route::post('/values/{definition:slug}/umbrellas', [UmbrellasController::class, 'store'])->name('values.umbrellas.store');
-    Route::put('/values/{definition:slug}/umbrellas/{umbrella}', [ValueActsController::class, 'umbrella'])->name('values.umbrella')->withoutScopedBindings();
+    Route::put('/values/{definition:slug}/umbrellas/{umbrella}', [ValueActsController::class, 'umbrella'])
+        ->name('values.umbrella')
+        ->withoutScopedBindings();
     Route::post('/values/{definition:slug}/merge', [ValueActsController::class, 'merge'])->name('values.merge');
     Route::post('/values/{definition:slug}/order', [ValuesController::class, 'order'])->name('values.order');
     Route::put('/values/{definition:slug}/{value}/name', [ValuesController::class, 'rename'])->name('values.rename')->withoutScopedBindings();

@@ -18,7 +18,9 @@ final class PeopleController
 
     public function store(Request $request): RedirectResponse
     {
-        $input = $request->validate(self::rules() + ['email' => 'required|email|max:200|unique:users', 'password' => 'required|string|min:12|max:200']);
+        $input = $request->validate(self::rules() + [
+            'email' => 'required|email|max:200|unique:users', 'password' => 'required|string|min:12|max:200',
+        ]);
         User::query()->create($input);
 
         return back()->with('done', "{$input['name']} can sign in now.");

@@ -26,7 +26,10 @@ final class ApiController
     {
         $edition = Edition::current();
 
-        return $this->answer(['edition' => $edition?->id, 'products' => $edition?->products, 'variants' => $edition?->variants, 'terms' => $edition?->terms, 'published_at' => $edition?->created_at->toIso8601String()]);
+        return $this->answer([
+            'edition' => $edition?->id, 'products' => $edition?->products, 'variants' => $edition?->variants, 'terms' => $edition?->terms,
+            'published_at' => $edition?->created_at->toIso8601String(),
+        ]);
     }
 
     public function lineup(Request $request): JsonResponse
@@ -34,7 +37,16 @@ final class ApiController
         $edition = Edition::openCurrent();
         $page = $this->page($request, $edition);
 
-        return $this->answer(['page' => $page->title, 'filters' => array_map(fn (FilterSettings $filter): array => ['key' => $filter->key, 'title' => $filter->title, 'kind' => $filter->kind->value, 'control' => $filter->control->value, 'combine' => $filter->combine->value, 'unit' => $filter->unit], $edition->filters($page->lineup))]);
+        return $this->answer([
+            'page' => $page->title,
+            'filters' => array_map(
+                fn (FilterSettings $filter): array => [
+                    'key' => $filter->key, 'title' => $filter->title, 'kind' => $filter->kind->value, 'control' => $filter->control->value,
+                    'combine' => $filter->combine->value, 'unit' => $filter->unit,
+                ],
+                $edition->filters($page->lineup),
+            ),
+        ]);
     }
 
     /** Counts for picks, and one page of products; picks as in the addresses of the storefront. */
@@ -44,7 +56,10 @@ final class ApiController
         $address = ListingAddress::read($request, $edition, $this->page($request, $edition));
         $page = new ListingPage($edition, $address);
 
-        return $this->answer(['products' => $page->products, 'page' => min($address->number, $page->pages), 'pages' => $page->pages, 'filters' => array_map($this->filter(...), $page->filters), 'items' => array_map($this->product(...), $page->shown)]);
+        return $this->answer([
+            'products' => $page->products, 'page' => min($address->number, $page->pages), 'pages' => $page->pages,
+            'filters' => array_map($this->filter(...), $page->filters), 'items' => array_map($this->product(...), $page->shown),
+        ]);
     }
 
     public function terms(string $attribute): JsonResponse
@@ -55,7 +70,16 @@ final class ApiController
             return LetIn::error(404, "There is no attribute \"{$attribute}\".");
         }
 
-        return $this->answer(['attribute' => $found->slug, 'label' => $found->label, 'terms' => array_values(array_map(fn (EditionTerm $term): array => ['slug' => $term->slug, 'label' => $term->label, 'products' => $term->products] + $this->look($term->look), $edition->terms($found)))]);
+        return $this->answer([
+            'attribute' => $found->slug,
+            'label' => $found->label,
+            'terms' => array_values(array_map(
+                fn (EditionTerm $term): array => [
+                    'slug' => $term->slug, 'label' => $term->label, 'products' => $term->products,
+                ] + $this->look($term->look),
+                $edition->terms($found),
+            )),
+        ]);
     }
 
     public function show(string $sku): JsonResponse
@@ -63,7 +87,10 @@ final class ApiController
         $product = Edition::openCurrent()->product($sku);
 
         return $product === null ? LetIn::error(404, "There is no product \"{$sku}\".") : $this->answer($this->product($product) + ['description' => $product->description, 'properties' => $product->properties === [] ? new \stdClass : $product->properties,
-            'variants' => array_map(fn (array $variant): array => ['properties' => $variant['properties'] === [] ? new \stdClass : $variant['properties']] + $variant, $product->variants)]);
+            'variants' => array_map(
+                fn (array $variant): array => ['properties' => $variant['properties'] === [] ? new \stdClass : $variant['properties']] + $variant,
+                $product->variants,
+            )]);
     }
 
     /** The whole edition, one JSON document a line: what it is, attributes with their terms, then every product. */
@@ -78,7 +105,18 @@ final class ApiController
             };
             $line(['type' => 'edition', 'edition' => $about?->id, 'products' => $about?->products]);
             foreach ($edition->attributes() as $attribute) {
-                $line(['type' => 'attribute', 'attribute' => $attribute->slug, 'label' => $attribute->label, 'kind' => $attribute->kind->value, 'terms' => array_values(array_map(fn (EditionTerm $term): array => ['slug' => $term->slug, 'label' => $term->label, 'products' => $term->products] + $this->look($term->look), $edition->terms($attribute)))]);
+                $line([
+                    'type' => 'attribute',
+                    'attribute' => $attribute->slug,
+                    'label' => $attribute->label,
+                    'kind' => $attribute->kind->value,
+                    'terms' => array_values(array_map(
+                        fn (EditionTerm $term): array => [
+                            'slug' => $term->slug, 'label' => $term->label, 'products' => $term->products,
+                        ] + $this->look($term->look),
+                        $edition->terms($attribute),
+                    )),
+                ]);
             }
             foreach ($edition->everyProduct() as $product) {
                 $line(['type' => 'product'] + $this->product($product) + ['properties' => $product->properties, 'variants' => $product->variants]);
@@ -105,23 +143,37 @@ final class ApiController
     /** @return array<string, mixed> */
     private function filter(ShownFilter $filter): array
     {
-        $term = fn (ShownTerm $term): array => ['slug' => $term->slug, 'label' => $term->label, 'count' => $term->count, 'picked' => $term->picked] + $this->look($term->look);
+        $term = fn (ShownTerm $term): array => [
+            'slug' => $term->slug, 'label' => $term->label, 'count' => $term->count, 'picked' => $term->picked,
+        ] + $this->look($term->look);
 
         return ['key' => $filter->key, 'title' => $filter->title, 'control' => $filter->control->value, 'combine' => $filter->combine->value]
-            + ($filter->steps === null ? [] : ['min' => $filter->steps->min, 'max' => $filter->steps->max, 'step' => $filter->steps->step, 'from' => $filter->from, 'to' => $filter->to])
-            + ['terms' => array_map(fn (ShownTerm $one): array => $term($one) + ($one->below === [] ? [] : ['below' => array_map($term, $one->below)]), $filter->terms)];
+            + ($filter->steps === null ? [] : [
+                'min' => $filter->steps->min, 'max' => $filter->steps->max, 'step' => $filter->steps->step, 'from' => $filter->from,
+                'to' => $filter->to,
+            ])
+            + ['terms' => array_map(
+                fn (ShownTerm $one): array => $term($one) + ($one->below === [] ? [] : ['below' => array_map($term, $one->below)]),
+                $filter->terms,
+            )];
     }
 
     /** @return array<string, mixed> */
     private function product(EditionProduct $product): array
     {
-        return ['sku' => $product->sku, 'name' => $product->name, 'price_from' => $product->priceFrom, 'price_to' => $product->priceTo, 'currency' => $product->currency, 'in_stock' => $product->inStock];
+        return [
+            'sku' => $product->sku, 'name' => $product->name, 'price_from' => $product->priceFrom, 'price_to' => $product->priceTo,
+            'currency' => $product->currency, 'in_stock' => $product->inStock,
+        ];
     }
 
     /** @return array<string, mixed> */
     private function look(Look $look): array
     {
-        return array_filter(['help' => $look->help, 'colors' => $look->colors, 'picture' => $look->picture === null ? null : route('shop.picture', $look->picture)], fn (mixed $part): bool => $part !== null && $part !== []);
+        return array_filter(
+            ['help' => $look->help, 'colors' => $look->colors, 'picture' => $look->picture === null ? null : route('shop.picture', $look->picture)],
+            fn (mixed $part): bool => $part !== null && $part !== [],
+        );
     }
 
     /** @param  array<string, mixed>  $document */

@@ -20,14 +20,25 @@ final class OutsideController
 
     public function show(): View
     {
-        return view('publishing.outside', ['tokens' => Token::query()->latest('id')->get(), 'receivers' => Receiver::query()->with(['deliveries' => fn ($query) => $query->limit(5)])->get(), 'received' => DB::table('received_notices')->orderByDesc('id')->limit(10)->get(), 'edition' => Edition::current()]);
+        return view(
+            'publishing.outside',
+            [
+                'tokens' => Token::query()->latest('id')->get(),
+                'receivers' => Receiver::query()->with(['deliveries' => fn ($query) => $query->limit(5)])->get(),
+                'received' => DB::table('received_notices')->orderByDesc('id')->limit(10)->get(),
+                'edition' => Edition::current(),
+            ],
+        );
     }
 
     public function token(Request $request): RedirectResponse
     {
         $name = trim(mb_substr($request->string('name')->toString(), 0, 100));
 
-        return redirect()->route('outside')->with('secret', Token::make($name === '' ? throw new Refused('Name the shop or program that will use it.', 'name') : $name))->with('done', "Made a token for {$name}.");
+        return redirect()
+            ->route('outside')
+            ->with('secret', Token::make($name === '' ? throw new Refused('Name the shop or program that will use it.', 'name') : $name))
+            ->with('done', "Made a token for {$name}.");
     }
 
     public function removeToken(Token $token): RedirectResponse
@@ -60,7 +71,9 @@ final class OutsideController
     public function again(Receiver $receiver): RedirectResponse
     {
         $edition = Edition::current() ?? throw new Refused('There is no edition to tell of yet.');
-        SendNotice::dispatch(Delivery::query()->create(['receiver_id' => $receiver->id, 'edition_id' => $edition->id, 'state' => Delivery::WAITING])->id);
+        SendNotice::dispatch(Delivery::query()->create([
+            'receiver_id' => $receiver->id, 'edition_id' => $edition->id, 'state' => Delivery::WAITING,
+        ])->id);
 
         return redirect()->route('outside')->with('done', "A notice of edition {$edition->id} is on its way.");
     }
@@ -69,7 +82,8 @@ final class OutsideController
     public function standIn(Request $request): JsonResponse
     {
         $genuine = hash_equals(Receiver::signature($request->getContent(), self::STAND_IN_SECRET), (string) $request->header('Signature'));
-        DB::table('received_notices')->insert(['genuine' => $genuine, 'body' => mb_strimwidth(mb_scrub($request->getContent()), 0, 2000), 'created_at' => now()]);
+        DB::table('received_notices')
+            ->insert(['genuine' => $genuine, 'body' => mb_strimwidth(mb_scrub($request->getContent()), 0, 2000), 'created_at' => now()]);
 
         return response()->json(['received' => $genuine], $genuine ? 200 : 400);
     }

@@ -33,7 +33,9 @@ final class SendNotice implements ShouldQueue
     public static function toAll(Edition $edition): void
     {
         foreach (Receiver::query()->get() as $receiver) {
-            self::dispatch(Delivery::query()->create(['receiver_id' => $receiver->id, 'edition_id' => $edition->id, 'state' => Delivery::WAITING])->id);
+            self::dispatch(Delivery::query()->create([
+                'receiver_id' => $receiver->id, 'edition_id' => $edition->id, 'state' => Delivery::WAITING,
+            ])->id);
         }
     }
 
@@ -44,15 +46,27 @@ final class SendNotice implements ShouldQueue
             return;
         }
         $edition = $delivery->edition;
-        $body = (string) json_encode(['event' => 'edition served', 'edition' => $edition->id, 'products' => $edition->products, 'variants' => $edition->variants, 'terms' => $edition->terms, 'published_at' => $edition->created_at->toIso8601String(), 'delivery' => $delivery->id]);
+        $body = (string) json_encode([
+            'event' => 'edition served', 'edition' => $edition->id, 'products' => $edition->products, 'variants' => $edition->variants,
+            'terms' => $edition->terms, 'published_at' => $edition->created_at->toIso8601String(), 'delivery' => $delivery->id,
+        ]);
         try {
-            $response = Http::timeout(10)->connectTimeout(5)->withHeaders(['Signature' => Receiver::signature($body, $delivery->receiver->secret)])->withoutRedirecting()->withBody($body, 'application/json')->post($delivery->receiver->url);
+            $response = Http::timeout(10)
+                ->connectTimeout(5)
+                ->withHeaders(['Signature' => Receiver::signature($body, $delivery->receiver->secret)])
+                ->withoutRedirecting()
+                ->withBody($body, 'application/json')
+                ->post($delivery->receiver->url);
             [$done, $answer] = [$response->successful(), 'answered '.$response->status()];
         } catch (Throwable $failure) {
             [$done, $answer] = [false, mb_strimwidth($failure->getMessage(), 0, 200, '…')];
         }
         $wait = self::WAITS[$delivery->attempts] ?? null;
-        $delivery->update(['attempts' => $delivery->attempts + 1, 'answer' => $answer, 'state' => $done ? Delivery::DELIVERED : ($wait === null ? Delivery::GIVEN_UP : Delivery::WAITING)]);
+        $delivery->update([
+            'attempts' => $delivery->attempts + 1,
+            'answer' => $answer,
+            'state' => $done ? Delivery::DELIVERED : ($wait === null ? Delivery::GIVEN_UP : Delivery::WAITING),
+        ]);
         $done || $wait === null ?: self::dispatch($delivery->id)->delay($wait);
     }
 }

@@ -36,12 +36,18 @@ final readonly class CellChange
      *
      * @throws Refused for a text that the definition cannot hold
      */
-    public static function set(Definition $definition, array $texts, CellMode $mode = CellMode::Set, bool $emptyOnly = false, bool $spareHand = false): self
-    {
+    public static function set(
+        Definition $definition, array $texts, CellMode $mode = CellMode::Set, bool $emptyOnly = false, bool $spareHand = false,
+    ): self {
         if (! $mode->isFor($definition)) {
             throw new Refused("{$mode->label()} does not go with {$definition->label}.", 'mode');
         }
-        $texts = $mode === CellMode::Clear ? [] : array_values(array_unique(array_filter(array_map($definition->kind === Kind::Text ? trim(...) : Label::of(...), $texts), fn (string $text): bool => $text !== '')));
+        $texts = $mode === CellMode::Clear
+            ? []
+            : array_values(array_unique(array_filter(
+                array_map($definition->kind === Kind::Text ? trim(...) : Label::of(...), $texts),
+                fn (string $text): bool => $text !== '',
+            )));
         if (! $definition->multiple && count($texts) > 1) {
             throw new Refused("{$definition->label} takes one value.", 'value');
         }
@@ -65,7 +71,8 @@ final readonly class CellChange
     public static function from(Definition $definition, array $input): self
     {
         $text = fn (string $key): string => is_scalar($input[$key] ?? null) ? (string) $input[$key] : '';
-        $mode = CellMode::tryFrom($text('mode') === '' ? CellMode::Set->value : $text('mode')) ?? throw new Refused('There is no such way to change cells.', 'mode');
+        $mode = CellMode::tryFrom($text('mode') === '' ? CellMode::Set->value : $text('mode'))
+            ?? throw new Refused('There is no such way to change cells.', 'mode');
         $emptyOnly = (bool) ($input['empty_only'] ?? false);
         $spareHand = (bool) ($input['spare_hand'] ?? false);
         if (! $mode->maps()) {
@@ -74,7 +81,10 @@ final readonly class CellChange
         if (! $mode->isFor($definition)) {
             throw new Refused("{$mode->label()} does not go with {$definition->label}.", 'mode');
         }
-        $source = $mode === CellMode::Copy ? Definition::query()->where('slug', $text('source'))->first() ?? throw new Refused('Say which definition to copy from.', 'source') : null;
+        $source = $mode === CellMode::Copy
+            ? Definition::query()->where('slug', $text('source'))->first()
+            ?? throw new Refused('Say which definition to copy from.', 'source')
+            : null;
         if ($source?->id === $definition->id) {
             throw new Refused("{$definition->label} cannot be copied from itself.", 'source');
         }
@@ -82,7 +92,17 @@ final readonly class CellChange
             throw new Refused('Say which text to find.', 'find');
         }
 
-        return new self($definition, $mode, [], $source, $text('find'), $text('replace'), $mode->isAboutNumbers() ? self::numbers($mode, $text('amount')) : null, $emptyOnly, $spareHand);
+        return new self(
+            $definition,
+            $mode,
+            [],
+            $source,
+            $text('find'),
+            $text('replace'),
+            $mode->isAboutNumbers() ? self::numbers($mode, $text('amount')) : null,
+            $emptyOnly,
+            $spareHand,
+        );
     }
 
     /**
@@ -94,7 +114,9 @@ final readonly class CellChange
     {
         $texts = array_map(fn (mixed $text): string => is_scalar($text) ? (string) $text : '', array_values((array) $typed));
 
-        return $definition->multiple ? array_merge(...array_map(fn (string $text): array => explode($definition->separator, $text), $texts === [] ? [''] : $texts)) : $texts;
+        return $definition->multiple
+            ? array_merge(...array_map(fn (string $text): array => explode($definition->separator, $text), $texts === [] ? [''] : $texts))
+            : $texts;
     }
 
     /** @throws Refused for a text that the definition cannot hold */

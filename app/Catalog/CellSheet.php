@@ -75,25 +75,37 @@ final readonly class CellSheet
     /** A spelling becomes a text; an empty one: nothing. */
     public function map(int $spelling, string $text): void
     {
-        DB::insert('INSERT OR REPLACE INTO temp.mapping VALUES (?, ?, ?)', [$spelling, ...($text === '' ? [null, null] : $this->spellings->text($text))]);
+        DB::insert(
+            'INSERT OR REPLACE INTO temp.mapping VALUES (?, ?, ?)',
+            [$spelling, ...($text === '' ? [null, null] : $this->spellings->text($text))],
+        );
     }
 
     /** What mapped spellings of a definition become is due to the targets that carry them. */
     public function dueByMapping(Definition $from): void
     {
-        DB::insert("INSERT OR IGNORE INTO temp.due SELECT t.item_id, m.token, m.spelling_id {$this->carrying($from)} JOIN temp.mapping m ON m.from_id = a.spelling_id WHERE m.token IS NOT NULL", [$from->id]);
+        DB::insert(
+            "INSERT OR IGNORE INTO temp.due SELECT t.item_id, m.token, m.spelling_id {$this->carrying($from)} JOIN temp.mapping m ON m.from_id = a.spelling_id WHERE m.token IS NOT NULL",
+            [$from->id],
+        );
     }
 
     /** Targets without a mapped spelling are none. */
     public function keepMapped(Definition $from): void
     {
-        DB::delete("DELETE FROM temp.targets WHERE item_id NOT IN (SELECT t.item_id {$this->carrying($from)} JOIN temp.mapping m ON m.from_id = a.spelling_id)", [$from->id]);
+        DB::delete(
+            "DELETE FROM temp.targets WHERE item_id NOT IN (SELECT t.item_id {$this->carrying($from)} JOIN temp.mapping m ON m.from_id = a.spelling_id)",
+            [$from->id],
+        );
     }
 
     /** @return list<\stdClass> spellings (id, text, number, label) of a definition that the targets carry */
     public function carried(Definition $from): array
     {
-        return DB::select("SELECT DISTINCT s.id, s.text, s.number, v.label {$this->carrying($from)} JOIN spellings s ON s.id = a.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id", [$from->id]);
+        return DB::select(
+            "SELECT DISTINCT s.id, s.text, s.number, v.label {$this->carrying($from)} JOIN spellings s ON s.id = a.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id",
+            [$from->id],
+        );
     }
 
     /**
@@ -103,14 +115,22 @@ final readonly class CellSheet
      */
     public function dropUndecided(): int
     {
-        return $this->definition->multiple ? 0 : DB::delete('DELETE FROM temp.targets WHERE item_id IN (SELECT item_id FROM temp.due GROUP BY item_id HAVING COUNT(*) > 1)');
+        return $this->definition->multiple
+            ? 0
+            : DB::delete('DELETE FROM temp.targets WHERE item_id IN (SELECT item_id FROM temp.due GROUP BY item_id HAVING COUNT(*) > 1)');
     }
 
     /** What the targets hold and is not due goes; what is due and they do not hold comes, by hand. */
     public function moveByHand(): void
     {
-        DB::insert('INSERT INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h LEFT JOIN temp.due d ON d.item_id = h.item_id AND d.token = h.token WHERE d.item_id IS NULL', [$this->definition->id]);
-        DB::insert('INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, -1 FROM temp.due d LEFT JOIN (SELECT DISTINCT item_id, token FROM temp.held) h ON h.item_id = d.item_id AND h.token = d.token WHERE h.item_id IS NULL', [$this->definition->id]);
+        DB::insert(
+            'INSERT INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h LEFT JOIN temp.due d ON d.item_id = h.item_id AND d.token = h.token WHERE d.item_id IS NULL',
+            [$this->definition->id],
+        );
+        DB::insert(
+            'INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, -1 FROM temp.due d LEFT JOIN (SELECT DISTINCT item_id, token FROM temp.held) h ON h.item_id = d.item_id AND h.token = d.token WHERE h.item_id IS NULL',
+            [$this->definition->id],
+        );
     }
 
     /** @return int items whose cells go or come */
@@ -126,7 +146,10 @@ final readonly class CellSheet
         $shown = "COALESCE((SELECT GROUP_CONCAT(COALESCE(v.label, TRIM(s.text)), ', ') FROM temp.%s x JOIN spellings s ON s.id = x.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id WHERE x.item_id = i.id), '')";
         foreach (DB::select('SELECT i.id, i.sku, '.sprintf($shown, 'held').' AS before, '.sprintf($shown, 'due').' AS after
             FROM (SELECT item_id FROM temp.going UNION SELECT item_id FROM temp.coming LIMIT '.self::SAMPLES.') c JOIN items i ON i.id = c.item_id') as $row) {
-            $new = array_map($this->spellings->textOf(...), array_column(DB::select('SELECT spelling_id FROM temp.due WHERE item_id = ?', [$row->id]), 'spelling_id'));
+            $new = array_map(
+                $this->spellings->textOf(...),
+                array_column(DB::select('SELECT spelling_id FROM temp.due WHERE item_id = ?', [$row->id]), 'spelling_id'),
+            );
             $after = implode(', ', array_filter([$row->after, ...$new], fn (?string $text): bool => $text !== null && $text !== ''));
             $samples[] = ['item' => $row->sku, 'before' => mb_strimwidth($row->before, 0, 80, '…'), 'after' => mb_strimwidth($after, 0, 80, '…')];
         }

@@ -28,8 +28,9 @@ final readonly class Condition
      * @param  string  $says  before what is shown, as on a chip
      * @param  Closure(Builder<Item>): mixed  $narrow
      */
-    private function __construct(public string $name, public string $value, public string $says, public string $shown, private Closure $narrow, public ?Value $cube = null)
-    {
+    private function __construct(
+        public string $name, public string $value, public string $says, public string $shown, private Closure $narrow, public ?Value $cube = null,
+    ) {
     }
 
     /** @throws Refused for what does not exist, by its name */
@@ -66,7 +67,13 @@ final readonly class Condition
         $tree = CategoryTree::load();
         $category = $tree->bySlug($slug) ?? throw Refused::unknown('category', $slug);
 
-        return new self('category', $category->slug, 'in', $category->name.' and below', fn (Builder $query) => $query->whereIn('category_id', $tree->withDescendants($category->id)));
+        return new self(
+            'category',
+            $category->slug,
+            'in',
+            $category->name.' and below',
+            fn (Builder $query) => $query->whereIn('category_id', $tree->withDescendants($category->id)),
+        );
     }
 
     private static function words(string $text): self
@@ -88,7 +95,10 @@ final readonly class Condition
 
         return new self('missing', $definition->slug, 'missing', $definition->label, fn (Builder $query) => $query
             ->whereRaw('NOT EXISTS (SELECT 1 FROM assignments a WHERE a.item_id = items.id AND a.definition_id = ?)', [$definition->id])
-            ->whereRaw('NOT EXISTS (SELECT 1 FROM items v JOIN assignments a ON a.item_id = v.id AND a.definition_id = ? WHERE v.parent_id = items.id)', [$definition->id]));
+            ->whereRaw(
+                'NOT EXISTS (SELECT 1 FROM items v JOIN assignments a ON a.item_id = v.id AND a.definition_id = ? WHERE v.parent_id = items.id)',
+                [$definition->id],
+            ));
     }
 
     /** Missing where it is expected. */
@@ -98,7 +108,10 @@ final readonly class Condition
         $definition = self::definition($slug);
         $tree = CategoryTree::load();
         $expected = new Expected($tree);
-        $categories = array_values(array_filter(array_map(fn (array $row): int => $row[0]->id, $tree->flat()), fn (int $id): bool => in_array($definition->id, $expected->in($id), true)));
+        $categories = array_values(array_filter(
+            array_map(fn (array $row): int => $row[0]->id, $tree->flat()),
+            fn (int $id): bool => in_array($definition->id, $expected->in($id), true),
+        ));
         $everywhere = in_array($definition->id, $expected->in(null), true);
 
         return new self('gap', $definition->slug, 'expected and missing', $definition->label, function (Builder $query) use ($missing, $categories, $everywhere): void {
@@ -114,7 +127,14 @@ final readonly class Condition
     {
         [$sql, $numbers, $shown] = self::range("i.{$field}", $field, $range);
 
-        return new self($field, $range, ucfirst($field), $shown, fn (Builder $query) => $query->whereRaw('items.id IN (SELECT '.Counted::PRODUCT." FROM items i WHERE i.variant_count = 0 AND {$sql})", $numbers));
+        return new self(
+            $field,
+            $range,
+            ucfirst($field),
+            $shown,
+            fn (Builder $query) => $query->whereRaw('items.id IN (SELECT '.Counted::PRODUCT." FROM items i WHERE i.variant_count = 0 AND {$sql})",
+                $numbers,
+            ));
     }
 
     private static function feed(string $name): self
@@ -153,7 +173,10 @@ final readonly class Condition
             [$sql, $numbers, $shown] = self::range('s.number', $definition->label, $text);
 
             return new self($slug, $text, $definition->label, trim("{$shown} {$definition->unit}"),
-                fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, "s.definition_id = ? AND {$sql}", Counted::on($definition->level)), [$definition->id, ...$numbers]));
+                fn (Builder $query) => $query->whereRaw(
+                    sprintf(self::CARRY, "s.definition_id = ? AND {$sql}", Counted::on($definition->level)),
+                    [$definition->id, ...$numbers],
+                ));
         }
         if (! $definition->kind->isAttribute()) {
             return new self($slug, $text, $definition->label.' contains', $text, fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, "s.definition_id = ? AND s.text LIKE ? ESCAPE '\\'", Counted::on($definition->level)),
@@ -161,11 +184,29 @@ final readonly class Condition
         }
         $umbrella = $definition->values()->where('slug', $text)->exists() ? null : Umbrella::named($definition, $text);
         if ($umbrella !== null) {
-            return new self($slug, $umbrella->slug, $definition->label, $umbrella->label, fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, 's.value_id IN (SELECT id FROM attribute_values WHERE umbrella_id = ?)', Counted::on($definition->level)), [$umbrella->id]));
+            return new self(
+                $slug,
+                $umbrella->slug,
+                $definition->label,
+                $umbrella->label,
+                fn (Builder $query) => $query->whereRaw(
+                    sprintf(self::CARRY, 's.value_id IN (SELECT id FROM attribute_values WHERE umbrella_id = ?)', Counted::on($definition->level)),
+                    [$umbrella->id],
+                ),
+            );
         }
-        $value = $definition->values()->where('slug', $text)->first() ?? FindValue::known($definition, $text) ?? throw Refused::unknown("value of {$definition->label}", $text);
+        $value = $definition->values()->where('slug', $text)->first()
+            ?? FindValue::known($definition, $text)
+            ?? throw Refused::unknown("value of {$definition->label}", $text);
 
-        return new self($slug, $value->slug, $definition->label, $value->label, fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, 's.value_id = ?', Counted::on($definition->level)), [$value->id]), $value);
+        return new self(
+            $slug,
+            $value->slug,
+            $definition->label,
+            $value->label,
+            fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, 's.value_id = ?', Counted::on($definition->level)), [$value->id]),
+            $value,
+        );
     }
 
     /** @return array{0: string, 1: list<float>, 2: string} SQL, what is bound in it, and the range in words */

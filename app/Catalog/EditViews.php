@@ -29,7 +29,10 @@ final readonly class EditViews
             throw new Refused('A view needs a name of 1 to 100 characters.', 'name');
         }
         Narrowing::where(array_values(array_map(strval(...), array_filter((array) ($query['where'] ?? []), is_scalar(...)))));
-        $kept = array_filter(array_intersect_key($query, array_flip(self::KEPT)), fn (mixed $value): bool => $value !== null && $value !== [] && $value !== '');
+        $kept = array_filter(
+            array_intersect_key($query, array_flip(self::KEPT)),
+            fn (mixed $value): bool => $value !== null && $value !== [] && $value !== '',
+        );
         $json = json_encode($kept, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
 
         return $this->ledger->record('Products', function (Journal $journal) use ($name, $json): string {
@@ -60,7 +63,10 @@ final readonly class EditViews
             $own = array_values(array_filter($expected->in($category->id), fn (int $id): bool => isset($slugs[$id])));
             $above = $category->parent_id === null ? [] : $expected->in($category->parent_id);
             if ($own !== [] && array_diff($own, $above) !== []) {
-                $views[] = ['name' => $category->name, 'query' => ['where' => ["category:{$category->slug}"], 'columns' => array_map(fn (int $id): string => $slugs[$id], $own)]];
+                $views[] = [
+                    'name' => $category->name,
+                    'query' => ['where' => ["category:{$category->slug}"], 'columns' => array_map(fn (int $id): string => $slugs[$id], $own)],
+                ];
             }
         }
 

@@ -27,7 +27,11 @@ final readonly class GridCell
      */
     public static function of(Item $item, Definition $definition, array $cells, ?Collection $variants = null): self
     {
-        $owners = $definition->level === Level::Variant && $variants !== null && $variants->isNotEmpty() ? $variants->pluck('id')->all() : [$item->id];
+        $owners = $definition->level === Level::Variant
+            && $variants !== null
+            && $variants->isNotEmpty()
+            ? $variants->pluck('id')->all()
+            : [$item->id];
         $held = [];
         $spellings = [];
         foreach ($owners as $owner) {
@@ -50,8 +54,14 @@ final readonly class GridCell
     /** What an editor of it starts with, and what is copied from it. */
     public function text(): string
     {
-        $texts = array_values(array_unique(array_map(fn (Cell $cell): string => $cell->label ?? ($this->definition->kind === Kind::Number ? $cell->shown($this->definition->unit) : trim($cell->text)), $this->held)));
+        $texts = array_values(array_unique(array_map(
+            fn (Cell $cell): string => $cell->label ?? ($this->definition->kind === Kind::Number ? $cell->shown($this->definition->unit) : trim($cell->text)),
+            $this->held,
+        )));
 
-        return implode($this->definition->multiple ? $this->definition->separator : ', ', count($texts) > 1 && $this->of > 1 && ! $this->definition->multiple ? [] : $texts);
+        return implode(
+            $this->definition->multiple ? $this->definition->separator : ', ',
+            count($texts) > 1 && $this->of > 1 && ! $this->definition->multiple ? [] : $texts,
+        );
     }
 }

@@ -33,7 +33,10 @@ final class GridController
     {
         $change = $edit->save($request->string('name')->toString(), $request->all());
 
-        return redirect()->route('products', $request->only(EditViews::KEPT))->with('done', $change->summary ?? 'It was saved so already.')->with('undo', $change?->id);
+        return redirect()
+            ->route('products', $request->only(EditViews::KEPT))
+            ->with('done', $change->summary ?? 'It was saved so already.')
+            ->with('undo', $change?->id);
     }
 
     public function removeView(SavedView $view, EditViews $edit): RedirectResponse

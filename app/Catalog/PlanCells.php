@@ -50,7 +50,10 @@ final readonly class PlanCells
     /** Those that are to be left alone are no targets any more. */
     private function spare(): void
     {
-        $spared = array_filter([$this->change->emptyOnly ? 'SELECT item_id FROM temp.held' : null, $this->change->spareHand ? 'SELECT item_id FROM temp.held WHERE origin = -1' : null]);
+        $spared = array_filter([
+            $this->change->emptyOnly ? 'SELECT item_id FROM temp.held' : null,
+            $this->change->spareHand ? 'SELECT item_id FROM temp.held WHERE origin = -1' : null,
+        ]);
         foreach ($spared as $which) {
             DB::delete("DELETE FROM temp.targets WHERE item_id IN ({$which})");
         }
@@ -103,7 +106,11 @@ final readonly class PlanCells
             return $spelling->number !== null && $from->unit !== null && is_numeric($shown) ? "{$shown} {$from->unit}" : $shown;
         }
         if ($this->change->mode === CellMode::Replace) {
-            $text = (string) preg_replace('/'.preg_quote($this->change->find, '/').'/iu', str_replace(['\\', '$'], ['\\\\', '\\$'], $this->change->replace), $shown);
+            $text = (string) preg_replace(
+                '/'.preg_quote($this->change->find, '/').'/iu',
+                str_replace(['\\', '$'], ['\\\\', '\\$'], $this->change->replace),
+                $shown,
+            );
 
             return $text === $shown ? null : trim($text);
         }

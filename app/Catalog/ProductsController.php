@@ -32,8 +32,14 @@ final class ProductsController
         $sort = in_array($request->input('sort'), ['sku', 'id'], true) ? (string) $request->input('sort') : 'title';
         $query = $narrowing->query();
         $total = $coverage->total();
-        $found = $narrowing->isOpen() ? $total : DB::query()->fromSub((clone $query)->select('items.id')->limit(self::COUNT_TO + 1), 'found')->count();
-        $products = $query->with('category')->orderBy($sort, $request->input('down') ? 'desc' : 'asc')->when($sort !== 'id', fn ($query) => $query->orderBy('id'))->cursorPaginate(in_array($request->integer('size'), self::SIZES, true) ? $request->integer('size') : self::PER_PAGE)->withQueryString();
+        $found = $narrowing->isOpen()
+            ? $total
+            : DB::query()->fromSub((clone $query)->select('items.id')->limit(self::COUNT_TO + 1), 'found')->count();
+        $products = $query->with('category')
+            ->orderBy($sort, $request->input('down') ? 'desc' : 'asc')
+            ->when($sort !== 'id', fn ($query) => $query->orderBy('id'))
+            ->cursorPaginate(in_array($request->integer('size'), self::SIZES, true) ? $request->integer('size') : self::PER_PAGE)
+            ->withQueryString();
         $variants = Item::query()->whereIn('parent_id', $products->pluck('id'))->orderBy('id')->get()->groupBy('parent_id');
         $definitions = Definition::query()->accepted()->orderBy('label')->get();
         $picked = array_values(array_map(intval(...), (array) $request->input('pick', [])));
@@ -41,7 +47,9 @@ final class ProductsController
         return view('products.index', [
             'narrowing' => $narrowing, 'products' => $products, 'found' => $found, 'many' => $found > self::COUNT_TO, 'total' => $total, 'sort' => $sort,
             'variants' => $variants, 'cells' => CellTable::of([...$products->pluck('id')->all(), ...$variants->flatten(1)->pluck('id')->all()]),
-            'columns' => $this->columns($request, $narrowing, $definitions, $coverage->lately()), 'covered' => $coverage->lately(), 'definitions' => $definitions,
+            'columns' => $this->columns(
+                $request, $narrowing, $definitions, $coverage->lately(),
+            ), 'covered' => $coverage->lately(), 'definitions' => $definitions,
             'categories' => CategoryTree::load()->flat(), 'brands' => Definition::query()->where('slug', Definition::BRAND)->first()?->values()->orderBy('label')->get() ?? collect(),
             'views' => SavedView::query()->orderBy('name')->get(), 'proposedViews' => EditViews::proposed(), 'feeds' => Feed::query()->orderBy('name')->pluck('name'),
             'sizes' => self::SIZES, 'picked' => $picked, 'bulk' => BulkForm::from($request, $picked, $narrowing, $found, $change),
@@ -54,7 +62,12 @@ final class ProductsController
         $item->load('category', 'variants');
 
         $expected = Expected::load()->in($item->category_id);
-        $definitions = Definition::query()->accepted()->orderBy('label')->get()->sortBy(fn (Definition $definition): int => in_array($definition->id, $expected, true) ? 0 : 1)->values();
+        $definitions = Definition::query()
+            ->accepted()
+            ->orderBy('label')
+            ->get()
+            ->sortBy(fn (Definition $definition): int => in_array($definition->id, $expected, true) ? 0 : 1)
+            ->values();
 
         return view('products.show', ['item' => $item, 'definitions' => $definitions, 'expected' => $expected, 'undefined' => Definition::query()->where('state', '!=', State::Accepted)->whereNull('merged_into')->orderBy('label')->get(),
             'cells' => CellTable::of([$item->id, ...$item->variants->pluck('id')->all()])]);
@@ -64,15 +77,28 @@ final class ProductsController
     public function update(Request $request, Item $item, ChangeCells $change): RedirectResponse
     {
         $definition = Definition::query()->where('slug', $request->string('definition')->toString())->firstOrFail();
-        $done = $change(Chosen::items([$item->id]), CellChange::set($definition, CellChange::parts($definition, $request->input('value'))), [$item->id => $request->integer('version')]);
+        $done = $change(
+            Chosen::items([$item->id]),
+            CellChange::set($definition, CellChange::parts($definition, $request->input('value'))),
+            [$item->id => $request->integer('version')],
+        );
 
-        return redirect()->route('products.show', $item->parent_id ?? $item->id)->with('done', $done->summary ?? 'Nothing was different.')->with('undo', $done?->id);
+        return redirect()
+            ->route('products.show', $item->parent_id ?? $item->id)
+            ->with('done', $done->summary ?? 'Nothing was different.')
+            ->with('undo', $done?->id);
     }
 
     /** Many cells of one definition: of the ticked products, or of all that the narrowing finds. */
     public function give(Request $request, ChangeCells $change): RedirectResponse
     {
-        $form = BulkForm::from($request, array_values(array_map(intval(...), (array) $request->input('pick', []))), Narrowing::from($request), 0, null);
+        $form = BulkForm::from(
+            $request,
+            array_values(array_map(intval(...), (array) $request->input('pick', []))),
+            Narrowing::from($request),
+            0,
+            null,
+        );
         if ($form === null) {
             throw new Refused('Select at least one product, or all that match, first.');
         }
@@ -90,9 +116,14 @@ final class ProductsController
     private function columns(Request $request, Narrowing $narrowing, Collection $definitions, array $covered): Collection
     {
         $wanted = (array) $request->input('columns', []);
-        $missing = array_map(fn (Condition $condition): string => in_array($condition->name, ['missing', 'gap'], true) ? $condition->value : '', $narrowing->conditions);
+        $missing = array_map(
+            fn (Condition $condition): string => in_array($condition->name, ['missing', 'gap'], true) ? $condition->value : '',
+            $narrowing->conditions,
+        );
         if ($wanted !== []) {
-            return $definitions->whereIn('slug', $wanted)->sortBy(fn (Definition $definition): int|false => array_search($definition->slug, $wanted, true))->values();
+            return $definitions->whereIn('slug', $wanted)
+                ->sortBy(fn (Definition $definition): int|false => array_search($definition->slug, $wanted, true))
+                ->values();
         }
 
         $category = $narrowing->named('category');
@@ -102,6 +133,9 @@ final class ProductsController
             return $wanted->sortByDesc(fn (Definition $definition): int => in_array($definition->slug, $missing, true) ? 1 : 0)->values();
         }
 
-        return $definitions->where('slug', '!=', Definition::BRAND)->sortByDesc(fn (Definition $definition): int => (in_array($definition->slug, $missing, true) ? PHP_INT_MAX : 0) ?: ($covered[$definition->id] ?? 0))->take(self::COLUMNS)->values();
+        return $definitions->where('slug', '!=', Definition::BRAND)
+            ->sortByDesc(fn (Definition $definition): int => (in_array($definition->slug, $missing, true) ? PHP_INT_MAX : 0) ?: ($covered[$definition->id] ?? 0))
+            ->take(self::COLUMNS)
+            ->values();
     }
 }

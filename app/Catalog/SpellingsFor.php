@@ -48,7 +48,15 @@ final class SpellingsFor
     /** @return list<string> labels of the values that have to be made for the cells that come */
     public function newValues(): array
     {
-        return $this->definition->kind !== Kind::Choice ? [] : array_values(array_map(Label::of(...), array_filter(array_intersect_key($this->waiting, $this->needed()), fn (string $text): bool => FindValue::known($this->definition, $text) === null)));
+        return $this->definition->kind !== Kind::Choice
+            ? []
+            : array_values(array_map(
+                Label::of(...),
+                array_filter(
+                    array_intersect_key($this->waiting, $this->needed()),
+                    fn (string $text): bool => FindValue::known($this->definition, $text) === null,
+                ),
+            ));
     }
 
     /** Makes what the cells that come need, and puts it into them. */
@@ -62,19 +70,29 @@ final class SpellingsFor
     /** @return array<int, true> */
     private function needed(): array
     {
-        return array_fill_keys(array_column(DB::select('SELECT DISTINCT spelling_id FROM temp.coming WHERE spelling_id >= ?', [self::NOT_MADE]), 'spelling_id'), true);
+        return array_fill_keys(
+            array_column(DB::select('SELECT DISTINCT spelling_id FROM temp.coming WHERE spelling_id >= ?', [self::NOT_MADE]), 'spelling_id'),
+            true,
+        );
     }
 
     private function made(Journal $journal, string $text): int
     {
         if ($this->definition->kind === Kind::Choice) {
-            $value = FindValue::known($this->definition, $text) ?? $this->definition->values()->findOrFail(CreateValue::write($journal, $this->definition, $text));
+            $value = FindValue::known($this->definition, $text)
+                ?? $this->definition->values()->findOrFail(CreateValue::write($journal, $this->definition, $text));
 
             return CreateValue::ownSpelling($journal, $this->definition, $value->id, $value->label);
         }
         $reading = SpellingReading::of($this->definition->kind, $this->definition->unit, $text);
 
-        return $journal->insert('spellings', ['definition_id' => $this->definition->id, 'text' => $text, 'key' => StrictKey::of($text), 'value_id' => $this->flag($reading), 'number' => $reading->number]);
+        return $journal->insert(
+            'spellings',
+            [
+                'definition_id' => $this->definition->id, 'text' => $text, 'key' => StrictKey::of($text), 'value_id' => $this->flag($reading),
+                'number' => $reading->number,
+            ],
+        );
     }
 
     /** @return array{0: int, 1: int} */
@@ -86,7 +104,11 @@ final class SpellingsFor
 
             return [$number, $number];
         }
-        $own = DB::table('spellings')->where('definition_id', $this->definition->id)->where('text', $value->label)->where('value_id', $value->id)->value('id');
+        $own = DB::table('spellings')
+            ->where('definition_id', $this->definition->id)
+            ->where('text', $value->label)
+            ->where('value_id', $value->id)
+            ->value('id');
 
         return [$own ?? $this->wait($value->label), $value->id];
     }

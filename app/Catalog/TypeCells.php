@@ -68,7 +68,10 @@ final readonly class TypeCells
             $item = $items->get($cell->item);
             $reason = $item === null ? 'this product is gone' : $this->obstacle($cell, $item, $tokens, $mayMake, $new);
             if ($reason !== null) {
-                $refused[] = ['item' => $cell->item, 'sku' => $item->sku ?? '', 'definition' => $cell->definition->label, 'text' => mb_strimwidth($cell->text, 0, 80, '…'), 'reason' => $reason];
+                $refused[] = [
+                    'item' => $cell->item, 'sku' => $item->sku ?? '', 'definition' => $cell->definition->label,
+                    'text' => mb_strimwidth($cell->text, 0, 80, '…'), 'reason' => $reason,
+                ];
             } else {
                 $rows[$cell->definition->id][$cell->item] = $cell;
             }
@@ -167,7 +170,12 @@ final readonly class TypeCells
         $cells = [];
         foreach (is_array($rows) ? $rows : [] as $row) {
             $text = fn (string $key): string => is_array($row) && is_scalar($row[$key] ?? null) ? (string) $row[$key] : '';
-            $cells[] = new TypedCell((int) $text('item'), $definitions->get($text('definition')) ?? throw Refused::unknown('definition', $text('definition')), $text('text'), $text('was'));
+            $cells[] = new TypedCell(
+                (int) $text('item'),
+                $definitions->get($text('definition')) ?? throw Refused::unknown('definition', $text('definition')),
+                $text('text'),
+                $text('was'),
+            );
         }
 
         return $cells;

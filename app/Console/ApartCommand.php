@@ -24,6 +24,9 @@ final class ApartCommand extends Command
         $values = array_map(fn (string $label) => FindValue::named($definition, $label), (array) $this->argument('values'));
         $change = $apart($definition, array_map(fn ($value): int => $value->id, $values));
 
-        return $this->answer(['apart' => array_map(fn ($value): string => $value->label, $values), 'change' => $change?->id], [$change->summary ?? 'They are kept apart already.']);
+        return $this->answer(
+            ['apart' => array_map(fn ($value): string => $value->label, $values), 'change' => $change?->id],
+            [$change->summary ?? 'They are kept apart already.'],
+        );
     }
 }

@@ -19,7 +19,10 @@ use Illuminate\Support\Facades\DB;
 
 final class BenchCommand extends Command
 {
-    private const BENCHMARKS = ['facets' => Facets::class, 'feed' => FeedReading::class, 'publish' => Publishing::class, 'bulk' => BulkChange::class, 'fill' => Filling::class, 'grid' => Grid::class, 'lookalikes' => LookAlikeValues::class, 'pages' => Pages::class];
+    private const BENCHMARKS = [
+        'facets' => Facets::class, 'feed' => FeedReading::class, 'publish' => Publishing::class, 'bulk' => BulkChange::class,
+        'fill' => Filling::class, 'grid' => Grid::class, 'lookalikes' => LookAlikeValues::class, 'pages' => Pages::class,
+    ];
 
     protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes or pages} {--products=100000 : size of the catalog} {--json : answer with one JSON document}';
 
@@ -45,13 +48,24 @@ final class BenchCommand extends Command
         }
         $figures = ['benchmark' => $what] + $figures;
 
-        return $this->answer($figures, array_map(fn (string $name, mixed $figure): string => sprintf('%-20s %s', $name, is_bool($figure) ? ($figure ? 'yes' : 'NO') : $figure), array_keys($figures), $figures));
+        return $this->answer(
+            $figures,
+            array_map(
+                fn (string $name, mixed $figure): string => sprintf('%-20s %s', $name, is_bool($figure) ? ($figure ? 'yes' : 'NO') : $figure),
+                array_keys($figures),
+                $figures,
+            ),
+        );
     }
 
     /** Works on an empty catalog of its own, so that the user's is neither measured nor touched. */
     private function onCatalog(string $data): void
     {
-        config(['lokum.data' => $data, 'database.connections.catalog.database' => "{$data}/catalog.sqlite", 'database.connections.runtime.database' => "{$data}/runtime.sqlite"]);
+        config([
+            'lokum.data' => $data,
+            'database.connections.catalog.database' => "{$data}/catalog.sqlite",
+            'database.connections.runtime.database' => "{$data}/runtime.sqlite",
+        ]);
         DB::purge('catalog');
         DB::purge('runtime');
         Setup::ensure();

@@ -35,7 +35,11 @@ abstract class Command extends BaseCommand
         $output = $this->output->getOutput();
         $error = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
         if (stream_isatty(STDERR)) {
-            $error->write(sprintf("\r\e[K%s · %s rows · %d %%%s", $what, number_format($count), (int) round(100 * $share), $what === 'Done' ? "\n" : ''), false, OutputInterface::OUTPUT_RAW);
+            $error->write(
+                sprintf("\r\e[K%s · %s rows · %d %%%s", $what, number_format($count), (int) round(100 * $share), $what === 'Done' ? "\n" : ''),
+                false,
+                OutputInterface::OUTPUT_RAW,
+            );
         }
     }
 }

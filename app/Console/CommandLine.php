@@ -46,7 +46,10 @@ final class CommandLine
     {
         $output->getErrorOutput()->writeln('lokum: '.$message, OutputInterface::OUTPUT_RAW);
         if ($input->hasParameterOption('--json', true)) {
-            $output->writeln((string) json_encode(['error' => $message], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                (string) json_encode(['error' => $message], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                OutputInterface::OUTPUT_RAW,
+            );
         }
 
         return $status;

@@ -74,7 +74,10 @@ final class CountsCommand extends Command
         return array_map(function (string $text) use ($option): array {
             $at = strpos($text, ':');
 
-            return $at === false || $at === 0 ? throw new InvalidOptionException("--{$option}={$text}: a name and a colon come first.") : [substr($text, 0, $at), substr($text, $at + 1)];
+            return $at === false
+                || $at === 0
+                ? throw new InvalidOptionException("--{$option}={$text}: a name and a colon come first.")
+                : [substr($text, 0, $at), substr($text, $at + 1)];
         }, (array) $this->option($option));
     }
 

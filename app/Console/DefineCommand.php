@@ -42,6 +42,9 @@ final class DefineCommand extends Command
         }
         $definition = $known->refresh();
 
-        return $this->answer($definition->described(), ["{$definition->label} ({$definition->slug}): {$definition->kind->label()}, {$definition->level->value} level"]);
+        return $this->answer(
+            $definition->described(),
+            ["{$definition->label} ({$definition->slug}): {$definition->kind->label()}, {$definition->level->value} level"],
+        );
     }
 }

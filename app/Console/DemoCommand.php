@@ -31,7 +31,11 @@ final class DemoCommand extends Command
         DemoAccount::createAll();
         $account = DemoAccount::all()[0];
 
-        return Server::run((int) $this->option('port'), true, fn (string $address) => $this->line("\nLokum's demo is at {$address}\nSign in as {$account->email} with {$account->password}\nThe storefront is at {$address}/shop. Ctrl C stops it.\n"));
+        return Server::run(
+            (int) $this->option('port'),
+            true,
+            fn (string $address) => $this->line("\nLokum's demo is at {$address}\nSign in as {$account->email} with {$account->password}\nThe storefront is at {$address}/shop. Ctrl C stops it.\n"),
+        );
     }
 
     /** Only a shop that this command built is thrown away, never a catalog of the user's own. */

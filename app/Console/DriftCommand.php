@@ -19,7 +19,10 @@ final class DriftCommand extends Command
         $found = $drift();
         $edition = Edition::current()->id ?? null;
 
-        return $this->answer(['edition' => $edition, 'differences' => $found->differences()] + DriftInWords::document($found), $this->lines($edition, DriftInWords::lines($found)));
+        return $this->answer(
+            ['edition' => $edition, 'differences' => $found->differences()] + DriftInWords::document($found),
+            $this->lines($edition, DriftInWords::lines($found)),
+        );
     }
 
     /**

@@ -64,7 +64,12 @@ final class FeedReadCommand extends Command
         foreach (['products' => $figures->products, 'variants' => $figures->variants] as $what => $counts) {
             yield sprintf('%s: %s new, %s changed, %s unchanged', $what, ...array_map(number_format(...), array_values($counts)));
         }
-        yield sprintf('values: %s new, %s waiting; %s spellings resolved by themselves', number_format($figures->values['added']), number_format($figures->values['held']), number_format($figures->values['resolved']));
+        yield sprintf(
+            'values: %s new, %s waiting; %s spellings resolved by themselves',
+            number_format($figures->values['added']),
+            number_format($figures->values['held']),
+            number_format($figures->values['resolved']),
+        );
         foreach (['refused' => $figures->refused, 'kept as text' => $figures->unread] as $what => $rows) {
             foreach (array_slice($rows, 0, 50) as $row) {
                 yield "{$what}: line {$row['line']}".($row['column'] === '' ? '' : ", {$row['column']}").": {$row['reason']}";

@@ -23,7 +23,8 @@ abstract class FillCommand extends Command
 
     protected function rule(): FillRule
     {
-        return FillRule::query()->with('definition')->find((int) $this->argument('rule')) ?? throw Refused::unknown('fill rule', (string) $this->argument('rule'));
+        return FillRule::query()->with('definition')->find((int) $this->argument('rule'))
+            ?? throw Refused::unknown('fill rule', (string) $this->argument('rule'));
     }
 
     /** @param  array<int, FillFigures>  $figures  by rule */

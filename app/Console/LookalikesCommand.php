@@ -29,7 +29,13 @@ final class LookalikesCommand extends Command
         }
         $groups = $this->option('stdin') ? $this->amongInput() : $this->ofAttribute((string) $this->argument('attribute'), $propose);
 
-        return $this->answer(['groups' => $groups], array_map(fn (array $group): string => implode(' = ', $group['members']).'   ('.implode('; ', array_slice($group['evidence'], 0, 2)).')', $groups));
+        return $this->answer(
+            ['groups' => $groups],
+            array_map(
+                fn (array $group): string => implode(' = ', $group['members']).'   ('.implode('; ', array_slice($group['evidence'], 0, 2)).')',
+                $groups,
+            ),
+        );
     }
 
     /** @return list<array{keep: string, members: list<string>, evidence: list<string>, confidence: float}> */
@@ -38,7 +44,9 @@ final class LookalikesCommand extends Command
         $candidates = $this->fromInput();
 
         return array_map(fn (Group $group): array => [
-            'keep' => $candidates[$group->members[0]]->text, 'members' => array_map(fn (int $i): string => $candidates[$i]->text, $group->members), 'evidence' => $group->evidence, 'confidence' => $group->confidence,
+            'keep' => $candidates[$group->members[0]]->text, 'members' => array_map(
+                fn (int $i): string => $candidates[$i]->text, $group->members,
+            ), 'evidence' => $group->evidence, 'confidence' => $group->confidence,
         ], (new LookAlikes(Lexicon::shipped()))->among($candidates));
     }
 
@@ -50,7 +58,9 @@ final class LookalikesCommand extends Command
         $labels = $definition->values()->pluck('label', 'id')->all();
 
         return array_map(fn (Proposal $proposal): array => [
-            'keep' => $labels[$proposal->values[0]], 'members' => array_map(fn (int $id): string => $labels[$id], $proposal->values), 'evidence' => $proposal->evidence, 'confidence' => $proposal->confidence,
+            'keep' => $labels[$proposal->values[0]], 'members' => array_map(
+                fn (int $id): string => $labels[$id], $proposal->values,
+            ), 'evidence' => $proposal->evidence, 'confidence' => $proposal->confidence,
         ], $propose->of($definition));
     }
 

@@ -43,6 +43,8 @@ final class QuantityCommand extends Command
         $shown = $quantities[0]->unit;
 
         return $this->answer(['value' => $value, 'unit' => $shown?->symbol, 'ucum' => $shown?->ucum],
-            [implode($measure instanceof QuantityRange ? ' – ' : ' × ', array_map(strval(...), $numbers)).($shown === null ? '' : ' '.$shown->symbol)]);
+            [implode(
+                $measure instanceof QuantityRange ? ' – ' : ' × ', array_map(strval(...), $numbers),
+            ).($shown === null ? '' : ' '.$shown->symbol)]);
     }
 }

@@ -26,7 +26,11 @@ final class Server
         }
         $environment = ['LOKUM_DATA' => config('lokum.data'), 'LOKUM_DEMO' => $demo ? '1' : '', 'PHP_CLI_SERVER_WORKERS' => self::WEB_WORKERS];
         $commands = [
-            [PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.memory_consumption=192', '-d', 'memory_limit=512M', '-d', 'upload_max_filesize=512M', '-d', 'post_max_size=520M', '-d', 'max_input_vars=20000', '-S', "127.0.0.1:{$port}", '-t', public_path(), public_path('router.php')],
+            [
+                PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.memory_consumption=192', '-d', 'memory_limit=512M', '-d',
+                'upload_max_filesize=512M', '-d', 'post_max_size=520M', '-d', 'max_input_vars=20000', '-S', "127.0.0.1:{$port}", '-t', public_path(),
+                public_path('router.php'),
+            ],
             [PHP_BINARY, '-d', 'memory_limit=1G', base_path('artisan'), 'queue:work', '--sleep=0.3', '--timeout=7000', '--max-time=3600', '--quiet'],
         ];
         $running = true;

@@ -37,13 +37,20 @@ final class SetCommand extends Command
         }
         $slug = (string) $this->argument('attribute');
         $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
-        $wanted = CellChange::set($definition, CellChange::parts($definition, (string) $this->argument('value')), $mode, (bool) $this->option('empty'), (bool) $this->option('spare-hand'));
+        $wanted = CellChange::set(
+            $definition,
+            CellChange::parts($definition, (string) $this->argument('value')),
+            $mode,
+            (bool) $this->option('empty'),
+            (bool) $this->option('spare-hand'),
+        );
         $chosen = Chosen::all(Narrowing::where($this->lines()));
         $figures = $change->consequences($chosen, $wanted);
         $done = $this->option('check') ? null : $change($chosen, $wanted);
 
         return $this->answer($figures->toArray() + ['change' => $done?->id], [
-            $done->summary ?? ($this->option('check') ? 'Would change '.number_format($figures->change).' products or variants' : 'Nothing was different'),
+            $done->summary
+                ?? ($this->option('check') ? 'Would change '.number_format($figures->change).' products or variants' : 'Nothing was different'),
             number_format($figures->have).' stay as they are, '.number_format($figures->replaced).' lose another value, '.number_format($figures->byHand).' of them set by hand',
         ]);
     }

@@ -21,9 +21,23 @@ final class ValuesCommand extends Command
         $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
         $rows = array_map(fn (ValueRow $row): array => [
             'label' => $row->value->label, 'slug' => $row->value->slug, 'products' => $row->products, 'umbrella' => $row->value->umbrella?->label,
-            'spellings' => array_map(fn (array $spelling): array => ['text' => $spelling['text'], 'products' => $spelling['products']], $row->spellings),
+            'spellings' => array_map(
+                fn (array $spelling): array => ['text' => $spelling['text'], 'products' => $spelling['products']],
+                $row->spellings,
+            ),
         ], $table->of($definition));
 
-        return $this->answer($rows, array_map(fn (array $row): string => sprintf('%8s  %s  (%s)', number_format($row['products']), $row['label'], implode(', ', array_map(fn (array $spelling): string => '"'.$spelling['text'].'"', $row['spellings']))), $rows));
+        return $this->answer(
+            $rows,
+            array_map(
+                fn (array $row): string => sprintf(
+                    '%8s  %s  (%s)',
+                    number_format($row['products']),
+                    $row['label'],
+                    implode(', ', array_map(fn (array $spelling): string => '"'.$spelling['text'].'"', $row['spellings'])),
+                ),
+                $rows,
+            ),
+        );
     }
 }

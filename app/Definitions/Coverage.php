@@ -37,7 +37,11 @@ final readonly class Coverage
     /** @return array<int, int> products by the category they stand in; 0: in none */
     public function totals(): array
     {
-        return $this->remembered->ofData('products', fn (): array => DB::table('items')->whereNull('parent_id')->groupBy('category_id')->selectRaw('COALESCE(category_id, 0) AS category, COUNT(*) AS n')->pluck('n', 'category')->map(intval(...))->all());
+        return $this->remembered
+            ->ofData(
+                'products',
+                fn (): array => DB::table('items')->whereNull('parent_id')->groupBy('category_id')->selectRaw('COALESCE(category_id, 0) AS category, COUNT(*) AS n')->pluck('n', 'category')->map(intval(...))->all(),
+            );
     }
 
     /** @return array<int, array<int, int>> distinct products by definition and the category they stand in */
@@ -74,8 +78,17 @@ final readonly class Coverage
     {
         $counts = [];
         foreach (Definition::query()->get(['id', 'level']) as $definition) {
-            $counts[$definition->id] = DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(Counted::PRODUCT)))
-                ->where('s.definition_id', $definition->id)->whereRaw(Counted::on($definition->level))->groupBy('category')->selectRaw('COALESCE(p.category_id, 0) AS category, COUNT(DISTINCT p.id) AS n')->pluck('n', 'category')->map(intval(...))->all();
+            $counts[$definition->id] = DB::table('spellings as s')
+                ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+                ->join('items as i', 'i.id', '=', 'a.item_id')
+                ->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(Counted::PRODUCT)))
+                ->where('s.definition_id', $definition->id)
+                ->whereRaw(Counted::on($definition->level))
+                ->groupBy('category')
+                ->selectRaw('COALESCE(p.category_id, 0) AS category, COUNT(DISTINCT p.id) AS n')
+                ->pluck('n', 'category')
+                ->map(intval(...))
+                ->all();
         }
 
         return $counts;

@@ -64,18 +64,30 @@ final readonly class DefinitionForm
 
         return new self($label, $kind, $level, (bool) ($input['multiple'] ?? false) && $kind === Kind::Choice, $separator === '' ? '|' : $separator,
             $unit === '' ? null : (Unit::find($unit)->symbol ?? $unit), Policy::tryFrom($text('policy')) ?? Policy::Follow, $text('help') ?: null,
-            $text('slug') === '' ? null : Slug::of($text('slug')), $text('team_help') ?: null, mb_strimwidth($text('section'), 0, 100) ?: null, $text('edited_by') === Role::Manager->value ? Role::Manager : Role::Editor, (bool) ($input['has_pages'] ?? false) && $kind === Kind::Choice,
+            $text('slug') === ''
+                ? null
+                : Slug::of($text('slug')), $text('team_help')
+                ?: null, mb_strimwidth($text('section'), 0, 100)
+                ?: null, $text('edited_by') === Role::Manager->value
+                ? Role::Manager
+                : Role::Editor, (bool) ($input['has_pages'] ?? false)
+                && $kind === Kind::Choice,
             in_array($text('dress'), [Dress::COLORS, Dress::LETTERS], true) ? $text('dress') : null, TermOrder::tryFrom($text('term_order')));
     }
 
     /** @return array<string, mixed> what a definition says of itself, beside its column */
     public function about(): array
     {
-        return ['policy' => $this->policy->value, 'help' => $this->help, 'team_help' => $this->teamHelp, 'section' => $this->section, 'edited_by' => $this->editedBy->value, 'has_pages' => (int) $this->hasPages, 'dress' => $this->dress] + ($this->termOrder === null ? [] : ['term_order' => $this->termOrder->value]);
+        return [
+            'policy' => $this->policy->value, 'help' => $this->help, 'team_help' => $this->teamHelp, 'section' => $this->section,
+            'edited_by' => $this->editedBy->value, 'has_pages' => (int) $this->hasPages, 'dress' => $this->dress,
+        ] + ($this->termOrder === null ? [] : ['term_order' => $this->termOrder->value]);
     }
 
     public function column(): Column
     {
-        return new Column($this->slug ?? Slug::of($this->label), $this->label, $this->kind, $this->multiple, $this->separator, $this->level, $this->unit);
+        return new Column(
+            $this->slug ?? Slug::of($this->label), $this->label, $this->kind, $this->multiple, $this->separator, $this->level, $this->unit,
+        );
     }
 }

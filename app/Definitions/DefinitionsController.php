@@ -14,8 +14,9 @@ use Lokum\Vocabulary\Kind;
 
 final class DefinitionsController
 {
-    public function index(Request $request, Coverage $coverage, ReadAgain $readAgain, MergeDefinitions $merge, EndDefinition $end, CoverageStrip $strip): View
-    {
+    public function index(
+        Request $request, Coverage $coverage, ReadAgain $readAgain, MergeDefinitions $merge, EndDefinition $end, CoverageStrip $strip,
+    ): View {
         $words = $request->string('q')->toString();
         $definitions = Definition::query()->withCount('values')->orderBy('label')
             ->when($words !== '', fn ($query) => $query->where('label', 'like', '%'.addcslashes($words, '%_\\').'%'))->get();
@@ -23,7 +24,10 @@ final class DefinitionsController
         $editing = $open === '' || $open === 'new' ? null : (Definition::query()->where('slug', $open)->first() ?? abort(404));
 
         return view('definitions.index', [
-            'groups' => ['Proposed' => $definitions->where('state', State::Proposed), 'In use' => $definitions->where('state', State::Accepted), 'Left aside' => $definitions->where('state', State::Aside)],
+            'groups' => [
+                'Proposed' => $definitions->where('state', State::Proposed), 'In use' => $definitions->where('state', State::Accepted),
+                'Left aside' => $definitions->where('state', State::Aside),
+            ],
             'products' => $coverage->products(), 'total' => $coverage->total(), 'samples' => $this->samples($definitions->pluck('id')->all()),
             'filters' => Filter::query()->whereNotNull('definition_id')->pluck('title', 'definition_id'),
             'open' => $open, 'editing' => $editing, 'change' => $this->change($request, $editing, $readAgain), 'strips' => $strip->all(), 'odd' => DB::table('spellings')->whereNotNull('problem')->groupBy('definition_id')->selectRaw('definition_id, COUNT(*) AS n')->pluck('n', 'definition_id'), 'alike' => LikeNames::among($definitions->toBase()),
@@ -41,10 +45,15 @@ final class DefinitionsController
     public function update(Request $request, Definition $definition, SaveDefinition $save): RedirectResponse
     {
         $state = State::tryFrom($request->string('state')->toString()) ?? $definition->state;
-        $form = $state === State::Aside ? DefinitionForm::from(['unit' => $definition->unit] + $definition->attributesToArray()) : DefinitionForm::from($request->all());
+        $form = $state === State::Aside
+            ? DefinitionForm::from(['unit' => $definition->unit] + $definition->attributesToArray())
+            : DefinitionForm::from($request->all());
         $change = $save($definition, $form, $state, $request->integer('version'));
 
-        return redirect()->route('definitions', $state === State::Aside ? [] : ['open' => $definition->slug])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()
+            ->route('definitions', $state === State::Aside ? [] : ['open' => $definition->slug])
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 
     public function several(Request $request, SaveDefinition $save): RedirectResponse
@@ -60,7 +69,8 @@ final class DefinitionsController
 
     public function merge(Request $request, Definition $definition, MergeDefinitions $merge): RedirectResponse
     {
-        $keep = Definition::query()->where('slug', $request->string('into')->toString())->first() ?? throw new Refused('Choose the definition that stays.', 'into');
+        $keep = Definition::query()->where('slug', $request->string('into')->toString())->first()
+            ?? throw new Refused('Choose the definition that stays.', 'into');
         $change = $merge($keep, $definition);
 
         return redirect()->route('definitions', ['open' => $keep->slug])->with('done', $change->summary)->with('undo', $change->id);
@@ -88,7 +98,12 @@ final class DefinitionsController
             $problem = $why->getMessage();
         }
 
-        return ['into' => $into, 'merging' => $figures, 'mergeProblem' => $problem, 'ending' => $editing !== null && $request->boolean('end') ? $end->consequences($editing) : null];
+        return [
+            'into' => $into,
+            'merging' => $figures,
+            'mergeProblem' => $problem,
+            'ending' => $editing !== null && $request->boolean('end') ? $end->consequences($editing) : null,
+        ];
     }
 
     /**

@@ -55,7 +55,10 @@ final readonly class EndDefinition
 
         return $this->ledger->record('Definitions', function (Journal $journal) use ($definition): string {
             $journal->cells()->clear();
-            DB::insert('INSERT INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE definition_id = ?', [$definition->id]);
+            DB::insert(
+                'INSERT INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE definition_id = ?',
+                [$definition->id],
+            );
             $journal->take();
             foreach (Definition::query()->where('merged_into', $definition->id)->pluck('id') as $id) {
                 $journal->update('definitions', $id, ['merged_into' => null]);

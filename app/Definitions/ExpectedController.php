@@ -21,11 +21,19 @@ final class ExpectedController
     {
         $tree = CategoryTree::load();
         $expected = new Expected($tree);
-        $open = $request->has('category') ? ($request->string('category')->toString() === '' ? null : $tree->bySlug($request->string('category')->toString()) ?? throw Refused::unknown('category', $request->string('category')->toString())) : false;
+        $open = $request->has('category')
+            ? ($request->string('category')->toString() === '' ? null : $tree->bySlug($request->string('category')->toString()) ?? throw Refused::unknown(
+                'category', $request->string('category')->toString(),
+            ))
+            : false;
         $definitions = Definition::query()->accepted()->orderBy('label')->get()->keyBy('id');
         $rows = [];
         foreach ($tree->flat() as [$category, $depth]) {
-            $rows[] = ['category' => $category, 'depth' => $depth, 'figures' => array_intersect_key($coverage->ofExpected($expected, $category->id), $definitions->all())];
+            $rows[] = [
+                'category' => $category,
+                'depth' => $depth,
+                'figures' => array_intersect_key($coverage->ofExpected($expected, $category->id), $definitions->all()),
+            ];
         }
         $chosen = $open instanceof Category ? $open->id : null;
 
@@ -47,7 +55,10 @@ final class ExpectedController
             default => null,
         });
 
-        return redirect()->route('expected', ['category' => $slug])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()
+            ->route('expected', ['category' => $slug])
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 
     /** @return array<int, float> share of the category's products, with those below, that carry a definition */

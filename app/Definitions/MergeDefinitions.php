@@ -123,7 +123,14 @@ final readonly class MergeDefinitions
                 $byKey[$spelling->key] = $value;
                 $moved++;
             }
-            $id = $known->id ?? $journal->insert('spellings', ['definition_id' => $keep->id, 'text' => $spelling->text, 'key' => $spelling->key, 'value_id' => $value, 'number' => $reading->number, 'problem' => $reading->problem]);
+            $id = $known->id
+                ?? $journal->insert(
+                    'spellings',
+                    [
+                        'definition_id' => $keep->id, 'text' => $spelling->text, 'key' => $spelling->key, 'value_id' => $value,
+                        'number' => $reading->number, 'problem' => $reading->problem,
+                    ],
+                );
             $mapping[$spelling->id] = [$id, $value ?? -$id];
         }
 
@@ -136,7 +143,13 @@ final readonly class MergeDefinitions
         $label = $old->label ?? Label::of($spelling->text);
         $taken = fn (string $slug): bool => DB::table('attribute_values')->where('definition_id', $keep->id)->where('slug', $slug)->exists();
 
-        return $journal->insert('attribute_values', ['definition_id' => $keep->id, 'label' => $label, 'slug' => Slug::unique($label, $taken), 'look' => $old->look ?? null, 'held' => $old->held ?? 0]);
+        return $journal->insert(
+            'attribute_values',
+            [
+                'definition_id' => $keep->id, 'label' => $label, 'slug' => Slug::unique($label, $taken), 'look' => $old->look ?? null,
+                'held' => $old->held ?? 0,
+            ],
+        );
     }
 
     private function figures(CellSheet $sheet, Definition $keep, Definition $goes, int $joined, int $moved): MergeFigures
@@ -172,14 +185,19 @@ final readonly class MergeDefinitions
             $journal->update('headings', (int) $id, ['definition_id' => $keep->id]);
         }
         foreach (Filter::query()->where('definition_id', $goes->id)->get() as $filter) {
-            Filter::query()->where('definition_id', $keep->id)->where('lineup_id', $filter->lineup_id)->exists() ? $journal->delete('filters', $filter->id) : $journal->update('filters', $filter->id, ['definition_id' => $keep->id]);
+            Filter::query()->where('definition_id', $keep->id)->where('lineup_id', $filter->lineup_id)->exists() ? $journal->delete('filters', $filter->id) : $journal->update(
+                'filters', $filter->id, ['definition_id' => $keep->id],
+            );
         }
         foreach (FillRule::query()->where('definition_id', $goes->id)->pluck('id') as $id) {
             $journal->update('fill_rules', $id, ['definition_id' => $keep->id]);
         }
         foreach (Expectation::query()->where('definition_id', $goes->id)->get() as $row) {
             $journal->delete('expectations', $row->id);
-            Expectation::query()->where('definition_id', $keep->id)->where('category_id', $row->category_id)->exists() || $journal->insert('expectations', ['category_id' => $row->category_id, 'definition_id' => $keep->id, 'expected' => (int) $row->expected]);
+            Expectation::query()->where('definition_id', $keep->id)->where('category_id', $row->category_id)->exists() || $journal->insert(
+                'expectations',
+                ['category_id' => $row->category_id, 'definition_id' => $keep->id, 'expected' => (int) $row->expected],
+            );
         }
     }
 }

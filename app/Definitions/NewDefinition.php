@@ -35,7 +35,10 @@ final class NewDefinition
     public static function row(Column $column, State $state, ?string $reason): array
     {
         return [
-            'slug' => Slug::unique($column->attribute, fn (string $slug): bool => in_array($slug, self::RESERVED, true) || Definition::query()->where('slug', $slug)->exists()),
+            'slug' => Slug::unique(
+                $column->attribute,
+                fn (string $slug): bool => in_array($slug, self::RESERVED, true) || Definition::query()->where('slug', $slug)->exists(),
+            ),
             'label' => $column->label, 'kind' => $column->kind->value, 'level' => $column->level->value, 'multiple' => (int) $column->multiple,
             'separator' => $column->separator, 'unit' => $column->unit, 'state' => $state->value, 'policy' => Policy::Follow->value,
             'term_order' => self::order($column)->value, 'reason' => $reason, 'has_pages' => (int) ($column->attribute === Definition::BRAND),

@@ -58,7 +58,10 @@ final class ReadAgain
                 continue;
             }
             $ids = array_map(fn (string $part): int => $this->spelling($journal, $definition, $part), $parts);
-            DB::insert('INSERT OR IGNORE INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE spelling_id = ?', [$spelling->id]);
+            DB::insert(
+                'INSERT OR IGNORE INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE spelling_id = ?',
+                [$spelling->id],
+            );
             foreach ($ids as $id) {
                 DB::insert('INSERT OR IGNORE INTO temp.coming SELECT item_id, definition_id, ?, origin FROM assignments a WHERE spelling_id = ?
                     AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = a.item_id AND h.spelling_id = ?)', [$id, $spelling->id, $id]);
@@ -78,7 +81,10 @@ final class ReadAgain
         if ($definition->level === Level::Variant) {
             DB::insert('INSERT INTO temp.coming SELECT v.id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN items v ON v.parent_id = a.item_id
                 WHERE a.definition_id = ? AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = v.id AND h.definition_id = a.definition_id)', [$definition->id]);
-            DB::insert('INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN items i ON i.id = a.item_id WHERE a.definition_id = ? AND i.variant_count > 0', [$definition->id]);
+            DB::insert(
+                'INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN items i ON i.id = a.item_id WHERE a.definition_id = ? AND i.variant_count > 0',
+                [$definition->id],
+            );
         } else {
             $agree = self::agreeing($definition);
             DB::insert("INSERT OR IGNORE INTO temp.coming SELECT v.parent_id, a.definition_id, MIN(a.spelling_id), MIN(a.origin) FROM assignments a JOIN items v ON v.id = a.item_id JOIN spellings s ON s.id = a.spelling_id
@@ -92,7 +98,12 @@ final class ReadAgain
     /** @return int products whose variants carry different values, so that they would stay with the variants */
     public function differing(Definition $definition): int
     {
-        return $definition->multiple ? 0 : (int) DB::scalar('SELECT COUNT(DISTINCT v.parent_id) FROM assignments a JOIN items v ON v.id = a.item_id WHERE a.definition_id = ? AND v.parent_id IS NOT NULL AND v.parent_id NOT IN ('.self::agreeing($definition).')', [$definition->id, $definition->id]);
+        return $definition->multiple
+            ? 0
+            : (int) DB::scalar(
+                'SELECT COUNT(DISTINCT v.parent_id) FROM assignments a JOIN items v ON v.id = a.item_id WHERE a.definition_id = ? AND v.parent_id IS NOT NULL AND v.parent_id NOT IN ('.self::agreeing($definition).')',
+                [$definition->id, $definition->id],
+            );
     }
 
     /** Products whose variants say one thing; every product where several values may stand. Binds the definition. */
@@ -130,7 +141,14 @@ final class ReadAgain
     {
         $known = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $text)->value('id');
 
-        return $known ?? $journal->insert('spellings', ['definition_id' => $definition->id, 'text' => $text, 'key' => StrictKey::of($text), 'value_id' => $this->value($journal, $definition, $text)]);
+        return $known
+            ?? $journal->insert(
+                'spellings',
+                [
+                    'definition_id' => $definition->id, 'text' => $text, 'key' => StrictKey::of($text),
+                    'value_id' => $this->value($journal, $definition, $text),
+                ],
+            );
     }
 
     private function value(Journal $journal, Definition $definition, string $text): int
@@ -141,7 +159,10 @@ final class ReadAgain
         $values = fn () => DB::table('attribute_values')->where('definition_id', $definition->id);
 
         return $known ?? $values()->whereNull('merged_into')->where('label', $label)->value('id') ?? $journal->insert('attribute_values', [
-            'definition_id' => $definition->id, 'label' => $label, 'slug' => Slug::unique($label, fn (string $slug): bool => $values()->where('slug', $slug)->exists()),
+            'definition_id' => $definition->id, 'label' => $label, 'slug' => Slug::unique(
+                $label,
+                fn (string $slug): bool => $values()->where('slug', $slug)->exists(),
+            ),
             'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null,
         ]);
     }

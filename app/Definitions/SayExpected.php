@@ -24,7 +24,10 @@ final readonly class SayExpected
             foreach ($definitions as $definition) {
                 $row = DB::table('expectations')->where('category_id', $category?->id)->where('definition_id', $definition)->first();
                 match (true) {
-                    $row === null && $expected !== null => $journal->insert('expectations', ['category_id' => $category?->id, 'definition_id' => $definition, 'expected' => (int) $expected]),
+                    $row === null && $expected !== null => $journal->insert(
+                        'expectations',
+                        ['category_id' => $category?->id, 'definition_id' => $definition, 'expected' => (int) $expected],
+                    ),
                     $row !== null && $expected === null => $journal->delete('expectations', $row->id),
                     $row !== null => $journal->update('expectations', $row->id, ['expected' => (int) $expected]),
                     default => null,

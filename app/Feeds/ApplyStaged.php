@@ -18,8 +18,10 @@ final class ApplyStaged
      * @param  list<TargetColumn>  $targets
      * @param  array<string, list<string>>  $paths  names of categories from the top down, by path key
      */
-    public function __construct(private readonly Staging $staging, private readonly Feed $feed, private readonly array $targets, private readonly array $paths, private readonly ?int $reading)
-    {
+    public function __construct(
+        private readonly Staging $staging, private readonly Feed $feed, private readonly array $targets, private readonly array $paths,
+        private readonly ?int $reading,
+    ) {
     }
 
     public function __invoke(): void
@@ -59,7 +61,9 @@ final class ApplyStaged
     private function headings(array $definitions): void
     {
         foreach ($this->targets as $target) {
-            $leadsTo = isset($definitions[$target->index]) ? ['field' => null, 'definition_id' => $definitions[$target->index]->id] : ['field' => $target->target, 'definition_id' => null];
+            $leadsTo = isset($definitions[$target->index])
+                ? ['field' => null, 'definition_id' => $definitions[$target->index]->id]
+                : ['field' => $target->target, 'definition_id' => null];
             Heading::query()->updateOrCreate(['feed_id' => $this->feed->id, 'text' => $target->heading],
                 $leadsTo + ['key' => StrictKey::of($target->heading), 'empty' => $target->column()->empty ?? []]);
         }
@@ -108,7 +112,9 @@ final class ApplyStaged
         $sets = ['updated_at = ?', 'version = version + 1', 'parent_id = s.parent_id'];
         foreach ($this->targets as $target) {
             if (is_string($target->target) && ! in_array($target->target, ['sku', 'parent_sku'], true)) {
-                $sets[] = $target->target === 'category' ? 'category_id = (SELECT id FROM categories WHERE path_key = s.category)' : "{$target->target} = s.{$target->target}";
+                $sets[] = $target->target === 'category'
+                    ? 'category_id = (SELECT id FROM categories WHERE path_key = s.category)'
+                    : "{$target->target} = s.{$target->target}";
             }
         }
         $this->staging->run('UPDATE items SET '.implode(', ', $sets).' FROM temp.staged_rows s WHERE s.item_id = items.id AND s.changed = 1', [$now]);

@@ -29,7 +29,11 @@ final class FeedsController
 
     public function store(Request $request): RedirectResponse
     {
-        $request->validate(['file' => 'nullable|file|max:'.intdiv((int) config('lokum.largest_feed'), 1024), 'inbox' => 'nullable|string|max:255', 'feed' => 'nullable|string|max:100']);
+        $request->validate([
+            'file' => 'nullable|file|max:'.intdiv((int) config('lokum.largest_feed'), 1024),
+            'inbox' => 'nullable|string|max:255',
+            'feed' => 'nullable|string|max:100',
+        ]);
         $upload = $request->file('file');
         if ($upload === null && $request->string('inbox')->toString() === '') {
             throw new Refused('Choose a file first.', 'file');
@@ -100,7 +104,11 @@ final class FeedsController
         }
         $map = MappingForm::from($request, $reading);
         MappingForm::remember($reading, $map);
-        $reading->update(['state' => $check ? ReadingState::Checking : ReadingState::Reading, 'takes_good_rows' => $request->boolean('good_rows'), 'message' => null]);
+        $reading->update([
+            'state' => $check ? ReadingState::Checking : ReadingState::Reading,
+            'takes_good_rows' => $request->boolean('good_rows'),
+            'message' => null,
+        ]);
         $progress->begin();
         RunReading::dispatch($reading->id, $map, $check);
 

@@ -34,7 +34,13 @@ final readonly class JudgeTexts
         }
         $after = 0;
         do {
-            $texts = iterator_to_array($this->staging->rows('SELECT id, text FROM temp.staged_texts WHERE col = ? AND fate IS NULL AND id > ? ORDER BY id LIMIT '.self::CHUNK, [$target->index, $after]), false);
+            $texts = iterator_to_array(
+                $this->staging->rows(
+                    'SELECT id, text FROM temp.staged_texts WHERE col = ? AND fate IS NULL AND id > ? ORDER BY id LIMIT '.self::CHUNK,
+                    [$target->index, $after],
+                ),
+                false,
+            );
             $this->judge($texts, $column, $definition);
             $after = $texts === [] ? $after : (int) $texts[count($texts) - 1]['id'];
         } while (count($texts) === self::CHUNK);

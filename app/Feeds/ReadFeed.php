@@ -32,8 +32,9 @@ final readonly class ReadFeed
      *
      * @throws Refused for a file or a map that cannot be used, or refused rows where $takesGoodRows is false
      */
-    public function __invoke($source, string $name, ColumnMap $map, bool $check, Closure $progress, bool $takesGoodRows = true, ?Reading $reading = null): ReadingFigures
-    {
+    public function __invoke(
+        $source, string $name, ColumnMap $map, bool $check, Closure $progress, bool $takesGoodRows = true, ?Reading $reading = null,
+    ): ReadingFigures {
         try {
             $file = CsvFile::open($source);
             $feed = Feed::query()->where('name', $name)->first();
@@ -52,9 +53,14 @@ final readonly class ReadFeed
     }
 
     /** @param  list<TargetColumn>  $targets */
-    private function read(CsvFile $file, RowReader $reader, Staging $staging, array $targets, ?Feed $feed, string $name, ColumnMap $map, bool $check, Closure $progress, bool $takesGoodRows, ?Reading $reading): ReadingFigures
-    {
-        $signature = hash('xxh3', serialize([$name, array_map(fn (TargetColumn $target): array => [$target->heading, $target->target], $targets), $map->empty]));
+    private function read(
+        CsvFile $file, RowReader $reader, Staging $staging, array $targets, ?Feed $feed, string $name, ColumnMap $map, bool $check, Closure $progress,
+        bool $takesGoodRows, ?Reading $reading,
+    ): ReadingFigures {
+        $signature = hash(
+            'xxh3',
+            serialize([$name, array_map(fn (TargetColumn $target): array => [$target->heading, $target->target], $targets), $map->empty]),
+        );
         $stage = new StageRows($staging, $targets, $signature);
         $rows = 0;
         $figures = null;
@@ -94,7 +100,10 @@ final readonly class ReadFeed
         foreach ($targets as $target) {
             $column = $target->column();
             if ($column !== null) {
-                $staging->run('INSERT INTO temp.staged_columns (col, definition_id, level) VALUES (?, ?, ?)', [$target->index, $target->definition->id ?? -$target->index - 1, $column->level->value]);
+                $staging->run(
+                    'INSERT INTO temp.staged_columns (col, definition_id, level) VALUES (?, ?, ?)',
+                    [$target->index, $target->definition->id ?? -$target->index - 1, $column->level->value],
+                );
                 $texts($target, $column);
             }
         }

@@ -44,7 +44,12 @@ final class Reading extends Model
     {
         @unlink($this->path);
         $this->delete();
-        Feed::query()->whereKey($this->feed_id)->whereDoesntHave('readings')->whereNotIn('id', DB::table('items')->whereNotNull('feed_id')->select('feed_id'))->whereNotIn('id', DB::table('headings')->select('feed_id'))->delete();
+        Feed::query()
+            ->whereKey($this->feed_id)
+            ->whereDoesntHave('readings')
+            ->whereNotIn('id', DB::table('items')->whereNotNull('feed_id')->select('feed_id'))
+            ->whereNotIn('id', DB::table('headings')->select('feed_id'))
+            ->delete();
     }
 
     /** @return BelongsTo<Feed, $this> */

@@ -62,7 +62,10 @@ final readonly class ReadingFigures
                 + $staging->number("SELECT COUNT(DISTINCT text) FROM temp.staged_texts WHERE {$in} AND fate = 'new'") - $added;
         }
 
-        return new self($rows, self::rows($staging, 'parent IS NULL'), self::rows($staging, 'parent IS NOT NULL'), $values, self::refusals($staging), self::unread($staging, ...$targets));
+        return new self(
+            $rows, self::rows($staging, 'parent IS NULL'), self::rows($staging, 'parent IS NOT NULL'), $values, self::refusals($staging),
+            self::unread($staging, ...$targets),
+        );
     }
 
     /** @return array{added: int, changed: int, unchanged: int} */

@@ -116,14 +116,23 @@ final class ResolveColumns
             throw new Refused("The map of column \"{$heading}\" says {$target->attribute} is of kind {$target->kind->value}; it is defined as {$definition->kind->value}. Change one of them.");
         }
 
-        return new TargetColumn($index, $heading, $definition?->asColumn($target->separator, $target->empty) ?? $target, $definition, 'as you said', true);
+        return new TargetColumn(
+            $index,
+            $heading,
+            $definition?->asColumn($target->separator, $target->empty) ?? $target,
+            $definition,
+            'as you said',
+            true,
+        );
     }
 
     private function remembered(int $index, string $heading, Heading $known): TargetColumn
     {
         return match (true) {
             $known->field !== null => $this->field($index, $heading, $known->field, 'as in the last reading'),
-            $known->definition !== null => new TargetColumn($index, $heading, $known->definition->asColumn(null, $known->empty ?? []), $known->definition, 'as in the last reading'),
+            $known->definition !== null => new TargetColumn(
+                $index, $heading, $known->definition->asColumn(null, $known->empty ?? []), $known->definition, 'as in the last reading',
+            ),
             default => new TargetColumn($index, $heading, null, null, 'left aside in the last reading'),
         };
     }
@@ -143,10 +152,13 @@ final class ResolveColumns
     private function sameKey(int $index, string $heading, array $empty): ?TargetColumn
     {
         $key = StrictKey::of($heading);
-        $definition = $this->definitions->first(fn (Definition $definition): bool => $definition->slug === Slug::of($heading) || StrictKey::of($definition->label) === $key)
+        $definition = $this->definitions
+            ->first(fn (Definition $definition): bool => $definition->slug === Slug::of($heading) || StrictKey::of($definition->label) === $key)
             ?? Heading::query()->where('key', $key)->whereNotNull('definition_id')->with('definition')->first()?->definition;
 
-        return $definition === null ? null : new TargetColumn($index, $heading, $definition->asColumn(null, $empty), $definition, 'same heading as '.$definition->label);
+        return $definition === null
+            ? null
+            : new TargetColumn($index, $heading, $definition->asColumn(null, $empty), $definition, 'same heading as '.$definition->label);
     }
 
     /**

@@ -38,7 +38,9 @@ final class RunReading implements ShouldQueue
         }
         $progress = new Progress('reading:'.$reading->id);
         try {
-            $figures = $read($reading->open(), $reading->feed->name, $this->map, $this->check, $progress->report(...), $reading->takes_good_rows, $reading);
+            $figures = $read(
+                $reading->open(), $reading->feed->name, $this->map, $this->check, $progress->report(...), $reading->takes_good_rows, $reading,
+            );
             if ($this->check) {
                 $reading->update(['state' => ReadingState::Checked, 'figures' => $figures->toKeep(), 'message' => null]);
             } else {

@@ -96,7 +96,13 @@ final class StageRows
             }
             $field = $row->fields;
             $this->staging->add('staged_rows', [$row->line, $row->sku, $parent, $hash, (int) $same, $field['name'] ?? null, $key,
-                $field['price'] ?? null, $field['currency'] ?? null, $field['stock'] ?? null, $field['description'] ?? null, $field['image'] ?? null, $item->id ?? null]);
+                $field['price']
+                    ?? null, $field['currency']
+                    ?? null, $field['stock']
+                    ?? null, $field['description']
+                    ?? null, $field['image']
+                    ?? null, $item->id
+                    ?? null]);
             if (! $same) {
                 $this->stageCells($row, $parent !== null);
             }

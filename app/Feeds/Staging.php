@@ -119,9 +119,13 @@ final class Staging
         $width = count($rows[0]);
         $key = $table.count($rows);
         if (! isset($this->statements[$key])) {
-            $columns = implode(', ', array_slice(array_map(fn (string $column): string => explode(' ', trim($column))[0], explode(',', self::TABLES[$table])), 0, $width));
+            $columns = implode(
+                ', ',
+                array_slice(array_map(fn (string $column): string => explode(' ', trim($column))[0], explode(',', self::TABLES[$table])), 0, $width),
+            );
             $one = '('.implode(', ', array_fill(0, $width, '?')).')';
-            $this->statements[$key] = $this->pdo->prepare("INSERT INTO temp.{$table} ({$columns}) VALUES ".implode(', ', array_fill(0, count($rows), $one)));
+            $this->statements[$key] = $this->pdo
+                ->prepare("INSERT INTO temp.{$table} ({$columns}) VALUES ".implode(', ', array_fill(0, count($rows), $one)));
         }
         $this->statements[$key]->execute(array_merge(...$rows));
     }

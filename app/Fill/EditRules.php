@@ -95,7 +95,9 @@ final readonly class EditRules
     private static function row(RuleForm $form): array
     {
         return ['definition_id' => $form->definition->id, 'source' => $form->source->value,
-            'settings' => json_encode($form->settings, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR), 'scope' => json_encode($form->scope, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)];
+            'settings' => json_encode(
+                $form->settings, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
+            ), 'scope' => json_encode($form->scope, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)];
     }
 
     /** A rule as it would be, for a dry run. */

@@ -76,7 +76,9 @@ final class PlanFill
                     $rows[] = [(int) $item['id'], $hit->value];
                     if (count($this->hits) < self::SAMPLES) {
                         [$before, $words, $behind] = $hit->in($text);
-                        $this->hits[] = ['item' => (string) $item['sku'], 'value' => $hit->value, 'before' => $before, 'words' => $words, 'behind' => $behind];
+                        $this->hits[] = [
+                            'item' => (string) $item['sku'], 'value' => $hit->value, 'before' => $before, 'words' => $words, 'behind' => $behind,
+                        ];
                     }
                 }
             }
@@ -96,7 +98,12 @@ final class PlanFill
             return array_map(fn (array $line): WordLine => new WordLine($line['value'], $line['any'], $line['none']), $lines);
         }
 
-        return $this->rule->definition->values()->orderBy('id')->pluck('label')->map(fn (string $label): WordLine => new WordLine($label, [$label]))->all();
+        return $this->rule->definition
+            ->values()
+            ->orderBy('id')
+            ->pluck('label')
+            ->map(fn (string $label): WordLine => new WordLine($label, [$label]))
+            ->all();
     }
 
     /** @return iterable<array<string, mixed>> targets with the texts of their product and their own */
@@ -134,7 +141,14 @@ final class PlanFill
         $own = $this->rule->definition->level === Level::Variant;
         foreach ($bands->bands as $band) {
             [$spelling, $token] = $this->sheet->spellings->text($band['label']);
-            $in = implode(' AND ', array_filter(["i.{$field} IS NOT NULL", $band['from'] === null ? null : "i.{$field} >= {$band['from']}", $band['to'] === null ? null : "i.{$field} < {$band['to']}"]));
+            $in = implode(
+                ' AND ',
+                array_filter([
+                    "i.{$field} IS NOT NULL",
+                    $band['from'] === null ? null : "i.{$field} >= {$band['from']}",
+                    $band['to'] === null ? null : "i.{$field} < {$band['to']}",
+                ]),
+            );
             DB::insert("INSERT OR IGNORE INTO temp.due SELECT DISTINCT t.item_id, {$token}, {$spelling} FROM temp.targets t JOIN items i ON i.variant_count = 0 AND ".($own ? 'i.id = t.item_id' : '(i.id = t.item_id OR i.parent_id = t.item_id)')." WHERE {$in}");
         }
     }
@@ -161,7 +175,12 @@ final class PlanFill
     {
         $definition = $this->rule->definition_id;
         $rule = $this->rule->id === 0 ? self::UNSAVED : $this->rule->id;
-        $later = FillRule::query()->where('definition_id', $definition)->where('paused', false)->where('position', '>', $this->rule->position)->pluck('id')->all();
+        $later = FillRule::query()
+            ->where('definition_id', $definition)
+            ->where('paused', false)
+            ->where('position', '>', $this->rule->position)
+            ->pluck('id')
+            ->all();
         $gives = 'origin IN ('.implode(',', [$rule, ...$later]).')';
         DB::statement('CREATE TEMP TABLE IF NOT EXISTS taken (item_id INTEGER PRIMARY KEY)');
         DB::delete('DELETE FROM temp.taken');
@@ -169,7 +188,10 @@ final class PlanFill
         // Its own cells that are not due any more, wherever they are, and what later rules gave to items that it fills.
         DB::insert('INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN spellings s ON s.id = a.spelling_id
             WHERE a.origin = ? AND NOT EXISTS (SELECT 1 FROM temp.due d WHERE d.item_id = a.item_id AND d.token = '.CellSheet::TOKEN.' AND d.item_id NOT IN (SELECT item_id FROM temp.taken))', [$rule]);
-        DB::insert("INSERT OR IGNORE INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h WHERE {$gives} AND h.origin <> ? AND h.item_id IN (SELECT item_id FROM temp.due) AND h.item_id NOT IN (SELECT item_id FROM temp.taken)", [$definition, $rule]);
+        DB::insert(
+            "INSERT OR IGNORE INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h WHERE {$gives} AND h.origin <> ? AND h.item_id IN (SELECT item_id FROM temp.due) AND h.item_id NOT IN (SELECT item_id FROM temp.taken)",
+            [$definition, $rule],
+        );
         DB::insert('INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, ? FROM temp.due d LEFT JOIN temp.held h ON h.item_id = d.item_id AND h.token = d.token AND h.origin = ?
             WHERE h.item_id IS NULL AND d.item_id NOT IN (SELECT item_id FROM temp.taken)', [$definition, $rule, $rule]);
         $count = fn (string $sql, mixed ...$values): int => (int) DB::scalar("SELECT COUNT(*) FROM ({$sql})", $values);
@@ -190,6 +212,9 @@ final class PlanFill
             JOIN temp.held h ON h.item_id = c.item_id JOIN spellings s ON s.id = h.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id GROUP BY i.id ORDER BY origin LIMIT ".self::SAMPLES);
 
         return array_map(fn (\stdClass $row): array => ['item' => $row->sku, 'has' => $row->has, 'rule' => $this->sheet->spellings->textOf($row->due)
-            ?? (string) DB::scalar('SELECT COALESCE(v.label, TRIM(s.text)) FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.id = ?', [$row->due]), 'hand' => $row->origin === -1], $rows);
+            ?? (string) DB::scalar(
+                'SELECT COALESCE(v.label, TRIM(s.text)) FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.id = ?',
+                [$row->due],
+            ), 'hand' => $row->origin === -1], $rows);
     }
 }

@@ -36,7 +36,10 @@ final readonly class ProposeRules
     public function __invoke(): array
     {
         return $this->remembered->of('rule-proposals', function (): array {
-            $taken = FillRule::query()->get(['definition_id', 'source'])->map(fn (FillRule $rule): string => $rule->definition_id.':'.$rule->source->value)->all();
+            $taken = FillRule::query()
+                ->get(['definition_id', 'source'])
+                ->map(fn (FillRule $rule): string => $rule->definition_id.':'.$rule->source->value)
+                ->all();
             $proposals = [];
             foreach (Definition::query()->accepted()->where('kind', Kind::Choice)->where('slug', '!=', Definition::BRAND)->get() as $definition) {
                 $values = $definition->values()->pluck('label', 'id')->all();
@@ -67,10 +70,24 @@ final readonly class ProposeRules
                 continue;
             }
             $below = array_merge(...$children->map(fn (Category $child): array => $tree->withDescendants($child->id))->values()->all());
-            $wins = DB::table('items as i')->whereNull('i.parent_id')->whereIn('i.category_id', $below)->whereRaw(self::missing($definition))->count();
+            $wins = DB::table('items as i')
+                ->whereNull('i.parent_id')
+                ->whereIn('i.category_id', $below)
+                ->whereRaw(self::missing($definition))
+                ->count();
             $branch = Category::query()->find($parent);
             if ($wins > 0 && $branch !== null) {
-                $proposals[] = new RuleProposal($definition, FillSource::Category, ['branch' => $branch->slug], $wins, 0, $same->take(4)->map(fn (Category $child): array => ['before' => "{$branch->name} > ", 'words' => $child->name, 'behind' => ''])->values()->all());
+                $proposals[] = new RuleProposal(
+                    $definition,
+                    FillSource::Category,
+                    ['branch' => $branch->slug],
+                    $wins,
+                    0,
+                    $same->take(4)
+                        ->map(fn (Category $child): array => ['before' => "{$branch->name} > ", 'words' => $child->name, 'behind' => ''])
+                        ->values()
+                        ->all(),
+                );
             }
         }
 
@@ -80,7 +97,10 @@ final readonly class ProposeRules
     /** @param  array<int, string>  $values */
     private function fromWords(Definition $definition, array $values): ?RuleProposal
     {
-        $labels = array_values(array_filter($values, fn (string $label): bool => mb_strlen($label) >= self::SHORTEST && preg_match('/\p{L}/u', $label) === 1));
+        $labels = array_values(array_filter(
+            $values,
+            fn (string $label): bool => mb_strlen($label) >= self::SHORTEST && preg_match('/\p{L}/u', $label) === 1,
+        ));
         if ($labels === []) {
             return null;
         }
@@ -88,7 +108,12 @@ final readonly class ProposeRules
         $hits = 0;
         $doubtful = 0;
         $samples = [];
-        $names = DB::table('items as i')->whereNull('i.parent_id')->whereNotNull('i.name')->whereRaw(self::missing($definition))->limit(self::NAMES)->pluck('i.name');
+        $names = DB::table('items as i')
+            ->whereNull('i.parent_id')
+            ->whereNotNull('i.name')
+            ->whereRaw(self::missing($definition))
+            ->limit(self::NAMES)
+            ->pluck('i.name');
         foreach ($names as $name) {
             $found = $finder->in($name);
             $different = count(array_unique(array_column($found, 'value')));
@@ -100,7 +125,11 @@ final readonly class ProposeRules
             }
         }
 
-        return $hits < self::LEAST ? null : new RuleProposal($definition, FillSource::Words, ['in' => ['name'], 'lines' => []], $hits, $doubtful, $samples, count($names) === self::NAMES);
+        return $hits < self::LEAST
+            ? null
+            : new RuleProposal(
+                $definition, FillSource::Words, ['in' => ['name'], 'lines' => []], $hits, $doubtful, $samples, count($names) === self::NAMES,
+            );
     }
 
     /** The product misses it, on itself and on its variants. Of items as i. */

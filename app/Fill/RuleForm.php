@@ -37,16 +37,24 @@ final readonly class RuleForm
     public static function from(array $input): self
     {
         $text = fn (string $key): string => is_scalar($input[$key] ?? null) ? trim((string) $input[$key]) : '';
-        $definition = Definition::query()->where('slug', $text('definition'))->first() ?? throw new Refused('Choose what the rule fills.', 'definition');
+        $definition = Definition::query()->where('slug', $text('definition'))->first()
+            ?? throw new Refused('Choose what the rule fills.', 'definition');
         $source = FillSource::tryFrom($text('source')) ?? throw new Refused('Choose what the rule takes its values from.', 'source');
         $settings = match ($source) {
-            FillSource::Category => ['branch' => Category::query()->where('slug', $text('branch'))->value('slug') ?? throw new Refused('Choose the branch whose names become values.', 'branch')],
+            FillSource::Category => ['branch' => Category::query()->where('slug', $text('branch'))->value('slug') ?? throw new Refused(
+                'Choose the branch whose names become values.', 'branch',
+            )],
             FillSource::Words => ['in' => self::fields($input['in'] ?? ['name']), 'lines' => self::wordLines($definition, $input['lines'] ?? [])],
             FillSource::Number => ['field' => self::field($text('field')), 'bands' => self::bands($definition, $input['bands'] ?? [])],
-            FillSource::Definition => ['from' => self::other($definition, $text('from'))->slug, 'table' => self::table($definition, $input['table'] ?? [])],
+            FillSource::Definition => [
+                'from' => self::other($definition, $text('from'))->slug, 'table' => self::table($definition, $input['table'] ?? []),
+            ],
             FillSource::Fixed => ['value' => self::value($definition, $text('value'))],
         };
-        $scope = array_values(array_filter(array_map(fn (mixed $line): string => is_scalar($line) ? trim((string) $line) : '', (array) ($input['scope'] ?? [])), fn (string $line): bool => $line !== ''));
+        $scope = array_values(array_filter(
+            array_map(fn (mixed $line): string => is_scalar($line) ? trim((string) $line) : '', (array) ($input['scope'] ?? [])),
+            fn (string $line): bool => $line !== '',
+        ));
 
         return new self($definition, $source, $settings, Narrowing::where($scope)->lines());
     }
@@ -73,10 +81,19 @@ final readonly class RuleForm
                 [$any, $none] = preg_split('/\s[-–]\s/u', $words, 2) + [1 => ''];
                 $line = ['value' => $value, 'any' => explode(',', trim($any) === '' ? $value : $any), 'none' => explode(',', $none)];
             }
-            $words = fn (mixed $list): array => array_values(array_filter(array_map(fn (mixed $word): string => is_scalar($word) ? trim((string) $word) : '', (array) $list), fn (string $word): bool => $word !== ''));
+            $words = fn (mixed $list): array => array_values(array_filter(
+                array_map(fn (mixed $word): string => is_scalar($word) ? trim((string) $word) : '', (array) $list),
+                fn (string $word): bool => $word !== '',
+            ));
             $line = (array) $line;
             $any = $words($line['any'] ?? []);
-            $read[] = $any === [] ? throw new Refused('Line '.($n + 1).' names no words.', 'lines') : ['value' => self::value($definition, (string) ($line['value'] ?? ''), 'lines'), 'any' => $any, 'none' => $words($line['none'] ?? [])];
+            $read[] = $any === []
+                ? throw new Refused('Line '.($n + 1).' names no words.', 'lines')
+                : [
+                    'value' => self::value($definition, (string) ($line['value'] ?? ''), 'lines'),
+                    'any' => $any,
+                    'none' => $words($line['none'] ?? []),
+                ];
         }
         if ($read === [] && ! $definition->kind->isAttribute()) {
             throw new Refused("Say which words stand for which {$definition->label}.", 'lines');
@@ -91,7 +108,8 @@ final readonly class RuleForm
             return $field;
         }
 
-        return Definition::query()->where('slug', $field)->where('kind', Kind::Number)->value('slug') ?? throw new Refused('Choose a number to take bands of.', 'field');
+        return Definition::query()->where('slug', $field)->where('kind', Kind::Number)->value('slug')
+            ?? throw new Refused('Choose a number to take bands of.', 'field');
     }
 
     /**
@@ -102,15 +120,23 @@ final readonly class RuleForm
     private static function bands(Definition $definition, mixed $lines): array
     {
         $bands = [];
-        $number = fn (mixed $end): ?float => is_numeric($end = is_string($end) ? str_replace(',', '.', trim($end)) : $end) ? (float) $end : ($end === '' || $end === null ? null : throw new Refused('"'.(is_scalar($end) ? $end : '').'" is not a number.', 'bands'));
+        $number = fn (mixed $end): ?float => is_numeric($end = is_string($end) ? str_replace(',', '.', trim($end)) : $end) ? (float) $end : ($end === '' || $end === null ? null : throw new Refused(
+            '"'.(is_scalar($end) ? $end : '').'" is not a number.', 'bands',
+        ));
         foreach (self::lines($lines, 'bands') as $n => $line) {
             if (is_string($line)) {
                 [$range, $label] = explode(':', $line, 2) + [1 => ''];
-                [$from, $to] = str_contains($range, '..') ? explode('..', $range, 2) : throw new Refused('Line '.($n + 1).' is not a band such as 50..200: Medium.', 'bands');
+                [$from, $to] = str_contains($range, '..') ? explode('..', $range, 2) : throw new Refused(
+                    'Line '.($n + 1).' is not a band such as 50..200: Medium.', 'bands',
+                );
                 $line = ['from' => $from, 'to' => $to, 'label' => $label];
             }
             $line = (array) $line;
-            $bands[] = ['from' => $number($line['from'] ?? null), 'to' => $number($line['to'] ?? null), 'label' => self::value($definition, (string) ($line['label'] ?? ''), 'bands')];
+            $bands[] = [
+                'from' => $number($line['from'] ?? null),
+                'to' => $number($line['to'] ?? null),
+                'label' => self::value($definition, (string) ($line['label'] ?? ''), 'bands'),
+            ];
         }
         try {
             return $bands === [] ? throw new Refused('Name at least one band, such as 50..200: Medium.', 'bands') : (new Bands($bands))->bands;
@@ -135,7 +161,9 @@ final readonly class RuleForm
     {
         $table = [];
         foreach (is_array($lines) ? $lines : self::lines($lines, 'table') as $from => $line) {
-            [$from, $to] = is_int($from) && is_string($line) ? explode(':', $line, 2) + [1 => ''] : [(string) $from, is_scalar($line) ? (string) $line : ''];
+            [$from, $to] = is_int($from) && is_string($line) ? explode(':', $line, 2) + [1 => ''] : [
+                (string) $from, is_scalar($line) ? (string) $line : '',
+            ];
             $table[trim($from)] = self::value($definition, $to, 'table');
         }
 
@@ -145,7 +173,9 @@ final readonly class RuleForm
     /** @return list<mixed> */
     private static function lines(mixed $lines, string $field): array
     {
-        $lines = is_string($lines) ? array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $lines) ?: []), fn (string $line): bool => $line !== '')) : array_values((array) $lines);
+        $lines = is_string($lines)
+            ? array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $lines) ?: []), fn (string $line): bool => $line !== ''))
+            : array_values((array) $lines);
 
         return count($lines) > self::MOST_LINES ? throw new Refused('At most '.number_format(self::MOST_LINES).' lines.', $field) : $lines;
     }

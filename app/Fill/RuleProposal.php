@@ -16,8 +16,10 @@ final readonly class RuleProposal
      * @param  list<array{before: string, words: string, behind: string}>  $samples
      * @param  bool  $more  whether there are more products than were looked at
      */
-    public function __construct(public Definition $definition, public FillSource $source, public array $settings, public int $wins, public int $doubtful, public array $samples, public bool $more = false)
-    {
+    public function __construct(
+        public Definition $definition, public FillSource $source, public array $settings, public int $wins, public int $doubtful,
+        public array $samples, public bool $more = false,
+    ) {
     }
 
     /** @return array<string, mixed> what a new rule starts with */
@@ -28,6 +30,8 @@ final readonly class RuleProposal
 
     public function sentence(): string
     {
-        return $this->source === FillSource::Category ? "Names below {$this->settings['branch']} are its values" : 'Its values stand in product names';
+        return $this->source === FillSource::Category
+            ? "Names below {$this->settings['branch']} are its values"
+            : 'Its values stand in product names';
     }
 }

@@ -61,7 +61,10 @@ final class RulesController
 
     private function back(?Change $change, ?FillRule $rule): RedirectResponse
     {
-        return redirect()->route('rules', $rule === null ? [] : ['rule' => $rule->id])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()
+            ->route('rules', $rule === null ? [] : ['rule' => $rule->id])
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 
     /**

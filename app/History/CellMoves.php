@@ -57,7 +57,8 @@ final readonly class CellMoves
      */
     public function put(int $change): int
     {
-        $came = (int) $this->pdo->exec("INSERT OR REPLACE INTO cell_changes (change_id, came, item_id, definition_id, spelling_id, origin) SELECT {$change}, 1, ".self::CELL.', origin FROM temp.coming');
+        $came = (int) $this->pdo
+            ->exec("INSERT OR REPLACE INTO cell_changes (change_id, came, item_id, definition_id, spelling_id, origin) SELECT {$change}, 1, ".self::CELL.', origin FROM temp.coming');
         $this->pdo->exec('INSERT INTO assignments ('.self::CELL.', origin) SELECT '.self::CELL.', origin FROM temp.coming');
         $this->touch('coming');
         $this->pdo->exec('DELETE FROM temp.coming');

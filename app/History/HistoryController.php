@@ -13,7 +13,10 @@ final class HistoryController
     public function index(Request $request): View
     {
         $changes = Change::query()->with('user')->orderByDesc('id')
-            ->when($request->string('q')->toString(), fn ($query, string $words) => $query->where('summary', 'like', '%'.addcslashes($words, '%_\\').'%'))
+            ->when(
+                $request->string('q')->toString(),
+                fn ($query, string $words) => $query->where('summary', 'like', '%'.addcslashes($words, '%_\\').'%'),
+            )
             ->when($request->string('room')->toString(), fn ($query, string $room) => $query->where('room', $room))
             ->cursorPaginate(40)->withQueryString();
         $open = $request->integer('entry') === 0 ? null : Change::query()->with('user')->findOrFail($request->integer('entry'));

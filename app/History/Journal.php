@@ -12,9 +12,13 @@ use Illuminate\Support\Facades\DB;
  */
 final class Journal
 {
-    private const VERSIONED = ['items', 'definitions', 'attribute_values', 'filters', 'filter_changes', 'lineups', 'fill_rules', 'views', 'umbrellas'];
+    private const VERSIONED = [
+        'items', 'definitions', 'attribute_values', 'filters', 'filter_changes', 'lineups', 'fill_rules', 'views', 'umbrellas',
+    ];
 
-    private const DATED = ['items', 'definitions', 'attribute_values', 'filters', 'filter_changes', 'lineups', 'feeds', 'fill_rules', 'views', 'umbrellas'];
+    private const DATED = [
+        'items', 'definitions', 'attribute_values', 'filters', 'filter_changes', 'lineups', 'feeds', 'fill_rules', 'views', 'umbrellas',
+    ];
 
     private const CHUNK = 100;
 
@@ -48,7 +52,11 @@ final class Journal
     public function update(string $table, int $id, array $changes): void
     {
         $before = (array) DB::table($table)->where('id', $id)->first(array_keys($changes));
-        $changes = array_filter($changes, fn (mixed $value, string $column): bool => ! self::same($before[$column] ?? null, $value), ARRAY_FILTER_USE_BOTH);
+        $changes = array_filter(
+            $changes,
+            fn (mixed $value, string $column): bool => ! self::same($before[$column] ?? null, $value),
+            ARRAY_FILTER_USE_BOTH,
+        );
         if ($changes === []) {
             return;
         }

@@ -69,7 +69,10 @@ final readonly class TakeBack
     {
         $cells->clear();
         foreach (['going' => 1, 'coming' => 0] as $table => $came) {
-            DB::insert("INSERT INTO temp.{$table} SELECT item_id, definition_id, spelling_id, origin FROM cell_changes WHERE change_id = ? AND came = ?", [$change->id, $came]);
+            DB::insert(
+                "INSERT INTO temp.{$table} SELECT item_id, definition_id, spelling_id, origin FROM cell_changes WHERE change_id = ? AND came = ?",
+                [$change->id, $came],
+            );
         }
     }
 

@@ -21,7 +21,9 @@ final readonly class WayBack
 
     private const NOUNS = [
         'attribute_values' => ['value', 'values'], 'spellings' => ['spelling', 'spellings'], 'definitions' => ['definition', 'definitions'],
-        'headings' => ['heading', 'headings'], 'items' => ['product or variant', 'products or variants'], 'filters' => ['filter', 'filters'], 'filter_changes' => ['change of an inherited filter', 'changes of inherited filters'], 'categories' => ['category', 'categories'], 'fill_rules' => ['fill rule', 'fill rules'], 'expectations' => ['expectation', 'expectations'], 'views' => ['saved view', 'saved views'], 'umbrellas' => ['umbrella', 'umbrellas'], 'kept_apart' => ['pair kept apart', 'pairs kept apart'],
+        'headings' => ['heading', 'headings'], 'items' => ['product or variant', 'products or variants'], 'filters' => ['filter', 'filters'], 'filter_changes' => [
+            'change of an inherited filter', 'changes of inherited filters',
+        ], 'categories' => ['category', 'categories'], 'fill_rules' => ['fill rule', 'fill rules'], 'expectations' => ['expectation', 'expectations'], 'views' => ['saved view', 'saved views'], 'umbrellas' => ['umbrella', 'umbrellas'], 'kept_apart' => ['pair kept apart', 'pairs kept apart'],
         'lineups' => ['line-up', 'line-ups'], 'assignments' => ['product value', 'product values'], 'feeds' => ['feed', 'feeds'],
     ];
 
@@ -116,9 +118,23 @@ final readonly class WayBack
      */
     private static function builtUpon(Change $change): array
     {
-        $later = DB::table('change_rows as mine')->join('change_rows as theirs', fn ($join) => $join->on('theirs.table_name', 'mine.table_name')->on('theirs.row_key', 'mine.row_key')->on('theirs.change_id', '>', 'mine.change_id'))
-            ->join('changes as c', 'c.id', '=', 'theirs.change_id')->where('mine.change_id', $change->id)->whereNull('mine.before')->whereIn('mine.table_name', self::WORDS)
-            ->whereNotNull('theirs.before')->whereNotNull('theirs.after')->whereNull('c.taken_back_by')->whereNull('c.takes_back')->where('c.has_way_back', true)->orderBy('c.id')->limit(200)->get(['c.id', 'theirs.after']);
+        $later = DB::table('change_rows as mine')
+            ->join(
+                'change_rows as theirs',
+                fn ($join) => $join->on('theirs.table_name', 'mine.table_name')->on('theirs.row_key', 'mine.row_key')->on('theirs.change_id', '>', 'mine.change_id'),
+            )
+            ->join('changes as c', 'c.id', '=', 'theirs.change_id')
+            ->where('mine.change_id', $change->id)
+            ->whereNull('mine.before')
+            ->whereIn('mine.table_name', self::WORDS)
+            ->whereNotNull('theirs.before')
+            ->whereNotNull('theirs.after')
+            ->whereNull('c.taken_back_by')
+            ->whereNull('c.takes_back')
+            ->where('c.has_way_back', true)
+            ->orderBy('c.id')
+            ->limit(200)
+            ->get(['c.id', 'theirs.after']);
         $obstacles = [];
         foreach ($later as $row) {
             if (count($obstacles) < self::NAMED && array_diff(array_keys((array) json_decode((string) $row->after, true)), self::PASSING) !== []) {
@@ -144,7 +160,11 @@ final readonly class WayBack
             LIMIT 200', [$change->id, $change->id]);
         $obstacles = [];
         foreach ($moved as $cell) {
-            $later = DB::table('cell_changes')->where('item_id', $cell->item_id)->where('definition_id', $cell->definition_id)->where('change_id', '>', $change->id)->max('change_id');
+            $later = DB::table('cell_changes')
+                ->where('item_id', $cell->item_id)
+                ->where('definition_id', $cell->definition_id)
+                ->where('change_id', '>', $change->id)
+                ->max('change_id');
             $obstacles[$later ?? 0] ??= $later === null
                 ? 'Newer data has changed '.(DB::table('definitions')->where('id', $cell->definition_id)->value('label') ?? 'a value').' of '.DB::table('items')->where('id', $cell->item_id)->value('sku').'.'
                 : self::named(Change::query()->findOrFail($later));

@@ -48,9 +48,12 @@ final readonly class ChangeFilter
         $all = Compositions::load();
 
         return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($key, $placement, $property, $all): string {
-            $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $key)->first() ?? throw new Refused('Nothing is said otherwise here.');
+            $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $key)->first()
+                ?? throw new Refused('Nothing is said otherwise here.');
             $rest = $property === null ? [] : array_diff_key($change->settings ?? [], [$property => 0]);
-            $rest === [] ? $journal->delete('filter_changes', $change->id) : $journal->update('filter_changes', $change->id, ['settings' => (string) json_encode($rest, JSON_UNESCAPED_UNICODE)]);
+            $rest === []
+                ? $journal->delete('filter_changes', $change->id)
+                : $journal->update('filter_changes', $change->id, ['settings' => (string) json_encode($rest, JSON_UNESCAPED_UNICODE)]);
 
             return "Let the filter {$key} be as inherited in ".LineupLedger::said($placement, $all);
         });
@@ -76,7 +79,11 @@ final readonly class ChangeFilter
             return;
         }
         $inherited = (LineupLedger::before($all, $placement)->filters[$key] ?? throw Refused::unknown('filter', $key))->given + FilterSettings::DEFAULTS;
-        $other = array_filter($properties, fn (mixed $value, string $name): bool => array_key_exists($name, $inherited) && ! in_array($name, ['key', 'kind'], true) && self::plain($inherited[$name]) !== self::plain($value), ARRAY_FILTER_USE_BOTH);
+        $other = array_filter(
+            $properties,
+            fn (mixed $value, string $name): bool => array_key_exists($name, $inherited) && ! in_array($name, ['key', 'kind'], true) && self::plain($inherited[$name]) !== self::plain($value),
+            ARRAY_FILTER_USE_BOTH,
+        );
         $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $key)->first();
         $settings = (string) json_encode($other, JSON_UNESCAPED_UNICODE);
         match (true) {

@@ -60,7 +60,10 @@ final class CurrentTerms
         foreach (Compositions::load()->layers() as $layer) {
             foreach (['added', 'changed'] as $said) {
                 $given = $layer->{$said}[$attribute] ?? [];
-                $picked = array_map(intval(...), [...(array) ($given['chosen'] ?? []), ...(array) ($given['pinned'] ?? []), ...array_keys((array) ($given['looks'] ?? []))]);
+                $picked = array_map(
+                    intval(...),
+                    [...(array) ($given['chosen'] ?? []), ...(array) ($given['pinned'] ?? []), ...array_keys((array) ($given['looks'] ?? []))],
+                );
                 if (array_intersect($picked, $terms) !== []) {
                     $found[] = ($given['title'] ?? $attribute)." ({$layer->name})";
                 }

@@ -50,7 +50,13 @@ final readonly class DraftListing
     public function products(string $page, Compositions $all): array
     {
         /** @var list<Item> $items */
-        $items = array_values(Item::query()->whereNull('parent_id')->when(ctype_digit($page), fn ($query) => $query->whereIn('category_id', $all->tree->find((int) $page)?->own_only ? [(int) $page] : $all->tree->withDescendants((int) $page)))->orderBy('title')->limit(self::PICTURED)->get()->all());
+        $items = array_values(Item::query()->whereNull('parent_id')->when(
+            ctype_digit($page),
+            fn ($query) => $query->whereIn(
+                'category_id',
+                $all->tree->find((int) $page)?->own_only ? [(int) $page] : $all->tree->withDescendants((int) $page),
+            ),
+        )->orderBy('title')->limit(self::PICTURED)->get()->all());
 
         return $items;
     }
@@ -66,12 +72,16 @@ final readonly class DraftListing
             return ShownFilter::ofWords($filter, '');
         }
         if ($filter->control === Control::Bands) {
-            $terms = array_map(fn (Band $band): array => [$band->slug(), BandWords::of($filter, $band), new Look, $facts->holding($band)], $filter->bands);
+            $terms = array_map(
+                fn (Band $band): array => [$band->slug(), BandWords::of($filter, $band), new Look, $facts->holding($band)],
+                $filter->bands,
+            );
 
             return $this->offered($filter, $facts->products, $terms, 0);
         }
         if ($filter->isScale()) {
-            return Absence::ofScale($facts->ends()) ?? ShownFilter::ofScale($filter, ShownFilters::steps($filter, $facts->ends() ?? [0.0, 0.0]), null, null);
+            return Absence::ofScale($facts->ends())
+                ?? ShownFilter::ofScale($filter, ShownFilters::steps($filter, $facts->ends() ?? [0.0, 0.0]), null, null);
         }
 
         return $this->offered($filter, $facts->products, $this->choices($filter, $facts), count(array_filter($facts->counts)));
@@ -99,7 +109,10 @@ final readonly class DraftListing
             if ($filter->offers($id) && is_array($row)) {
                 $look = $filter->looks[$id] ?? null;
                 $own = Look::fromJson($row['look']);
-                $terms[] = [$row['slug'], $look->label ?? $own->label ?? $row['label'], $look !== null && ! $look->isUndressed() ? $look : $own, $row['products']];
+                $terms[] = [
+                    $row['slug'], $look->label ?? $own->label ?? $row['label'], $look !== null && ! $look->isUndressed() ? $look : $own,
+                    $row['products'],
+                ];
             }
         }
 
@@ -115,6 +128,11 @@ final readonly class DraftListing
         }
         $single = count($with) === 1 && $with[0][3] < $products && $filter->control === Control::Bands;
 
-        return ($single ? null : Absence::ofTerms($filter->kind, array_column($with, 3), $products)) ?? ShownFilter::ofTerms($filter, null, array_map(fn (array $term): ShownTerm => new ShownTerm($term[0], $term[1], $term[2], $term[3], false), $with));
+        return ($single ? null : Absence::ofTerms($filter->kind, array_column($with, 3), $products))
+            ?? ShownFilter::ofTerms(
+                $filter,
+                null,
+                array_map(fn (array $term): ShownTerm => new ShownTerm($term[0], $term[1], $term[2], $term[3], false), $with),
+            );
     }
 }

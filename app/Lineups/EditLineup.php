@@ -35,7 +35,10 @@ final readonly class EditLineup
     public function several(array $sources, string $placement = Placement::SHOP): Change
     {
         $all = Compositions::load();
-        $titles = array_map(fn (array $given): string => (string) $given['title'], array_column(LineupLedger::before($all, $placement)->filters, 'given'));
+        $titles = array_map(
+            fn (array $given): string => (string) $given['title'],
+            array_column(LineupLedger::before($all, $placement)->filters, 'given'),
+        );
         $change = $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($sources, $placement, $all, $titles): string {
             $added = [];
             foreach ($sources as $source) {
@@ -54,7 +57,10 @@ final readonly class EditLineup
                 }
                 $row['title'] = self::free((string) $row['title'], $titles);
                 $titles[] = $row['title'];
-                $journal->insert('filters', ['lineup_id' => $lineup, 'position' => (int) Filter::query()->where('lineup_id', $lineup)->max('position') + 1] + $row);
+                $journal->insert(
+                    'filters',
+                    ['lineup_id' => $lineup, 'position' => (int) Filter::query()->where('lineup_id', $lineup)->max('position') + 1] + $row,
+                );
                 $added[] = $row['title'];
             }
 
@@ -79,7 +85,11 @@ final readonly class EditLineup
                 throw Refused::changedMeanwhile('the line-up');
             }
             $settings = Lineup::query()->findOrFail($lineup)->settings ?? [];
-            $journal->update('lineups', $lineup, ['settings' => (string) json_encode(['order' => array_values(array_unique($keys))] + $settings, JSON_UNESCAPED_UNICODE)]);
+            $journal->update(
+                'lineups',
+                $lineup,
+                ['settings' => (string) json_encode(['order' => array_values(array_unique($keys))] + $settings, JSON_UNESCAPED_UNICODE)],
+            );
 
             return 'Reordered '.LineupLedger::said($placement, $all);
         });
@@ -91,7 +101,11 @@ final readonly class EditLineup
         $title = LineupLedger::filter($all, $key, $placement)['title'];
 
         return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($key, $placement, $all, $title): string {
-            $own = Filter::query()->with('definition')->where('lineup_id', $lineup)->get()->first(fn (Filter $filter): bool => $filter->key() === $key);
+            $own = Filter::query()
+                ->with('definition')
+                ->where('lineup_id', $lineup)
+                ->get()
+                ->first(fn (Filter $filter): bool => $filter->key() === $key);
             $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $key)->first();
             match (true) {
                 $own !== null => $journal->delete('filters', $own->id),
@@ -113,7 +127,10 @@ final readonly class EditLineup
         $all = Compositions::load();
 
         return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($settings, $placement, $all): string {
-            $now = array_filter(array_replace(Lineup::query()->findOrFail($lineup)->settings ?? [], $settings), fn (mixed $value): bool => $value !== null);
+            $now = array_filter(
+                array_replace(Lineup::query()->findOrFail($lineup)->settings ?? [], $settings),
+                fn (mixed $value): bool => $value !== null,
+            );
             $journal->update('lineups', $lineup, ['settings' => $now === [] ? null : (string) json_encode($now, JSON_UNESCAPED_UNICODE)]);
 
             return 'Changed sorting and stock of '.LineupLedger::said($placement, $all);

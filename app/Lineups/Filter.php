@@ -45,7 +45,10 @@ final class Filter extends Model
     public const DISCOUNT = 'discount';
 
     /** What every product has: its name, and how shoppers are asked for it. */
-    public const FIELDS = [self::PRICE => ['Price', Kind::Number], self::STOCK => ['In stock', Kind::Flag], self::CATEGORY => ['Category', Kind::Choice], self::ADDED => ['New', Kind::Number], self::DISCOUNT => ['Discount', Kind::Number]];
+    public const FIELDS = [
+        self::PRICE => ['Price', Kind::Number], self::STOCK => ['In stock', Kind::Flag], self::CATEGORY => ['Category', Kind::Choice],
+        self::ADDED => ['New', Kind::Number], self::DISCOUNT => ['Discount', Kind::Number],
+    ];
 
     private const COLUMNS = ['title', 'control', 'combine', 'empty_terms', 'open', 'step', 'unit'];
 
@@ -84,7 +87,11 @@ final class Filter extends Model
     public static function columns(array $properties): array
     {
         $columns = array_intersect_key($properties, array_flip(self::COLUMNS));
-        $more = array_filter(array_diff_key($properties, $columns), fn (mixed $value, string $name): bool => array_key_exists($name, FilterSettings::DEFAULTS) && $value !== FilterSettings::DEFAULTS[$name], ARRAY_FILTER_USE_BOTH);
+        $more = array_filter(
+            array_diff_key($properties, $columns),
+            fn (mixed $value, string $name): bool => array_key_exists($name, FilterSettings::DEFAULTS) && $value !== FilterSettings::DEFAULTS[$name],
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         return $columns + ['settings' => $more === [] ? null : (string) json_encode($more, JSON_UNESCAPED_UNICODE)];
     }

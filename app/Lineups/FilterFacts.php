@@ -18,8 +18,10 @@ final readonly class FilterFacts
      * @param  string  $answers  their answers, in the same order
      * @param  string  $pairs  where products have several numbers, two 32-bit numbers for each of them: the product and the number's place
      */
-    public function __construct(public int $products, public int $carrying, public array $counts, public array $numbers, private string $who, private string $answers, private string $pairs = '')
-    {
+    public function __construct(
+        public int $products, public int $carrying, public array $counts, public array $numbers, private string $who, private string $answers,
+        private string $pairs = '',
+    ) {
     }
 
     public function coverage(): float

@@ -55,8 +55,14 @@ final readonly class FilterForm
         return [
             'title' => $title, 'title_shown' => $this->has('shown') ? (bool) $this->text('title_shown') : $this->was->titleShown, 'help' => mb_substr($this->text('help'), 0, 300) ?: null, 'control' => $control->value,
             'combine' => (Combine::tryFrom($this->text('combine')) ?? $this->was->combine)->value, 'empty_terms' => (EmptyTerms::tryFrom($this->text('empty_terms')) ?? $this->was->emptyTerms)->value,
-            'open' => (bool) $this->text('open'), 'more' => min(500, max(0, (int) ($this->number('more', 'The number of terms') ?? $this->was->more))), 'counts' => $this->has('shown') ? (bool) $this->text('counts') : $this->was->counts,
-            'columns' => min(4, max(1, (int) ($this->number('columns', 'The number of columns') ?? $this->was->columns))), 'prefix' => mb_substr($this->text('prefix'), 0, 20) ?: null, 'unit' => $this->has('unit') ? mb_substr($this->text('unit'), 0, 20) ?: null : $this->was->unit,
+            'open' => (bool) $this->text('open'), 'more' => min(
+                500,
+                max(0, (int) ($this->number('more', 'The number of terms') ?? $this->was->more)),
+            ), 'counts' => $this->has('shown') ? (bool) $this->text('counts') : $this->was->counts,
+            'columns' => min(
+                4,
+                max(1, (int) ($this->number('columns', 'The number of columns') ?? $this->was->columns)),
+            ), 'prefix' => mb_substr($this->text('prefix'), 0, 20) ?: null, 'unit' => $this->has('unit') ? mb_substr($this->text('unit'), 0, 20) ?: null : $this->was->unit,
             'decimals' => $this->number('decimals', 'The number of decimals') === null ? null : (int) $this->number('decimals', 'The number of decimals'), 'step' => $step, 'from' => $from, 'to' => $to,
             'order' => TermOrder::tryFrom($this->text('order'))?->value, 'match' => $this->text('match') === 'whole' ? 'whole' : 'contains',
         ] + $this->terms() + ($control === Control::Bands ? ['bands' => array_map(fn (Band $band): array => $band->toArray(), $this->bands())] : []);
@@ -78,7 +84,10 @@ final readonly class FilterForm
             $label = Label::of((string) $label);
             if ($label !== '' || $color !== '') {
                 try {
-                    $looks[(int) $term] = json_decode((string) (new Look($color === '' ? [] : [$color], $label === '' ? null : $label))->toJson(), true);
+                    $looks[(int) $term] = json_decode(
+                        (string) (new Look($color === '' ? [] : [$color], $label === '' ? null : $label))->toJson(),
+                        true,
+                    );
                 } catch (InvalidArgumentException $why) {
                     throw new Refused($why->getMessage(), 'looks');
                 }
@@ -98,7 +107,11 @@ final readonly class FilterForm
             $end = function (string $name) use ($row, $i): ?float {
                 $text = str_replace(',', '.', trim((string) ($row[$name] ?? '')));
 
-                return $text === '' ? null : (is_numeric($text) && is_finite((float) $text) ? (float) $text : throw new Refused('Band '.($i + 1).": \"{$text}\" is not a number.", 'bands'));
+                return $text === ''
+                    ? null
+                    : (is_numeric($text) && is_finite((float) $text) ? (float) $text : throw new Refused(
+                        'Band '.($i + 1).": \"{$text}\" is not a number.", 'bands',
+                    ));
             };
             [$from, $to] = [$end('from'), $end('to')];
             if ($from !== null || $to !== null) {
@@ -139,6 +152,11 @@ final readonly class FilterForm
     {
         $text = str_replace(',', '.', $this->text($name));
 
-        return $text === '' ? null : (is_numeric($text) && is_finite((float) $text) ? (float) $text : throw new Refused("{$what} is a number, for example 5 or 0.5; \"{$text}\" is none.", $name));
+        return $text === ''
+            ? null
+            : (is_numeric($text) && is_finite((float) $text) ? (float) $text : throw new Refused(
+                "{$what} is a number, for example 5 or 0.5; \"{$text}\" is none.",
+                $name,
+            ));
     }
 }

@@ -14,8 +14,10 @@ final readonly class FilterWorth
      * @param  string|null  $same  title of the filter above that says most of the same
      * @param  float  $overlap  with that one, from 0 to 1
      */
-    public function __construct(public string $key, public string $title, public int $products, public float $coverage, public float $narrowing, public int $leaves, public ?string $same = null, public float $overlap = 0.0)
-    {
+    public function __construct(
+        public string $key, public string $title, public int $products, public float $coverage, public float $narrowing, public int $leaves,
+        public ?string $same = null, public float $overlap = 0.0,
+    ) {
     }
 
     public function inWords(): string

@@ -33,7 +33,11 @@ final readonly class LineupWarnings
         $shown = array_filter($worth, fn (FilterWorth $one): bool => $one->coverage > 0 && $one->narrowing > 0);
         $warnings = [];
         if (count($shown) > $most) {
-            $warnings[''][] = ['text' => count($shown)." filters show here, more than {$most}. The last ones earn least", 'remedy' => 'propose a better order', 'url' => route('line-ups', ['page' => $page, 'propose' => 'order'])];
+            $warnings[''][] = [
+                'text' => count($shown)." filters show here, more than {$most}. The last ones earn least",
+                'remedy' => 'propose a better order',
+                'url' => route('line-ups', ['page' => $page, 'propose' => 'order']),
+            ];
         }
         foreach ($worth as $key => $one) {
             $definition = Definition::query()->live()->where('slug', $key)->first();
@@ -42,21 +46,44 @@ final readonly class LineupWarnings
             $found = [];
             // What is inherited hides itself where nobody carries it; that is as it should be.
             if ($one->coverage === 0.0 && $lineup->filters[$key]->from !== $lineup->layers[count($lineup->layers) - 1]->id) {
-                $found[] = ['text' => 'not shown here, since no product carries it', 'remedy' => $definition === null ? 'drop it here' : 'products without it', 'url' => $definition === null ? $edit : route('products', ['where' => [...$this->inside($page), "missing:{$key}"], 'columns' => [$key]]), 'quiet' => '1'];
+                $found[] = [
+                    'text' => 'not shown here, since no product carries it',
+                    'remedy' => $definition === null ? 'drop it here' : 'products without it',
+                    'url' => $definition === null ? $edit : route(
+                        'products',
+                        ['where' => [...$this->inside($page), "missing:{$key}"], 'columns' => [$key]],
+                    ),
+                    'quiet' => '1',
+                ];
             } elseif ($one->coverage === 0.0) {
-                $found[] = ['text' => 'no product here carries it', 'remedy' => $definition === null ? 'drop it here' : 'give products the value', 'url' => $definition === null ? $edit : route('products', ['where' => ["gap:{$key}"], 'columns' => [$key]])];
+                $found[] = [
+                    'text' => 'no product here carries it',
+                    'remedy' => $definition === null ? 'drop it here' : 'give products the value',
+                    'url' => $definition === null ? $edit : route('products', ['where' => ["gap:{$key}"], 'columns' => [$key]]),
+                ];
             } elseif (count($counts) + count($facts->of($page, (string) $key)->numbers) === 1) {
                 $found[] = ['text' => 'all products here have the same', 'remedy' => 'drop it here', 'url' => $edit];
             } elseif ($one->narrowing < 0.02) {
                 $found[] = ['text' => 'a pick leaves nearly everything', 'remedy' => 'see the filter', 'url' => $edit];
             } elseif ($one->coverage < 0.5) {
-                $found[] = ['text' => round(100 - 100 * $one->coverage).' % of the products are not covered', 'remedy' => $definition === null ? 'drop it here' : 'fill the gap', 'url' => $definition === null ? $edit : route('products', ['where' => [...$this->inside($page), "missing:{$key}"], 'columns' => [$key]])];
+                $found[] = [
+                    'text' => round(100 - 100 * $one->coverage).' % of the products are not covered',
+                    'remedy' => $definition === null ? 'drop it here' : 'fill the gap',
+                    'url' => $definition === null ? $edit : route(
+                        'products',
+                        ['where' => [...$this->inside($page), "missing:{$key}"], 'columns' => [$key]],
+                    ),
+                ];
             }
             if ($one->same !== null && $one->overlap >= 0.85 && $one->coverage > 0) {
                 $found[] = ['text' => 'says nearly the same as '.$one->same, 'remedy' => 'drop one of them', 'url' => $edit];
             }
             if ($definition !== null && $definition->kind === Kind::Choice && count($counts) > 1 && $definition->values()->count() <= self::LOOKED_OVER && ($groups = count($this->propose->of($definition))) > 0) {
-                $found[] = ['text' => $groups.($groups === 1 ? ' group' : ' groups').' of its values should be looked at first', 'remedy' => 'review look-alikes', 'url' => route('values.review', $definition)];
+                $found[] = [
+                    'text' => $groups.($groups === 1 ? ' group' : ' groups').' of its values should be looked at first',
+                    'remedy' => 'review look-alikes',
+                    'url' => route('values.review', $definition),
+                ];
             }
             $found === [] ?: $warnings[$key] = $found;
         }

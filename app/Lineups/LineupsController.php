@@ -24,8 +24,9 @@ use Lokum\Lineup\TermChoice;
 /** Composing what shoppers see, page by page, beside the page as it would be. */
 final class LineupsController
 {
-    public function show(Request $request, PageFacts $facts, PageWorth $worth, LineupWarnings $warnings, DraftListing $listing, DraftTerms $terms): View
-    {
+    public function show(
+        Request $request, PageFacts $facts, PageWorth $worth, LineupWarnings $warnings, DraftListing $listing, DraftTerms $terms,
+    ): View {
         $all = Compositions::load();
         $page = $this->page($request, $all);
         $lineup = $all->of($page);
@@ -36,11 +37,25 @@ final class LineupsController
 
         return view('lineups.show', [
             'all' => $all, 'page' => $page, 'at' => $this->placement($request, $page), 'lineup' => $lineup, 'worth' => $earned, 'warnings' => $warnings->of($page, $lineup, $facts, $earned), 'live' => $listing->of($page, $lineup), 'goods' => $listing->products($page, $all),
-            'offered' => array_map(fn (ComposedFilter $filter): int => count(array_filter($facts->of($page, $filter->key)->counts, fn (int $n, int $term): bool => $n > 0 && $filter->settings()->offers($term), ARRAY_FILTER_USE_BOTH)), $lineup->filters), 'facts_counts' => array_map(fn (ComposedFilter $filter): array => $filter->settings()->terms === TermChoice::Only ? $facts->of($page, $filter->key)->counts : [], $lineup->filters), 'products' => $facts->products($page), 'open' => $open, 'settings' => $open === null ? null : $this->proposed($request, $open, $facts, $page), 'facts' => $open === null ? null : $facts->of($page, $open->key),
+            'offered' => array_map(
+                fn (ComposedFilter $filter): int => count(array_filter(
+                    $facts->of($page, $filter->key)->counts,
+                    fn (int $n, int $term): bool => $n > 0 && $filter->settings()->offers($term),
+                    ARRAY_FILTER_USE_BOTH,
+                )),
+                $lineup->filters,
+            ), 'facts_counts' => array_map(
+                fn (ComposedFilter $filter): array => $filter->settings()->terms === TermChoice::Only ? $facts->of($page, $filter->key)->counts : [],
+                $lineup->filters,
+            ), 'products' => $facts->products($page), 'open' => $open, 'settings' => $open === null ? null : $this->proposed($request, $open, $facts, $page), 'facts' => $open === null ? null : $facts->of($page, $open->key),
             'terms' => $definition?->kind->isAttribute() ? $terms->of($definition) : [], 'definition' => $definition, 'why' => $request->boolean('why'),
-            'offers' => Definition::query()->where('state', State::Accepted)->whereNotIn('slug', array_map(strval(...), array_keys($lineup->filters)))->orderBy('label')->get(), 'fields' => array_diff_key(Filter::FIELDS, $lineup->filters),
+            'offers' => Definition::query()->where('state', State::Accepted)->whereNotIn(
+                'slug', array_map(strval(...), array_keys($lineup->filters)),
+            )->orderBy('label')->get(), 'fields' => array_diff_key(Filter::FIELDS, $lineup->filters),
             'order' => $request->string('propose')->toString() === 'order' ? $worth->order($page, $lineup) : null, 'proposal' => $request->string('propose')->toString() === 'lineup' ? $worth->proposal($page, LineupWarnings::MOST) : null,
-            'compared' => $with !== '' ? ['page' => $with, 'lineup' => $all->of($this->known($with, $all))] : null, 'sorts' => SortOrder::list($lineup->settings['sorts'] ?? null), 'sortFields' => SortOrder::FIELDS + Definition::query()->where('state', State::Accepted)->whereIn('kind', ['number', 'date'])->pluck('label', 'slug')->all(),
+            'compared' => $with !== '' ? [
+                'page' => $with, 'lineup' => $all->of($this->known($with, $all)),
+            ] : null, 'sorts' => SortOrder::list($lineup->settings['sorts'] ?? null), 'sortFields' => SortOrder::FIELDS + Definition::query()->where('state', State::Accepted)->whereIn('kind', ['number', 'date'])->pluck('label', 'slug')->all(),
         ]);
     }
 
@@ -48,7 +63,11 @@ final class LineupsController
     {
         $sources = array_values(array_filter((array) $request->input('sources', [$request->input('source')]), is_string(...)));
 
-        return $this->back($request, $sources === [] ? throw new Refused('Choose what to filter by.') : $edit->several($sources, $this->target($request)), count($sources) === 1 ? ['filter' => $sources[0]] : []);
+        return $this->back(
+            $request,
+            $sources === [] ? throw new Refused('Choose what to filter by.') : $edit->several($sources, $this->target($request)),
+            count($sources) === 1 ? ['filter' => $sources[0]] : [],
+        );
     }
 
     public function update(Request $request, string $key, ChangeFilter $edit): RedirectResponse
@@ -57,10 +76,21 @@ final class LineupsController
         $placement = $this->target($request);
         $filter = $all->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key);
         if ($request->has('propose')) {
-            return redirect()->route('line-ups', [...$this->where($request), 'filter' => $key, 'bands' => $request->string('propose')->toString(), 'number' => $request->integer('band_count', 5)]);
+            return redirect()
+                ->route(
+                    'line-ups',
+                    [
+                        ...$this->where($request), 'filter' => $key, 'bands' => $request->string('propose')->toString(),
+                        'number' => $request->integer('band_count', 5),
+                    ],
+                );
         }
 
-        return $this->back($request, $edit->save($key, (new FilterForm($request->all(), $filter->settings()))->read(), $placement, $request->string('token')->toString()), ['filter' => $key]);
+        return $this->back(
+            $request,
+            $edit->save($key, (new FilterForm($request->all(), $filter->settings()))->read(), $placement, $request->string('token')->toString()),
+            ['filter' => $key],
+        );
     }
 
     /** Lets terms that came later be shown too, where only chosen ones are. */
@@ -68,9 +98,21 @@ final class LineupsController
     {
         $placement = $this->target($request);
         $given = (Compositions::load()->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key))->given;
-        $chosen = array_values(array_unique([...array_map(intval(...), (array) ($given['chosen'] ?? [])), ...array_map(intval(...), (array) $request->input('admit', []))]));
+        $chosen = array_values(array_unique([
+            ...array_map(intval(...), (array) ($given['chosen'] ?? [])),
+            ...array_map(intval(...), (array) $request->input('admit', [])),
+        ]));
 
-        return $this->back($request, $edit->save($key, ['chosen' => $chosen, 'seen' => $request->boolean('all') ? FilterForm::newest() : (int) ($given['seen'] ?? 0)] + $given, $placement, ChangeFilter::token($given)), ['filter' => $key]);
+        return $this->back(
+            $request,
+            $edit->save(
+                $key,
+                ['chosen' => $chosen, 'seen' => $request->boolean('all') ? FilterForm::newest() : (int) ($given['seen'] ?? 0)] + $given,
+                $placement,
+                ChangeFilter::token($given),
+            ),
+            ['filter' => $key],
+        );
     }
 
     public function destroy(Request $request, string $key, EditLineup $edit): RedirectResponse
@@ -80,19 +122,33 @@ final class LineupsController
 
     public function fallBack(Request $request, string $key, ChangeFilter $edit): RedirectResponse
     {
-        return $this->back($request, $edit->fallBack($key, $this->target($request), $request->string('property')->toString() ?: null), ['filter' => $key]);
+        return $this->back(
+            $request,
+            $edit->fallBack($key, $this->target($request), $request->string('property')->toString() ?: null),
+            ['filter' => $key],
+        );
     }
 
     public function order(Request $request, EditLineup $edit): RedirectResponse
     {
-        return $this->back($request, $edit->order(array_values(array_filter((array) $request->input('ids', []), is_string(...))), $this->target($request)));
+        return $this->back(
+            $request,
+            $edit->order(array_values(array_filter((array) $request->input('ids', []), is_string(...))), $this->target($request)),
+        );
     }
 
     public function settings(Request $request, EditLineup $edit): RedirectResponse
     {
         $sorts = array_map(fn (SortOrder $order): array => $order->toArray(), SortOrder::list(SortForm::read((array) $request->input('sorts', []))));
         $soldOut = $request->string('sold_out')->toString();
-        $change = $edit->page(['sold_out' => in_array($soldOut, ['shown', 'last', 'hidden'], true) ? $soldOut : null, 'sorts' => $request->boolean('own_sorts') ? $sorts : null, 'most' => $request->integer('most') > 0 ? min(50, $request->integer('most')) : null], $this->target($request));
+        $change = $edit->page(
+            [
+                'sold_out' => in_array($soldOut, ['shown', 'last', 'hidden'], true) ? $soldOut : null,
+                'sorts' => $request->boolean('own_sorts') ? $sorts : null,
+                'most' => $request->integer('most') > 0 ? min(50, $request->integer('most')) : null,
+            ],
+            $this->target($request),
+        );
 
         return $this->back($request, $change);
     }
@@ -103,7 +159,10 @@ final class LineupsController
         $to = ctype_digit($to) ? "below:{$to}" : $to;
         $change = $edit->copy($this->target($request), Placement::of($to, Compositions::load()->tree)->text(), $request->boolean('move'));
 
-        return redirect()->route('line-ups', ['page' => LineupLedger::pageOf($to)])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()
+            ->route('line-ups', ['page' => LineupLedger::pageOf($to)])
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 
     public function remove(Request $request, MoveLineup $edit): RedirectResponse
@@ -128,7 +187,10 @@ final class LineupsController
         $number = min(12, max(2, $request->integer('number', 5)));
         $edges = $way === 'shares' ? ProposedBands::equalShares($found->numbers, $number) : ProposedBands::equalSteps($ends[0], $ends[1], $number);
 
-        return FilterSettings::of(['control' => Control::Bands->value, 'bands' => array_map(fn (Band $band): array => $band->toArray(), Band::between($edges))] + $filter->given);
+        return FilterSettings::of([
+            'control' => Control::Bands->value,
+            'bands' => array_map(fn (Band $band): array => $band->toArray(), Band::between($edges)),
+        ] + $filter->given);
     }
 
     private function page(Request $request, Compositions $all): string
@@ -141,7 +203,9 @@ final class LineupsController
         if (! ctype_digit($page)) {
             $bySlug = $all->tree->bySlug($page);
 
-            return in_array($page, [Placement::SHOP, Placement::SEARCH, Placement::BRANDS], true) ? $page : ($bySlug === null ? throw Refused::unknown('page', $page) : (string) $bySlug->id);
+            return in_array($page, [Placement::SHOP, Placement::SEARCH, Placement::BRANDS], true)
+                ? $page
+                : ($bySlug === null ? throw Refused::unknown('page', $page) : (string) $bySlug->id);
         }
 
         return $all->tree->find((int) $page) === null ? throw Refused::unknown('page', $page) : $page;
@@ -169,6 +233,9 @@ final class LineupsController
     /** @param  array<string, mixed>  $more */
     private function back(Request $request, ?Change $change, array $more = []): RedirectResponse
     {
-        return redirect()->route('line-ups', [...$this->where($request), ...$more])->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()
+            ->route('line-ups', [...$this->where($request), ...$more])
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 }

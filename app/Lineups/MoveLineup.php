@@ -29,11 +29,21 @@ final readonly class MoveLineup
             $this->clear($journal, $lineup);
             $inherited = LineupLedger::before($all, $to)->filters;
             foreach ($source->filters()->with('definition')->get() as $filter) {
-                $row = array_intersect_key($filter->getAttributes(), array_flip(['position', 'definition_id', 'field', 'title', 'control', 'combine', 'empty_terms', 'open', 'step', 'unit', 'settings']));
-                isset($inherited[$filter->key()]) ? ChangeFilter::write($journal, $lineup, $filter->key(), $filter->settings(), $to, $all) : $journal->insert('filters', ['lineup_id' => $lineup] + $row);
+                $row = array_intersect_key(
+                    $filter->getAttributes(),
+                    array_flip([
+                        'position', 'definition_id', 'field', 'title', 'control', 'combine', 'empty_terms', 'open', 'step', 'unit', 'settings',
+                    ]),
+                );
+                isset($inherited[$filter->key()]) ? ChangeFilter::write(
+                    $journal, $lineup, $filter->key(), $filter->settings(), $to, $all,
+                ) : $journal->insert('filters', ['lineup_id' => $lineup] + $row);
             }
             foreach ($source->alterations()->get() as $change) {
-                $journal->insert('filter_changes', ['lineup_id' => $lineup] + array_intersect_key($change->getAttributes(), array_flip(['key', 'dropped', 'settings'])));
+                $journal->insert(
+                    'filter_changes',
+                    ['lineup_id' => $lineup] + array_intersect_key($change->getAttributes(), array_flip(['key', 'dropped', 'settings'])),
+                );
             }
             $journal->update('lineups', $lineup, ['settings' => $source->getAttributes()['settings']]);
             if ($move) {

@@ -31,7 +31,11 @@ final readonly class PageFacts
     /** Products of a page. */
     public function products(string $page): int
     {
-        return $this->remembered->ofData("page-products:{$page}", fn (): int => (int) DB::table('items as p')->whereNull('p.parent_id')->whereRaw($this->within($page))->count());
+        return $this->remembered
+            ->ofData(
+                "page-products:{$page}",
+                fn (): int => (int) DB::table('items as p')->whereNull('p.parent_id')->whereRaw($this->within($page))->count(),
+            );
     }
 
     /** @param  string  $page  a category's id, or "shop", "search", "brands" */
@@ -49,10 +53,18 @@ final readonly class PageFacts
             return new FilterFacts($this->products($page), 0, [], [], '', '');
         }
         if ($kind === Kind::Number || $kind === Kind::Date) {
-            return $this->numbers($page, $definition === null ? $this->fieldNumbers($key, $within) : $this->ofDefinition($definition, 's.number', 's.number IS NOT NULL', $within));
+            return $this->numbers(
+                $page,
+                $definition === null
+                    ? $this->fieldNumbers($key, $within)
+                    : $this->ofDefinition($definition, 's.number', 's.number IS NOT NULL', $within),
+            );
         }
         if ($kind === Kind::Text) {
-            $n = (int) DB::selectOne('SELECT COUNT(DISTINCT p.id) AS n FROM assignments a JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT." WHERE a.definition_id = ? AND {$within}", [$definition->id ?? 0])->n;
+            $n = (int) DB::selectOne(
+                'SELECT COUNT(DISTINCT p.id) AS n FROM assignments a JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT." WHERE a.definition_id = ? AND {$within}",
+                [$definition->id ?? 0],
+            )->n;
 
             return new FilterFacts($this->products($page), $n, [], [], '', '');
         }
@@ -71,7 +83,14 @@ final readonly class PageFacts
         // A term's number may be too great for 32 bits; its place among the terms is not.
         $places = array_flip(array_keys($counts));
 
-        return new FilterFacts($this->products($page), count($first), $counts, [], self::packed(array_keys($first)), self::packed(array_map(fn (int $term): int => $places[$term], array_values($first))));
+        return new FilterFacts(
+            $this->products($page),
+            count($first),
+            $counts,
+            [],
+            self::packed(array_keys($first)),
+            self::packed(array_map(fn (int $term): int => $places[$term], array_values($first))),
+        );
     }
 
     /** @return array{0: array<int, int>, 1: array<int, int>} answer by product, products by answer */
@@ -140,7 +159,9 @@ final readonly class PageFacts
             }
         }
 
-        return new FilterFacts($this->products($page), count($first), [], $numbers, self::packed(array_keys($bands)), self::packed(array_values($bands)), $pairs);
+        return new FilterFacts(
+            $this->products($page), count($first), [], $numbers, self::packed(array_keys($bands)), self::packed(array_values($bands)), $pairs,
+        );
     }
 
     private function fieldNumbers(string $key, string $within): string
@@ -178,13 +199,20 @@ final readonly class PageFacts
             $cases .= ' WHEN p.category_id IN ('.implode(',', $this->tree->withDescendants($child)).") THEN {$child}";
         }
 
-        return $cases === '' ? 'SELECT 0, 0 WHERE 0' : "SELECT * FROM (SELECT p.id, CASE{$cases} END AS term FROM items p WHERE p.parent_id IS NULL AND {$within}) WHERE term IS NOT NULL";
+        return $cases === ''
+            ? 'SELECT 0, 0 WHERE 0'
+            : "SELECT * FROM (SELECT p.id, CASE{$cases} END AS term FROM items p WHERE p.parent_id IS NULL AND {$within}) WHERE term IS NOT NULL";
     }
 
     /** In SQL, over the product p. */
     private function within(string $page): string
     {
-        return ctype_digit($page) ? 'p.category_id IN ('.implode(',', $this->tree->find((int) $page)?->own_only ? [(int) $page] : $this->tree->withDescendants((int) $page)).')' : '1';
+        return ctype_digit($page)
+            ? 'p.category_id IN ('.implode(
+                ',',
+                $this->tree->find((int) $page)?->own_only ? [(int) $page] : $this->tree->withDescendants((int) $page),
+            ).')'
+            : '1';
     }
 
     /** @return iterable<array{0: int, 1: int|float}> */

@@ -61,7 +61,13 @@ final class PageWorth
     /** @return list<string> keys of the line-up's filters, the most worth first */
     public function order(string $page, ComposedLineup $lineup): array
     {
-        return $this->ranked($page, array_map(fn (ComposedFilter $filter): FilterWorth => $this->one($page, $filter->key, $filter->settings()->title, $filter->settings()), $lineup->filters));
+        return $this->ranked(
+            $page,
+            array_map(
+                fn (ComposedFilter $filter): FilterWorth => $this->one($page, $filter->key, $filter->settings()->title, $filter->settings()),
+                $lineup->filters,
+            ),
+        );
     }
 
     /** @return list<FilterWorth> a line-up from nothing: what earns most, without two that say the same */
@@ -76,7 +82,12 @@ final class PageWorth
             }
         }
         foreach ([Filter::PRICE, Filter::STOCK] as $field) {
-            $worth = $this->one($page, $field, Filter::FIELDS[$field][0], FilterSettings::of(['key' => $field, 'kind' => Filter::FIELDS[$field][1]->value]));
+            $worth = $this->one(
+                $page,
+                $field,
+                Filter::FIELDS[$field][0],
+                FilterSettings::of(['key' => $field, 'kind' => Filter::FIELDS[$field][1]->value]),
+            );
             if ($worth->coverage >= self::COVERED && ($worth->narrowing >= self::NARROWS || $field === Filter::STOCK && $worth->narrowing > 0)) {
                 $candidates[$field] = $worth;
             }
@@ -97,7 +108,9 @@ final class PageWorth
         $counts = $this->counts($facts, $settings);
         $narrowing = Worth::narrowing($counts, $facts->products);
 
-        return new FilterWorth($key, $title, $facts->products, $facts->coverage(), $narrowing, (int) round($facts->products * (1 - $narrowing)), $same, $overlap);
+        return new FilterWorth(
+            $key, $title, $facts->products, $facts->coverage(), $narrowing, (int) round($facts->products * (1 - $narrowing)), $same, $overlap,
+        );
     }
 
     /** @return array<int|string, int> products by what can be picked; a scale counts as five bands of equal shares */
@@ -106,7 +119,10 @@ final class PageWorth
         if ($facts->numbers === []) {
             return array_filter($facts->counts, fn (int $term): bool => $settings->offers($term), ARRAY_FILTER_USE_KEY);
         }
-        $bands = $settings->control === Control::Bands && $settings->bands !== [] ? $settings->bands : Band::between(ProposedBands::equalShares($facts->numbers, self::SCALE_BANDS));
+        $bands = $settings->control === Control::Bands
+            && $settings->bands !== []
+            ? $settings->bands
+            : Band::between(ProposedBands::equalShares($facts->numbers, self::SCALE_BANDS));
         $counts = [];
         foreach ($bands as $i => $band) {
             $counts[$i] = $facts->holding($band);
@@ -121,7 +137,10 @@ final class PageWorth
      */
     private function ranked(string $page, array $worth): array
     {
-        return Worth::ranked(array_map(fn (FilterWorth $one): float => $one->coverage * $one->narrowing, $worth), fn (string $one, string $other): float => $this->overlap($page, $one, $other));
+        return Worth::ranked(
+            array_map(fn (FilterWorth $one): float => $one->coverage * $one->narrowing, $worth),
+            fn (string $one, string $other): float => $this->overlap($page, $one, $other),
+        );
     }
 
     private function overlap(string $page, string $one, string $other): float
@@ -150,7 +169,13 @@ final class PageWorth
     {
         $each = intdiv(count($answers), self::SAMPLE) + 1;
 
-        return $each === 1 ? $answers : array_filter($answers, fn (int $product): bool => $product % self::STRIDE < self::STRIDE / (1 << (int) ceil(log($each, 2))), ARRAY_FILTER_USE_KEY);
+        return $each === 1
+            ? $answers
+            : array_filter(
+                $answers,
+                fn (int $product): bool => $product % self::STRIDE < self::STRIDE / (1 << (int) ceil(log($each, 2))),
+                ARRAY_FILTER_USE_KEY,
+            );
     }
 
     /** @return array<int, int> */

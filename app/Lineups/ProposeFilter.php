@@ -38,8 +38,25 @@ final readonly class ProposeFilter
         return match ($source) {
             Filter::PRICE => ['step' => 1.0] + $row,
             Filter::STOCK => ['combine' => Combine::One->value] + $row,
-            Filter::ADDED => ['control' => Control::Bands->value, 'combine' => Combine::One->value, 'unit' => 'days', 'settings' => (string) json_encode(['bands' => [['from' => null, 'to' => 7, 'label' => 'In the last week'], ['from' => null, 'to' => 30, 'label' => 'In the last 30 days']]])] + $row,
-            Filter::DISCOUNT => ['control' => Control::Bands->value, 'combine' => Combine::One->value, 'unit' => '%', 'settings' => (string) json_encode(['bands' => [['from' => 10, 'to' => null, 'label' => '10 % off and more'], ['from' => 25, 'to' => null, 'label' => '25 % off and more'], ['from' => 50, 'to' => null, 'label' => '50 % off and more']]])] + $row,
+            Filter::ADDED => [
+                'control' => Control::Bands->value,
+                'combine' => Combine::One->value,
+                'unit' => 'days',
+                'settings' => (string) json_encode(['bands' => [
+                    ['from' => null, 'to' => 7, 'label' => 'In the last week'],
+                    ['from' => null, 'to' => 30, 'label' => 'In the last 30 days'],
+                ]]),
+            ] + $row,
+            Filter::DISCOUNT => [
+                'control' => Control::Bands->value,
+                'combine' => Combine::One->value,
+                'unit' => '%',
+                'settings' => (string) json_encode(['bands' => [
+                    ['from' => 10, 'to' => null, 'label' => '10 % off and more'],
+                    ['from' => 25, 'to' => null, 'label' => '25 % off and more'],
+                    ['from' => 50, 'to' => null, 'label' => '50 % off and more'],
+                ]]),
+            ] + $row,
             default => $row,
         };
     }
@@ -50,7 +67,11 @@ final readonly class ProposeFilter
         $terms = $definition->kind->isAttribute() ? $this->terms->of($definition) : [];
         $dressed = count(array_filter($terms, fn (array $term): bool => ! Look::fromJson($term['look'])->isUndressed()));
 
-        return $this->row($definition->label, Control::proposeFor($definition->kind, count($terms), $dressed), $definition->kind === Kind::Flag ? Combine::One : Combine::Any) + ['definition_id' => $definition->id];
+        return $this->row(
+            $definition->label,
+            Control::proposeFor($definition->kind, count($terms), $dressed),
+            $definition->kind === Kind::Flag ? Combine::One : Combine::Any,
+        ) + ['definition_id' => $definition->id];
     }
 
     /** @return array{title: string, control: string, combine: string, empty_terms: string, open: int} */

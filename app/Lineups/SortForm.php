@@ -35,7 +35,10 @@ final class SortForm
             if ($name === '' || mb_strlen($name) > 60 || $by === []) {
                 throw new Refused('Sort order '.($i + 1).' needs a name of 1 to 60 characters and a field.', 'sorts');
             }
-            $slug = Slug::unique(is_string($row['slug'] ?? null) && $row['slug'] !== '' ? $row['slug'] : $name, fn (string $slug): bool => in_array($slug, $taken, true));
+            $slug = Slug::unique(
+                is_string($row['slug'] ?? null) && $row['slug'] !== '' ? $row['slug'] : $name,
+                fn (string $slug): bool => in_array($slug, $taken, true),
+            );
             $taken[] = $slug;
             $orders[] = ['slug' => $slug, 'name' => $name, 'by' => $by, 'active' => (bool) ($row['active'] ?? false)];
         }

@@ -62,7 +62,9 @@ final class BuildEdition
             $progress('Counting '.$definition->label, 0.1 + 0.4 * $i / max(1, count($definitions)));
             match ($definition->kind) {
                 Kind::Choice, Kind::Flag => $this->attribute($definition, $definition->state === State::Accepted ? $counted : null),
-                Kind::Number => $this->numbers($definition->slug, $definition->label, $definition->unit, $definition->level, $this->numbersOf($definition)),
+                Kind::Number => $this->numbers(
+                    $definition->slug, $definition->label, $definition->unit, $definition->level, $this->numbersOf($definition),
+                ),
                 Kind::Date => $this->numbers($definition->slug, $definition->label, 'day', $definition->level, $this->numbersOf($definition)),
                 Kind::Text => null,
             };
@@ -75,8 +77,20 @@ final class BuildEdition
             }
         }
         $this->fields();
-        $this->writer->insert('meta', ['sections', (string) json_encode($definitions->whereNotNull('section')->where('section', '!=', '')->pluck('section', 'label')->all(), JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE)]);
-        $this->writer->insert('meta', ['counted_numbers', (string) json_encode(['price', 'stock', ...$definitions->where('kind', Kind::Number)->pluck('slug')->all()])]);
+        $this->writer->insert(
+            'meta',
+            [
+                'sections',
+                (string) json_encode(
+                    $definitions->whereNotNull('section')->where('section', '!=', '')->pluck('section', 'label')->all(),
+                    JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE,
+                ),
+            ],
+        );
+        $this->writer->insert(
+            'meta',
+            ['counted_numbers', (string) json_encode(['price', 'stock', ...$definitions->where('kind', Kind::Number)->pluck('slug')->all()])],
+        );
         $lineups = new EditionLineups($this->writer, $this->draft, $this->compositions);
         $lineups->write();
         $progress('Writing texts', 0.48);
@@ -84,7 +98,9 @@ final class BuildEdition
         $this->extras($lineups->keys());
         $progress('Writing products', 0.5);
         $this->listingCounts->write($this->writer);
-        (new EditionProducts($this->writer, $this->numbering, $definitions, $lineups->sorts()))(fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share));
+        (new EditionProducts(
+            $this->writer, $this->numbering, $definitions, $lineups->sorts(),
+        ))(fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share));
 
         return ['products' => $layout->products(), 'variants' => $layout->variants(), 'terms' => $this->terms];
     }
@@ -100,7 +116,10 @@ final class BuildEdition
         }
         $this->listingCounts = new ListingCounts($tree, $categories);
         foreach ($tree->flat() as [$category, $depth]) {
-            $below = array_merge(...array_map(fn (int $id): array => $bits[$id] ?? [], $category->own_only ? [$category->id] : $tree->withDescendants($category->id)));
+            $below = array_merge(...array_map(
+                fn (int $id): array => $bits[$id] ?? [],
+                $category->own_only ? [$category->id] : $tree->withDescendants($category->id),
+            ));
             $this->writer->insert('categories', [$category->id, $category->parent_id, $category->name, $category->slug, $category->path, $depth, count($below),
                 new Blob(StoredBits::encode($below, $this->numbering->layout->productBytes()))]);
         }
@@ -109,7 +128,10 @@ final class BuildEdition
     /** @param  array<int, int>|null  $counted  products by value id, where they were counted already */
     private function attribute(Definition $definition, ?array $counted): void
     {
-        $this->writer->insert('attributes', [$definition->id, $definition->slug, $definition->label, $definition->kind->value, $definition->level->value, $definition->help]);
+        $this->writer->insert(
+            'attributes',
+            [$definition->id, $definition->slug, $definition->label, $definition->kind->value, $definition->level->value, $definition->help],
+        );
         $carrying = fn (string $values): PDOStatement => DB::connection()->getPdo()->prepare("SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id
             WHERE s.value_id {$values} AND ".Counted::on($definition->level));
         $ofValue = $carrying('= ?');
@@ -117,7 +139,10 @@ final class BuildEdition
         foreach ($this->draft->of($definition, $counted) as $position => $term) {
             $items = $term['id'] > Umbrella::TERM ? $ofUmbrella : $ofValue;
             $items->execute([$term['id'] > Umbrella::TERM ? $term['id'] - Umbrella::TERM : $term['id']]);
-            $this->term($term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $term['products'], $definition->level, $items->fetchAll(PDO::FETCH_COLUMN));
+            $this->term(
+                $term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $term['products'], $definition->level,
+                $items->fetchAll(PDO::FETCH_COLUMN),
+            );
         }
         $this->nested($definition, $ofValue);
         foreach (EndedAddresses::of($definition) as $slug => $term) {
@@ -135,18 +160,35 @@ final class BuildEdition
         foreach ($definition->values()->whereNotNull('umbrella_id')->where('held', false)->orderBy('label')->get() as $position => $value) {
             $ofValue->execute([$value->id]);
             $items = $ofValue->fetchAll(PDO::FETCH_COLUMN);
-            $items === [] ?: $this->term($value->id, $definition->id, $position, in_array($value->slug, $taken, true) ? "{$value->slug}-itself" : $value->slug, $value->label, $value->look, count($items), $definition->level, $items, Umbrella::TERM + (int) $value->umbrella_id);
+            $items === []
+                ?: $this->term(
+                    $value->id,
+                    $definition->id,
+                    $position,
+                    in_array($value->slug, $taken, true) ? "{$value->slug}-itself" : $value->slug,
+                    $value->label,
+                    $value->look,
+                    count($items),
+                    $definition->level,
+                    $items,
+                    Umbrella::TERM + (int) $value->umbrella_id,
+                );
         }
     }
 
     /** @param  list<int>  $items */
-    private function term(int $id, int $attribute, int $position, string $slug, string $label, ?string $look, int $products, Level $level, array $items, ?int $parent = null): void
-    {
+    private function term(
+        int $id, int $attribute, int $position, string $slug, string $label, ?string $look, int $products, Level $level, array $items,
+        ?int $parent = null,
+    ): void {
         $ofProducts = $level === Level::Product;
         $bits = array_map($ofProducts ? $this->numbering->product(...) : $this->numbering->variant(...), $items);
         $this->listingCounts->add($id, array_flip($ofProducts ? $bits : array_map($this->numbering->productOf(...), $items)));
         $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, $products, $parent]);
-        $this->writer->insert('term_bits', [$id, new Blob(StoredBits::encode($bits, $ofProducts ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes))]);
+        $this->writer->insert(
+            'term_bits',
+            [$id, new Blob(StoredBits::encode($bits, $ofProducts ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes))],
+        );
         $this->terms += $attribute > 0 && $parent === null ? 1 : 0;
     }
 
@@ -166,7 +208,11 @@ final class BuildEdition
         $this->writer->insert('attributes', [0, 'stock', 'Stock', Kind::Flag->value, Level::Variant->value, null]);
         foreach ([[self::IN_STOCK, 'yes', 'In stock', '> 0'], [self::SOLD_OUT, 'no', 'Sold out', '<= 0']] as $position => [$id, $slug, $label, $which]) {
             $items = DB::table('items')->where('variant_count', 0)->whereRaw("stock {$which}")->pluck('id')->all();
-            $products = (int) DB::table('items as i')->where('variant_count', 0)->whereRaw("stock {$which}")->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->value('n');
+            $products = (int) DB::table('items as i')
+                ->where('variant_count', 0)
+                ->whereRaw("stock {$which}")
+                ->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')
+                ->value('n');
             $this->term($id, 0, $position, $slug, $label, null, $products, Level::Variant, $items);
         }
     }
@@ -187,7 +233,13 @@ final class BuildEdition
         asort($numbers);
         $ranks = array_flip(array_keys($numbers));
         $ranked = array_map(fn (float $number): int => $ranks[var_export($number, true)], $bits);
-        $this->writer->insert('numbers', [$field, $label, $unit, $level->value, new Blob(pack('e*', ...array_values($numbers))), new Blob(StoredBits::encode(array_keys($bits), $bytes))]);
+        $this->writer->insert(
+            'numbers',
+            [
+                $field, $label, $unit, $level->value, new Blob(pack('e*', ...array_values($numbers))),
+                new Blob(StoredBits::encode(array_keys($bits), $bytes)),
+            ],
+        );
         for ($digit = 0; (count($numbers) - 1) >> $digit > 0; $digit++) {
             $set = [];
             foreach ($ranked as $bit => $rank) {
@@ -207,7 +259,13 @@ final class BuildEdition
     private function extras(array $keys): void
     {
         if (in_array(Filter::ADDED, $keys, true)) {
-            $this->numbers(Filter::ADDED, 'New', 'days', Level::Product, $this->stream("SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) FROM items WHERE parent_id IS NULL AND created_at IS NOT NULL"));
+            $this->numbers(
+                Filter::ADDED,
+                'New',
+                'days',
+                Level::Product,
+                $this->stream("SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) FROM items WHERE parent_id IS NULL AND created_at IS NOT NULL"),
+            );
         }
         $list = in_array(Filter::DISCOUNT, $keys, true) ? Discount::listPrice() : null;
         if ($list !== null) {

@@ -37,8 +37,10 @@ final class CountPage
      *
      * @throws Refused for an attribute, a term or a field that does not exist, by its name
      */
-    public function __construct(private readonly EditionFile $edition, ?EditionCategory $category, private readonly Picks $picks, array $attributes, ?Scope $listing = null, array $more = [], array $asked = [], private readonly array $nested = [], private readonly ?array $carried = null)
-    {
+    public function __construct(
+        private readonly EditionFile $edition, ?EditionCategory $category, private readonly Picks $picks, array $attributes, ?Scope $listing = null,
+        array $more = [], array $asked = [], private readonly array $nested = [], private readonly ?array $carried = null,
+    ) {
         $this->listing = $listing ?? Scope::listing($edition->layout, $edition->listing($category));
         $this->sets = new AddedSets($edition);
         $questions = array_map(fn (SetQuestion $question): Question => $question->over($this->sets), $more);
@@ -95,7 +97,12 @@ final class CountPage
             $picks[] = $ids[$pick] ?? throw new Refused("There is no term \"{$pick}\" in the attribute \"{$slug}\".");
         }
 
-        return new Question($slug, $this->carried === null ? array_keys($terms) : array_keys(array_intersect_key($terms, $this->carried)), array_values(array_unique($picks)), $this->picks->combine[$slug] ?? Combine::Any);
+        return new Question(
+            $slug,
+            $this->carried === null ? array_keys($terms) : array_keys(array_intersect_key($terms, $this->carried)),
+            array_values(array_unique($picks)),
+            $this->picks->combine[$slug] ?? Combine::Any,
+        );
     }
 
     private function within(string $field, ?float $from, ?float $to): Carriers

@@ -12,7 +12,12 @@ final class Discount
 {
     public static function listPrice(): ?Definition
     {
-        return Definition::query()->accepted()->where('kind', Kind::Number)->whereIn('slug', ['list-price', 'old-price', 'price-before', 'recommended-price', 'rrp'])->orderBy('id')->first();
+        return Definition::query()
+            ->accepted()
+            ->where('kind', Kind::Number)
+            ->whereIn('slug', ['list-price', 'old-price', 'price-before', 'recommended-price', 'rrp'])
+            ->orderBy('id')
+            ->first();
     }
 
     /** Items and their discount; the list price counts from the variant, or from its product. */

@@ -50,7 +50,9 @@ final class DraftPages
         foreach (array_keys($this->products) as $category) {
             foreach ($compositions->of($category === 0 ? 'shop' : (string) $category)->filters as $key => $filter) {
                 $facts[$key] ??= $this->facts($filter->settings());
-                $pages[$category][$filter->settings()->title] = self::absence($filter->settings(), $facts[$key][$category] ?? null, $this->products[$category]);
+                $pages[$category][$filter->settings()->title] = self::absence(
+                    $filter->settings(), $facts[$key][$category] ?? null, $this->products[$category],
+                );
             }
         }
 
@@ -93,7 +95,10 @@ final class DraftPages
         $rows = match (true) {
             $definition === null && $key === Filter::STOCK => DB::select('SELECT p.category_id, CASE WHEN i.stock > 0 THEN 1 ELSE 2 END AS term, COUNT(DISTINCT p.id) AS n FROM items i JOIN items p ON p.id = '.Counted::PRODUCT.' WHERE i.variant_count = 0 AND i.stock IS NOT NULL GROUP BY 1, 2'),
             $definition === null => [],
-            $definition->kind === Kind::Text => DB::select('SELECT p.category_id, 1 AS term, COUNT(DISTINCT p.id) AS n FROM assignments a JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT.' WHERE a.definition_id = ? GROUP BY 1', [$definition->id]),
+            $definition->kind === Kind::Text => DB::select(
+                'SELECT p.category_id, 1 AS term, COUNT(DISTINCT p.id) AS n FROM assignments a JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT.' WHERE a.definition_id = ? GROUP BY 1',
+                [$definition->id],
+            ),
             default => DB::select('SELECT p.category_id, '.TermNumbers::SQL.' AS term, COUNT(DISTINCT p.id) AS n FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
                 JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT.' WHERE s.definition_id = ? AND '.Counted::on($definition->level).' GROUP BY 1, 2', [$definition->id]),
         };
@@ -121,7 +126,10 @@ final class DraftPages
         $ends = [];
         foreach ($numbers === null ? [] : DB::select("SELECT p.category_id, MIN(n.number) AS low, MAX(n.number) AS high FROM ({$numbers}) n JOIN items i ON i.id = n.id JOIN items p ON p.id = ".Counted::PRODUCT.($definition === null ? '' : ' WHERE '.Counted::on($definition->level)).' GROUP BY 1') as $row) {
             foreach ($this->upwards($row->category_id) as $category) {
-                $ends[$category] = ['ends' => [min($ends[$category]['ends'][0] ?? INF, (float) $row->low), max($ends[$category]['ends'][1] ?? -INF, (float) $row->high)]];
+                $ends[$category] = ['ends' => [
+                    min($ends[$category]['ends'][0] ?? INF, (float) $row->low),
+                    max($ends[$category]['ends'][1] ?? -INF, (float) $row->high),
+                ]];
             }
         }
 
@@ -146,7 +154,10 @@ final class DraftPages
         if ($category === null) {
             return [0];
         }
-        $above = array_filter($this->tree->withAncestors($category), fn (int $id): bool => $id === $category || $this->tree->find($id)?->own_only !== true);
+        $above = array_filter(
+            $this->tree->withAncestors($category),
+            fn (int $id): bool => $id === $category || $this->tree->find($id)?->own_only !== true,
+        );
 
         return [0, ...array_values($above)];
     }

@@ -28,14 +28,19 @@ final readonly class DraftSummary
         foreach (Definition::query()->accepted()->whereIn('kind', [Kind::Choice, Kind::Flag])->get() as $definition) {
             $held = $this->held($definition);
             foreach ($this->terms->of($definition) as $term) {
-                $terms[$term['id']] = new TermLine($term['id'], $definition->slug, $term['label'], $term['slug'], $term['look'].$term['page'], $term['products'], $held[$term['id']] ?? []);
+                $terms[$term['id']] = new TermLine(
+                    $term['id'], $definition->slug, $term['label'], $term['slug'], $term['look'].$term['page'], $term['products'],
+                    $held[$term['id']] ?? [],
+                );
             }
             $ended[$definition->slug] = EndedAddresses::of($definition);
         }
         $totals = DB::selectOne('SELECT COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants, TOTAL(version) AS versions FROM items');
 
         return new Summary((int) $totals->products, (int) $totals->variants, $terms,
-            $this->filters(), $this->pages(), $totals->products.':'.$totals->variants.':'.(int) $totals->versions.':'.(int) DB::table('categories')->where('own_only', true)->sum('id'), array_filter($ended));
+            $this->filters(), $this->pages(), $totals->products.':'.$totals->variants.':'.(int) $totals->versions.':'.(int) DB::table('categories')
+                ->where('own_only', true)
+                ->sum('id'), array_filter($ended));
     }
 
     /** @return array<int, list<string>> labels of the values under each umbrella, by its term */
@@ -56,7 +61,9 @@ final readonly class DraftSummary
         $all = Compositions::load();
         foreach ($all->layers() as $placement => $layer) {
             $of = fn (string $title): string => $placement === Placement::SHOP ? $title : "{$title} ({$layer->name})";
-            $added = $placement === Placement::SHOP ? array_map(fn (ComposedFilter $filter): array => $filter->given, $all->of(Placement::SHOP)->filters) : $layer->added;
+            $added = $placement === Placement::SHOP
+                ? array_map(fn (ComposedFilter $filter): array => $filter->given, $all->of(Placement::SHOP)->filters)
+                : $layer->added;
             foreach ($added as $given) {
                 $said[$of((string) $given['title'])] = (string) json_encode($given);
             }

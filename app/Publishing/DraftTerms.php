@@ -57,8 +57,16 @@ final readonly class DraftTerms
     /** @return list<\stdClass> (id: the term's number, label, slug, look, position, description, picture) */
     private function candidates(Definition $definition): array
     {
-        $values = DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into')->whereNull('umbrella_id')->where('held', false)->get(['id', 'label', 'slug', 'look', 'position', 'description', 'picture']);
-        $umbrellas = DB::table('umbrellas')->where('definition_id', $definition->id)->selectRaw('id + '.Umbrella::TERM.' AS id, label, slug, look, position, NULL AS description, NULL AS picture')->get();
+        $values = DB::table('attribute_values')
+            ->where('definition_id', $definition->id)
+            ->whereNull('merged_into')
+            ->whereNull('umbrella_id')
+            ->where('held', false)
+            ->get(['id', 'label', 'slug', 'look', 'position', 'description', 'picture']);
+        $umbrellas = DB::table('umbrellas')
+            ->where('definition_id', $definition->id)
+            ->selectRaw('id + '.Umbrella::TERM.' AS id, label, slug, look, position, NULL AS description, NULL AS picture')
+            ->get();
 
         return [...$values->all(), ...$umbrellas->all()];
     }

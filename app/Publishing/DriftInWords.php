@@ -13,17 +13,31 @@ final class DriftInWords
     /** @return array<string, mixed> */
     public static function document(Drift $drift): array
     {
-        $term = fn (TermLine $term): array => ['attribute' => $term->attribute, 'label' => $term->label, 'slug' => $term->slug, 'products' => $term->products];
-        $pair = fn (array $pair): array => ['attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->label, 'after' => $pair[1]->label];
+        $term = fn (TermLine $term): array => [
+            'attribute' => $term->attribute, 'label' => $term->label, 'slug' => $term->slug, 'products' => $term->products,
+        ];
+        $pair = fn (array $pair): array => [
+            'attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->label, 'after' => $pair[1]->label,
+        ];
 
         return [
             'products' => $drift->products, 'variants' => $drift->variants,
             'terms' => [
                 'new' => array_map($term, $drift->new), 'gone' => array_map($term, $drift->gone),
                 'renamed' => array_map($pair, $drift->renamed), 'redressed' => array_map($pair, $drift->redressed),
-                'regrouped' => array_map(fn (array $pair): array => ['attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->holds, 'after' => $pair[1]->holds], $drift->regrouped),
+                'regrouped' => array_map(
+                    fn (array $pair): array => [
+                        'attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->holds, 'after' => $pair[1]->holds,
+                    ],
+                    $drift->regrouped,
+                ),
             ],
-            'counts' => array_map(fn (array $pair): array => ['attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->products, 'after' => $pair[1]->products], $drift->recounted),
+            'counts' => array_map(
+                fn (array $pair): array => [
+                    'attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->products, 'after' => $pair[1]->products,
+                ],
+                $drift->recounted,
+            ),
             'filters' => $drift->filters,
             'pages' => $drift->pages,
             'addresses' => $drift->addresses,
@@ -56,19 +70,41 @@ final class DriftInWords
             $add('−', $term->attribute, "{$term->label} · had ".self::products($term->products));
         }
         foreach ($drift->renamed as [$before, $after]) {
-            $add('~', $after->attribute, $before->label === $after->label ? "{$after->label} has a new address" : "{$before->label} is now called {$after->label}");
+            $add(
+                '~',
+                $after->attribute,
+                $before->label === $after->label ? "{$after->label} has a new address" : "{$before->label} is now called {$after->label}",
+            );
         }
         foreach ($drift->regrouped as [$before, $after]) {
-            $add('~', $after->attribute, "{$after->label} holds ".implode(' and ', array_filter([self::named('also ', array_diff($after->holds, $before->holds)), self::named('no longer ', array_diff($before->holds, $after->holds))])));
+            $add(
+                '~',
+                $after->attribute,
+                "{$after->label} holds ".implode(
+                    ' and ',
+                    array_filter([
+                        self::named('also ', array_diff($after->holds, $before->holds)),
+                        self::named('no longer ', array_diff($before->holds, $after->holds)),
+                    ]),
+                ),
+            );
         }
         foreach ($drift->redressed as [, $after]) {
             $add('~', $after->attribute, "{$after->label} has another look");
         }
         foreach ($drift->addresses as ['attribute' => $attribute, 'from' => $from, 'to' => $to]) {
-            $add('~', 'Addresses', $to === null ? "{$attribute}={$from} will show the page without it" : "{$attribute}={$from} will lead to {$attribute}={$to}");
+            $add(
+                '~',
+                'Addresses',
+                $to === null ? "{$attribute}={$from} will show the page without it" : "{$attribute}={$from} will lead to {$attribute}={$to}",
+            );
         }
         if ($drift->recounted !== []) {
-            $add('~', 'Counts', count($drift->recounted) === 1 ? 'The count of one term differs' : 'The counts of '.count($drift->recounted).' terms differ');
+            $add(
+                '~',
+                'Counts',
+                count($drift->recounted) === 1 ? 'The count of one term differs' : 'The counts of '.count($drift->recounted).' terms differ',
+            );
         }
         if ($drift->products !== 0 || $drift->variants !== 0) {
             $add($drift->products < 0 ? '−' : '+', 'Products', sprintf('%+d products, %+d variants', $drift->products, $drift->variants));

@@ -65,6 +65,9 @@ final class Edition extends Model
         }
         $edition = self::openCurrent();
 
-        return array_values(array_filter($edition->attributes(), fn (EditionAttribute $attribute): bool => in_array($attribute->id, $edition->directories(), true)));
+        return array_values(array_filter(
+            $edition->attributes(),
+            fn (EditionAttribute $attribute): bool => in_array($attribute->id, $edition->directories(), true),
+        ));
     }
 }

@@ -16,6 +16,9 @@ final readonly class EditionAttribute
     /** @param  array<string, mixed>  $row */
     public static function fromRow(array $row): self
     {
-        return new self((int) $row['id'], (string) $row['slug'], (string) $row['label'], Kind::from((string) $row['kind']), $row['help'] === null ? null : (string) $row['help']);
+        return new self(
+            (int) $row['id'], (string) $row['slug'], (string) $row['label'], Kind::from((string) $row['kind']),
+            $row['help'] === null ? null : (string) $row['help'],
+        );
     }
 }

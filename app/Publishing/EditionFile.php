@@ -52,7 +52,10 @@ final class EditionFile implements TermSource
         if (! is_file($path)) {
             throw new Refused('The file of the current edition is missing. Publish again.');
         }
-        $this->pdo = new PDO('sqlite:file:'.rawurlencode($path).'?mode=ro&immutable=1', options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40]);
+        $this->pdo = new PDO(
+            'sqlite:file:'.rawurlencode($path).'?mode=ro&immutable=1',
+            options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40],
+        );
         $this->pdo->exec('PRAGMA mmap_size = 1073741824');
         if ($this->meta('format') !== (string) EditionWriter::FORMAT) {
             throw new Refused('The current edition was made by another version of Lokum. Publish again.');
@@ -130,7 +133,10 @@ final class EditionFile implements TermSource
     {
         $pages = [];
         foreach ($this->rows('SELECT term_id, description, picture FROM pages WHERE attribute_id = ?', [$attribute->id]) as $row) {
-            $pages[(int) $row['term_id']] = ['description' => $row['description'] === null ? null : (string) $row['description'], 'picture' => $row['picture'] === null ? null : (string) $row['picture']];
+            $pages[(int) $row['term_id']] = [
+                'description' => $row['description'] === null ? null : (string) $row['description'],
+                'picture' => $row['picture'] === null ? null : (string) $row['picture'],
+            ];
         }
 
         return $pages;
@@ -139,7 +145,10 @@ final class EditionFile implements TermSource
     /** The term that an ended address leads to. */
     public function redirect(EditionAttribute $attribute, string $slug): ?string
     {
-        $row = $this->row('SELECT t.slug FROM redirects r JOIN terms t ON t.id = r.leads_to WHERE r.attribute_id = ? AND r.slug = ?', [$attribute->id, $slug]);
+        $row = $this->row(
+            'SELECT t.slug FROM redirects r JOIN terms t ON t.id = r.leads_to WHERE r.attribute_id = ? AND r.slug = ?',
+            [$attribute->id, $slug],
+        );
 
         return $row === null ? null : (string) $row['slug'];
     }
@@ -180,7 +189,10 @@ final class EditionFile implements TermSource
     {
         $counted = (array) json_decode($this->meta('counted_numbers'), true);
 
-        return array_values(array_filter(array_map(fn (array $row): string => (string) $row['field'], iterator_to_array($this->rows('SELECT field FROM numbers'), false)), fn (string $field): bool => in_array($field, $counted, true)));
+        return array_values(array_filter(
+            array_map(fn (array $row): string => (string) $row['field'], iterator_to_array($this->rows('SELECT field FROM numbers'), false)),
+            fn (string $field): bool => in_array($field, $counted, true),
+        ));
     }
 
     /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null */
@@ -202,7 +214,12 @@ final class EditionFile implements TermSource
         /** @var SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet> $sliced all bits are of the same level */
         $sliced = new SlicedNumbers($numbers, $decode((string) $row['present']), $slices);
 
-        return ['label' => (string) $row['label'], 'unit' => $row['unit'] === null ? null : (string) $row['unit'], 'level' => $level, 'numbers' => $sliced];
+        return [
+            'label' => (string) $row['label'],
+            'unit' => $row['unit'] === null ? null : (string) $row['unit'],
+            'level' => $level,
+            'numbers' => $sliced,
+        ];
     }
 
     /** Who has a number of a field in a range; nobody, where the field is none. */
@@ -262,10 +279,16 @@ final class EditionFile implements TermSource
     public function listingCounts(?EditionCategory $category): array
     {
         if ($category === null) {
-            return array_map(intval(...), array_column(iterator_to_array($this->rows('SELECT id, products FROM terms WHERE products > 0'), false), 'products', 'id'));
+            return array_map(
+                intval(...),
+                array_column(iterator_to_array($this->rows('SELECT id, products FROM terms WHERE products > 0'), false), 'products', 'id'),
+            );
         }
         /** @var array<int, int> $counts */
-        $counts = (array) json_decode((string) ($this->row('SELECT counts FROM listing_counts WHERE category_id = ?', [$category->id])['counts'] ?? '{}'), true);
+        $counts = (array) json_decode(
+            (string) ($this->row('SELECT counts FROM listing_counts WHERE category_id = ?', [$category->id])['counts'] ?? '{}'),
+            true,
+        );
 
         return $counts;
     }
@@ -277,13 +300,25 @@ final class EditionFile implements TermSource
     public function filters(string $page): array
     {
         return $this->filters[$page] ??= array_map(fn (array $row): FilterSettings => FilterSettings::of((array) json_decode((string) $row['settings'], true)),
-            iterator_to_array($this->rows('SELECT f.settings FROM placements p JOIN lineup_filters f USING (lineup_id) WHERE p.page = ? ORDER BY f.position', [$page]), false));
+            iterator_to_array(
+                $this->rows(
+                    'SELECT f.settings FROM placements p JOIN lineup_filters f USING (lineup_id) WHERE p.page = ? ORDER BY f.position',
+                    [$page],
+                ),
+                false,
+            ));
     }
 
     /** @return array<string, mixed> what the line-up of a page says of the page itself */
     public function pageSettings(string $page): array
     {
-        return (array) json_decode((string) ($this->row('SELECT l.settings FROM placements p JOIN lineups l ON l.id = p.lineup_id WHERE p.page = ?', [$page])['settings'] ?? '{}'), true);
+        return (array) json_decode(
+            (string) ($this->row(
+                'SELECT l.settings FROM placements p JOIN lineups l ON l.id = p.lineup_id WHERE p.page = ?',
+                [$page],
+            )['settings'] ?? '{}'),
+            true,
+        );
     }
 
     /**
@@ -295,10 +330,22 @@ final class EditionFile implements TermSource
     public function having(string $field, string $text, bool $whole = false): Carriers
     {
         $level = (string) ($this->row('SELECT level FROM text_levels WHERE field = ?', [$field])['level'] ?? Level::Product->value);
-        $bits = array_map(fn (array $row): int => (int) $row['bit'], iterator_to_array($this->rows('SELECT bit FROM texts WHERE field = ? AND '.($whole ? 'folded = ?' : 'instr(folded, ?) > 0'), [$field, StrictKey::of($text)]), false));
+        $bits = array_map(
+            fn (array $row): int => (int) $row['bit'],
+            iterator_to_array(
+                $this->rows(
+                    'SELECT bit FROM texts WHERE field = ? AND '.($whole ? 'folded = ?' : 'instr(folded, ?) > 0'),
+                    [$field, StrictKey::of($text)],
+                ),
+                false,
+            ),
+        );
         $ofProducts = $level === Level::Product->value;
 
-        return $this->decode(StoredBits::encode(array_values(array_unique($bits)), $ofProducts ? $this->layout->productBytes() : $this->layout->bytes), $ofProducts);
+        return $this->decode(
+            StoredBits::encode(array_values(array_unique($bits)), $ofProducts ? $this->layout->productBytes() : $this->layout->bytes),
+            $ofProducts,
+        );
     }
 
     /**
@@ -308,7 +355,10 @@ final class EditionFile implements TermSource
      */
     public function page(ProductSet $matching, string $order, int $offset, int $length): array
     {
-        $part = fn (string $column): Closure => fn (int $part): string => (string) ($this->row("SELECT {$column} AS part FROM orders WHERE name = ? AND part = ?", [$order, $part])['part'] ?? '');
+        $part = fn (string $column): Closure => fn (int $part): string => (string) ($this->row(
+            "SELECT {$column} AS part FROM orders WHERE name = ? AND part = ?",
+            [$order, $part],
+        )['part'] ?? '');
 
         return (new EditionOrder($this->layout->products(), $part('numbers'), $part('ranks')))->page($matching, $offset, $length);
     }
@@ -327,7 +377,10 @@ final class EditionFile implements TermSource
             $byNumber[(int) $row['number']] = EditionProduct::fromRow($row);
         }
 
-        return array_values(array_filter(array_map(fn (int $number): ?EditionProduct => $byNumber[$number] ?? null, $numbers), fn (?EditionProduct $product): bool => $product !== null));
+        return array_values(array_filter(
+            array_map(fn (int $number): ?EditionProduct => $byNumber[$number] ?? null, $numbers),
+            fn (?EditionProduct $product): bool => $product !== null,
+        ));
     }
 
     /** @return iterable<EditionProduct> all of them, read as they are asked for */

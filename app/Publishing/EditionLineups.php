@@ -25,8 +25,9 @@ final class EditionLineups
     /** @var array<string, list<int>> terms of an attribute in another order than its own */
     private array $sequences = [];
 
-    public function __construct(private readonly EditionWriter $writer, private readonly DraftTerms $terms, private readonly Compositions $compositions)
-    {
+    public function __construct(
+        private readonly EditionWriter $writer, private readonly DraftTerms $terms, private readonly Compositions $compositions,
+    ) {
     }
 
     public function write(): void

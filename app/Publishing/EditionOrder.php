@@ -33,7 +33,9 @@ final class EditionOrder
     /** @return list<int> numbers of the products that match, one page of them */
     public function page(ProductSet $matching, int $offset, int $length): array
     {
-        return $matching->count() * self::SPARSE < $this->products ? $this->sorted($matching, $offset, $length) : $this->walked($matching, $offset, $length);
+        return $matching->count() * self::SPARSE < $this->products
+            ? $this->sorted($matching, $offset, $length)
+            : $this->walked($matching, $offset, $length);
     }
 
     /** @return list<int> */

@@ -35,7 +35,12 @@ final readonly class EditionProduct
         $float = fn (mixed $value): ?float => $value === null ? null : (float) $value;
 
         return new self((string) $row['sku'], (string) $row['name'], $row['category_id'] === null ? null : (int) $row['category_id'], $float($row['price_from']), $float($row['price_to']),
-            $row['currency'] === null ? null : (string) $row['currency'], $row['in_stock'] === null ? null : (bool) $row['in_stock'], $body['description'] ?? null,
+            $row['currency'] === null
+                ? null
+                : (string) $row['currency'], $row['in_stock'] === null
+                ? null
+                : (bool) $row['in_stock'], $body['description']
+                ?? null,
             $body['colors'] ?? [], $body['properties'] ?? [], $body['variants'] ?? []);
     }
 }

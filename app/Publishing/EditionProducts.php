@@ -26,8 +26,9 @@ final class EditionProducts
      * @param  Collection<int, Definition>  $definitions
      * @param  array<string, SortOrder>  $sorts  that any page can be put in, by what they do
      */
-    public function __construct(private readonly EditionWriter $writer, private readonly Numbering $numbering, Collection $definitions, private readonly array $sorts)
-    {
+    public function __construct(
+        private readonly EditionWriter $writer, private readonly Numbering $numbering, Collection $definitions, private readonly array $sorts,
+    ) {
         $this->pdo = DB::connection()->getPdo();
         $this->spellings = new ShownSpellings($definitions->where('state', State::Accepted));
     }
@@ -78,7 +79,13 @@ final class EditionProducts
         $currency = $product['currency'];
         foreach ($own as $variant) {
             $colors = $colors ?: ($data[$variant['id']]['colors'] ?? []);
-            $rows[] = ['sku' => $variant['sku'], 'name' => $variant['name'], 'price' => $variant['price'], 'stock' => $variant['stock'], 'properties' => $data[$variant['id']][Level::Variant->value] ?? []];
+            $rows[] = [
+                'sku' => $variant['sku'],
+                'name' => $variant['name'],
+                'price' => $variant['price'],
+                'stock' => $variant['stock'],
+                'properties' => $data[$variant['id']][Level::Variant->value] ?? [],
+            ];
             $currency ??= $variant['currency'];
             if ($variant['price'] !== null) {
                 $prices[] = (float) $variant['price'];

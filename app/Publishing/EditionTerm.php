@@ -13,8 +13,9 @@ final readonly class EditionTerm
      * @param  int  $products  that carry it, in the whole shop
      * @param  int|null  $parent  the umbrella that it is below
      */
-    private function __construct(public int $id, public string $slug, public string $label, public Look $look, public int $products, public ?int $parent)
-    {
+    private function __construct(
+        public int $id, public string $slug, public string $label, public Look $look, public int $products, public ?int $parent,
+    ) {
     }
 
     /** @param  array<string, mixed>  $row */
@@ -22,6 +23,9 @@ final readonly class EditionTerm
     {
         $look = Look::fromJson($row['look'] === null ? null : (string) $row['look']);
 
-        return new self((int) $row['id'], (string) $row['slug'], $look->label ?? (string) $row['label'], $look, (int) $row['products'], $row['parent_id'] === null ? null : (int) $row['parent_id']);
+        return new self(
+            (int) $row['id'], (string) $row['slug'], $look->label ?? (string) $row['label'], $look, (int) $row['products'],
+            $row['parent_id'] === null ? null : (int) $row['parent_id'],
+        );
     }
 }

@@ -28,7 +28,14 @@ final readonly class EditionTexts
             $ofProducts = $definition->level === Level::Product;
             $this->writer->insert('text_levels', [$definition->slug, $definition->level->value]);
             foreach ($this->rows('SELECT a.item_id, s.text FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = '.$definition->id.' AND '.Counted::on($definition->level)) as [$item, $text]) {
-                $this->writer->insert('texts', [$definition->slug, $ofProducts ? $this->numbering->product((int) $item) : $this->numbering->variant((int) $item), StrictKey::of((string) $text)]);
+                $this->writer->insert(
+                    'texts',
+                    [
+                        $definition->slug,
+                        $ofProducts ? $this->numbering->product((int) $item) : $this->numbering->variant((int) $item),
+                        StrictKey::of((string) $text),
+                    ],
+                );
             }
         }
         $this->writer->insert('text_levels', [self::SEARCH, Level::Product->value]);

@@ -57,7 +57,8 @@ final class EditionWriter
                 $value instanceof Blob => PDO::PARAM_LOB,
                 default => PDO::PARAM_STR,
             };
-            $this->statements[$table]->bindValue($i + 1, $value instanceof Blob ? $value->bytes : (is_float($value) ? var_export($value, true) : $value), $type);
+            $this->statements[$table]
+                ->bindValue($i + 1, $value instanceof Blob ? $value->bytes : (is_float($value) ? var_export($value, true) : $value), $type);
         }
         $this->statements[$table]->execute();
     }

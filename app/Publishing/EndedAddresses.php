@@ -15,7 +15,10 @@ final class EndedAddresses
     public static function of(Definition $definition): array
     {
         $terms = TermNumbers::of($definition);
-        $values = DB::table('attribute_values')->where('definition_id', $definition->id)->where(fn ($either) => $either->whereNotNull('merged_into')->orWhereNotNull('umbrella_id'))->get(['id', 'slug', 'merged_into']);
+        $values = DB::table('attribute_values')
+            ->where('definition_id', $definition->id)
+            ->where(fn ($either) => $either->whereNotNull('merged_into')->orWhereNotNull('umbrella_id'))
+            ->get(['id', 'slug', 'merged_into']);
         $merged = $values->pluck('merged_into', 'id')->all();
         $leads = [];
         foreach ($values as $value) {

@@ -68,7 +68,11 @@ final readonly class Publish
         }
         $edition = DB::transaction(fn (): Edition => Edition::query()->create($figures + [
             'id' => $number, 'file' => $name, 'seconds' => round(microtime(true) - $started, 3), 'user_id' => Auth::id(),
-            'change_id' => $this->ledger->note('Publishing', "Published edition {$number}: ".number_format($figures['products']).' products, '.number_format($figures['terms']).' terms', $figures)->id,
+            'change_id' => $this->ledger->note(
+                'Publishing',
+                "Published edition {$number}: ".number_format($figures['products']).' products, '.number_format($figures['terms']).' terms',
+                $figures,
+            )->id,
         ]));
         SendNotice::toAll($edition);
         $this->clearOld();

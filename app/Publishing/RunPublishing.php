@@ -49,6 +49,7 @@ final class RunPublishing implements ShouldQueue
 
     public function failed(?Throwable $why): void
     {
-        self::progress()->stop($why instanceof Refused ? $why->getMessage() : 'Publishing stopped before it was done. Shoppers still see the edition before. Try again; storage/logs/lokum.log says more.');
+        self::progress()
+            ->stop($why instanceof Refused ? $why->getMessage() : 'Publishing stopped before it was done. Shoppers still see the edition before. Try again; storage/logs/lokum.log says more.');
     }
 }

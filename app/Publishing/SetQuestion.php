@@ -18,14 +18,20 @@ final class SetQuestion
      * @param  array<string, Carriers>  $sets  by slug
      * @param  list<string>  $picks  slugs
      */
-    public function __construct(public readonly string $name, private readonly array $sets, private readonly array $picks, private readonly Combine $combine)
-    {
+    public function __construct(
+        public readonly string $name, private readonly array $sets, private readonly array $picks, private readonly Combine $combine,
+    ) {
     }
 
     public function over(AddedSets $added): Question
     {
         $this->numbers = array_map($added->add(...), $this->sets);
 
-        return new Question($this->name, array_values($this->numbers), array_values(array_intersect_key($this->numbers, array_flip($this->picks))), $this->combine);
+        return new Question(
+            $this->name,
+            array_values($this->numbers),
+            array_values(array_intersect_key($this->numbers, array_flip($this->picks))),
+            $this->combine,
+        );
     }
 }

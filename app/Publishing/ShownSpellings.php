@@ -62,7 +62,9 @@ final class ShownSpellings
         }
         $missing = array_keys(array_diff_key(array_flip($spellings), $this->known));
         foreach (array_chunk($missing, 5000) as $chunk) {
-            $statement = DB::connection()->getPdo()->query('SELECT s.id, s.definition_id, s.text, s.number, v.label, v.look, v.held FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.id IN ('.implode(',', $chunk).')');
+            $statement = DB::connection()
+                ->getPdo()
+                ->query('SELECT s.id, s.definition_id, s.text, s.number, v.label, v.look, v.held FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.id IN ('.implode(',', $chunk).')');
             foreach ($statement === false ? [] : $statement->fetchAll(PDO::FETCH_ASSOC) as $row) {
                 $this->known[(int) $row['id']] = $this->shown($row);
             }

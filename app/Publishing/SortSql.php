@@ -41,6 +41,8 @@ final class SortSql
     {
         $definition = Definition::query()->accepted()->where('slug', $field)->whereIn('kind', [Kind::Number, Kind::Date])->value('id');
 
-        return $definition === null ? null : "(SELECT {$pick}(s.number) FROM assignments a JOIN spellings s ON s.id = a.spelling_id WHERE a.definition_id = {$definition} AND a.item_id IN (SELECT p.id UNION ALL SELECT id FROM items WHERE parent_id = p.id))";
+        return $definition === null
+            ? null
+            : "(SELECT {$pick}(s.number) FROM assignments a JOIN spellings s ON s.id = a.spelling_id WHERE a.definition_id = {$definition} AND a.item_id IN (SELECT p.id UNION ALL SELECT id FROM items WHERE parent_id = p.id))";
     }
 }

@@ -13,6 +13,10 @@ final class BandWords
 {
     public static function of(FilterSettings $filter, Band $band): string
     {
-        return $band->words((string) $filter->prefix, $filter->unit !== null ? Format::unit($filter->unit) : ($filter->key === 'price' ? Format::unit((string) config('lokum.currency')) : ''), $filter->decimals);
+        return $band->words(
+            (string) $filter->prefix,
+            $filter->unit !== null ? Format::unit($filter->unit) : ($filter->key === 'price' ? Format::unit((string) config('lokum.currency')) : ''),
+            $filter->decimals,
+        );
     }
 }

@@ -51,7 +51,12 @@ final class DirectoryController
         }
         $term = reset($terms);
 
-        return Listing::answer($request, fn (): ShopPage => ShopPage::ofValue($found, $term), 'shop.value', ['attribute' => $found, 'term' => $term, 'about' => $edition->pages($found)[$term->id] ?? null]);
+        return Listing::answer(
+            $request,
+            fn (): ShopPage => ShopPage::ofValue($found, $term),
+            'shop.value',
+            ['attribute' => $found, 'term' => $term, 'about' => $edition->pages($found)[$term->id] ?? null],
+        );
     }
 
     public function picture(string $name): BinaryFileResponse

@@ -32,7 +32,15 @@ final class Listing
             return redirect($address->url(), $address->moved ? 301 : 302);
         }
         try {
-            return response()->view($view, $more + ['page' => new ListingPage($edition, $address), 'categories' => $edition->categories(), 'category' => $page->category, 'address' => $address])->header('HX-Push-Url', $address->url());
+            return response()
+                ->view(
+                    $view,
+                    $more + [
+                        'page' => new ListingPage($edition, $address), 'categories' => $edition->categories(), 'category' => $page->category,
+                        'address' => $address,
+                    ],
+                )
+                ->header('HX-Push-Url', $address->url());
         } catch (Refused) {
             return redirect($page->path);
         }

@@ -30,8 +30,10 @@ final readonly class ListingAddress
      * @param  bool  $moved  whether a term in the address has become another
      * @param  list<string>  $days  keys whose ranges are days
      */
-    private function __construct(public ShopPage $page, public array $terms, public array $ranges, public array $words, public string $sort, public int $number, private string $usualSort, public bool $soldOut = false, public bool $moved = false, private array $days = [])
-    {
+    private function __construct(
+        public ShopPage $page, public array $terms, public array $ranges, public array $words, public string $sort, public int $number,
+        private string $usualSort, public bool $soldOut = false, public bool $moved = false, private array $days = [],
+    ) {
     }
 
     public static function read(Request $request, EditionFile $edition, ShopPage $page): self
@@ -43,7 +45,9 @@ final readonly class ListingAddress
             // A form without scripts sends each tick, and each end of a range, by itself.
             $texts = array_filter(is_array($given) ? $given : explode(',', (string) $given), is_string(...));
             if ($filter->isScale()) {
-                $range = is_array($given) ? self::ends($filter, (string) ($texts['from'] ?? ''), (string) ($texts['to'] ?? '')) : self::ends($filter, ...explode('..', (string) $given, 2) + [1 => '']);
+                $range = is_array($given)
+                    ? self::ends($filter, (string) ($texts['from'] ?? ''), (string) ($texts['to'] ?? ''))
+                    : self::ends($filter, ...explode('..', (string) $given, 2) + [1 => '']);
                 if ($range !== [null, null]) {
                     $ranges[$filter->key] = $range;
                 }
@@ -75,7 +79,24 @@ final readonly class ListingAddress
         $sort = (string) $request->query('sort', '');
         $known = array_map(fn (SortOrder $order): string => $order->slug, $sorts);
 
-        return new self($page, $terms, $ranges, $words, in_array($sort, $known, true) ? $sort : $known[0], max(1, (int) $request->query('page', '1')), $known[0], $request->query('sold-out') === '1', $moved, array_map(fn (FilterSettings $filter): string => $filter->key, array_values(array_filter($edition->filters($page->lineup), fn (FilterSettings $filter): bool => $filter->control === Control::Dates))));
+        return new self(
+            $page,
+            $terms,
+            $ranges,
+            $words,
+            in_array($sort, $known, true) ? $sort : $known[0],
+            max(1, (int) $request->query('page', '1')),
+            $known[0],
+            $request->query('sold-out') === '1',
+            $moved,
+            array_map(
+                fn (FilterSettings $filter): string => $filter->key,
+                array_values(array_filter(
+                    $edition->filters($page->lineup),
+                    fn (FilterSettings $filter): bool => $filter->control === Control::Dates,
+                )),
+            ),
+        );
     }
 
     public function isNarrowed(): bool
@@ -98,7 +119,10 @@ final readonly class ListingAddress
 
     public function without(string $key): self
     {
-        return $this->with(['terms' => array_diff_key($this->terms, [$key => 0]), 'ranges' => array_diff_key($this->ranges, [$key => 0]), 'words' => array_diff_key($this->words, [$key => 0])]);
+        return $this->with([
+            'terms' => array_diff_key($this->terms, [$key => 0]), 'ranges' => array_diff_key($this->ranges, [$key => 0]),
+            'words' => array_diff_key($this->words, [$key => 0]),
+        ]);
     }
 
     public function cleared(): self
@@ -158,7 +182,10 @@ final readonly class ListingAddress
     {
         $all = $changes + ['number' => 1] + get_object_vars($this);
 
-        return new self($this->page, $all['terms'], $all['ranges'], $all['words'], $this->sort, $all['number'], $this->usualSort, $all['soldOut'], days: $this->days);
+        return new self(
+            $this->page, $all['terms'], $all['ranges'], $all['words'], $this->sort, $all['number'], $this->usualSort, $all['soldOut'],
+            days: $this->days,
+        );
     }
 
     /** @return array{0: array<string, true>, 1: callable(string): (string|null)} what can be picked, and where an ended pick leads */
@@ -174,7 +201,10 @@ final readonly class ListingAddress
         $attribute = $edition->attribute($filter->key);
 
         return $attribute === null ? [[], $nowhere]
-            : [array_fill_keys(array_column($edition->terms($attribute, $filter->control === Control::Nested), 'slug'), true), fn (string $slug): ?string => $slug === '' ? null : $edition->redirect($attribute, $slug)];
+            : [
+                array_fill_keys(array_column($edition->terms($attribute, $filter->control === Control::Nested), 'slug'), true),
+                fn (string $slug): ?string => $slug === '' ? null : $edition->redirect($attribute, $slug),
+            ];
     }
 
     /** @return array{0: float|null, 1: float|null} the wrong way round is set right */

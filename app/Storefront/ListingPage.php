@@ -68,7 +68,10 @@ final readonly class ListingPage
         $chips = [];
         foreach ($this->filters as $filter) {
             foreach ($filter->picked() as $term) {
-                $chips[] = ['label' => "{$filter->title}: {$term->label}", 'url' => $this->address->toggled($filter->key, $term->slug, $filter->combine)->url()];
+                $chips[] = [
+                    'label' => "{$filter->title}: {$term->label}",
+                    'url' => $this->address->toggled($filter->key, $term->slug, $filter->combine)->url(),
+                ];
             }
             if ($filter->from !== null || $filter->to !== null) {
                 $chips[] = ['label' => $filter->title.': '.$filter->rangeInWords(), 'url' => $this->address->without($filter->key)->url()];
@@ -87,8 +90,11 @@ final readonly class ListingPage
         $remedies = [];
         foreach ($this->products > 0 ? [] : $this->filters as $filter) {
             if ($filter->picked() !== [] || $filter->from !== null || $filter->to !== null || $filter->words !== '') {
-                $products = $this->count->counter->without($filter->from !== null || $filter->to !== null ? "range {$filter->key}" : ($filter->words !== '' ? "words {$filter->key}" : $filter->key))->matching->count();
-                $products === 0 ?: $remedies[] = ['title' => $filter->title, 'products' => $products, 'url' => $this->address->without($filter->key)->url()];
+                $products = $this->count->counter
+                    ->without($filter->from !== null || $filter->to !== null ? "range {$filter->key}" : ($filter->words !== '' ? "words {$filter->key}" : $filter->key))->matching
+                    ->count();
+                $products === 0
+                    ?: $remedies[] = ['title' => $filter->title, 'products' => $products, 'url' => $this->address->without($filter->key)->url()];
             }
         }
         usort($remedies, fn (array $a, array $b): int => $b['products'] <=> $a['products']);
@@ -112,7 +118,12 @@ final readonly class ListingPage
         $front = $matching->and($first);
         $found = $this->file->page($front, $order, $offset, self::PER_PAGE);
 
-        return [...$found, ...count($found) === self::PER_PAGE ? [] : $this->file->page($matching->without($first), $order, max(0, $offset - $front->count()), self::PER_PAGE - count($found))];
+        return [
+            ...$found,
+            ...count($found) === self::PER_PAGE ? [] : $this->file->page(
+                $matching->without($first), $order, max(0, $offset - $front->count()), self::PER_PAGE - count($found),
+            ),
+        ];
     }
 
     /**

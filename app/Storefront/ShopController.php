@@ -45,7 +45,13 @@ final class ShopController
             array_unshift($trail, $at);
         }
 
-        return view('shop.product', ['product' => $product, 'sections' => $this->sections($edition, $product), 'pages' => $this->pages($edition, $product), 'trail' => $trail, 'currency' => $edition->meta('currency')]);
+        return view(
+            'shop.product',
+            [
+                'product' => $product, 'sections' => $this->sections($edition, $product), 'pages' => $this->pages($edition, $product),
+                'trail' => $trail, 'currency' => $edition->meta('currency'),
+            ],
+        );
     }
 
     /** @return array<string, array<string, list<string>>> texts by section and label; those of no section first */
@@ -68,7 +74,9 @@ final class ShopController
             $about = $edition->pages($attribute);
             foreach ($edition->terms($attribute) as $id => $term) {
                 if (in_array($term->label, $product->properties[$attribute->label] ?? [], true)) {
-                    $pages["{$attribute->label}:{$term->label}"] = ['slug' => $term->slug, 'directory' => $attribute->slug, 'picture' => $about[$id]['picture'] ?? null];
+                    $pages["{$attribute->label}:{$term->label}"] = [
+                        'slug' => $term->slug, 'directory' => $attribute->slug, 'picture' => $about[$id]['picture'] ?? null,
+                    ];
                 }
             }
         }

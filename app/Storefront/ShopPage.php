@@ -19,8 +19,10 @@ final readonly class ShopPage
      * @param  string  $path  its address without what is picked
      * @param  EditionTerm|null  $term  that all its products carry
      */
-    private function __construct(public string $lineup, public string $title, public string $path, public ?EditionCategory $category = null, public ?string $words = null, public ?EditionTerm $term = null)
-    {
+    private function __construct(
+        public string $lineup, public string $title, public string $path, public ?EditionCategory $category = null, public ?string $words = null,
+        public ?EditionTerm $term = null,
+    ) {
     }
 
     public static function ofShop(): self
@@ -66,7 +68,10 @@ final readonly class ShopPage
     /** @return non-empty-list<SortOrder> that shoppers can choose here */
     public function sorts(EditionFile $edition): array
     {
-        $active = array_values(array_filter(SortOrder::list($edition->pageSettings($this->lineup)['sorts'] ?? null), fn (SortOrder $order): bool => $order->active));
+        $active = array_values(array_filter(
+            SortOrder::list($edition->pageSettings($this->lineup)['sorts'] ?? null),
+            fn (SortOrder $order): bool => $order->active,
+        ));
 
         return $active === [] ? SortOrder::usual() : $active;
     }

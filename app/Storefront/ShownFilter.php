@@ -30,8 +30,10 @@ final readonly class ShownFilter
      * @param  Steps|null  $steps  for a scale
      * @param  string|null  $help  of the attribute, where the filter has none of its own
      */
-    private function __construct(public FilterSettings $settings, public array $terms, public ?Steps $steps = null, public ?float $from = null, public ?float $to = null, public string $words = '', private ?string $help = null)
-    {
+    private function __construct(
+        public FilterSettings $settings, public array $terms, public ?Steps $steps = null, public ?float $from = null, public ?float $to = null,
+        public string $words = '', private ?string $help = null,
+    ) {
         [$this->key, $this->title, $this->control, $this->combine] = [$settings->key, $settings->title, $settings->control, $settings->combine];
         $this->unit = $settings->unit ?? ($settings->key === 'price' ? (string) config('lokum.currency') : null);
         $this->open = $settings->open || $from !== null || $to !== null || $words !== '' || $this->picked() !== [];

@@ -27,8 +27,9 @@ final readonly class ShownFilters
     private int $total;
 
     /** @param  array<int, int>|null  $carried  products of the listing by term, where that is known */
-    public function __construct(private EditionFile $edition, private ListingAddress $address, private CountPage $count, CountPage $bare, ?array $carried)
-    {
+    public function __construct(
+        private EditionFile $edition, private ListingAddress $address, private CountPage $count, CountPage $bare, ?array $carried,
+    ) {
         $known = $carried === null ? [] : $this->byAttribute($carried);
         $counts = $count->counter->counts();
         $this->before = ($bare === $count ? $counts : $bare->counter->counts()) + $known;
@@ -62,8 +63,14 @@ final readonly class ShownFilters
         return array_values(array_filter(array_map(fn (FilterSettings $filter): ?ShownFilter => match (true) {
             $filter->isScale() => $this->scale($filter),
             $filter->control === Control::Words => ShownFilter::ofWords($filter, $this->address->words[$filter->key] ?? ''),
-            $filter->control === Control::Bands => $this->sets($filter, array_map(fn (Band $band): array => [$band->slug(), $this->words($filter, $band)], $filter->bands)),
-            $filter->key === 'category' => $this->sets($filter, array_map(fn ($category): array => [$category->slug, $category->name], $this->edition->below($this->address->page->category))),
+            $filter->control === Control::Bands => $this->sets(
+                $filter,
+                array_map(fn (Band $band): array => [$band->slug(), $this->words($filter, $band)], $filter->bands),
+            ),
+            $filter->key === 'category' => $this->sets(
+                $filter,
+                array_map(fn ($category): array => [$category->slug, $category->name], $this->edition->below($this->address->page->category)),
+            ),
             default => isset($this->counts[$filter->key]) ? $this->terms($filter) : null,
         }, $settings), fn (?ShownFilter $filter): bool => $filter !== null));
     }
@@ -74,7 +81,10 @@ final readonly class ShownFilters
         $all = $attribute === null ? [] : $this->edition->terms($attribute, $filter->control === Control::Nested);
         $offered = array_filter($all, fn (EditionTerm $term): bool => $filter->offers($term->parent ?? $term->id));
         $picked = $this->address->terms[$filter->key] ?? [];
-        $before = array_map(fn (EditionTerm $term): int => $this->before[$filter->key][$term->id] ?? 0, array_filter($offered, fn (EditionTerm $term): bool => $term->parent === null));
+        $before = array_map(
+            fn (EditionTerm $term): int => $this->before[$filter->key][$term->id] ?? 0,
+            array_filter($offered, fn (EditionTerm $term): bool => $term->parent === null),
+        );
         if ($picked === [] && Absence::ofTerms($filter->kind, array_values($before), $this->total) !== null) {
             return null;
         }
@@ -105,7 +115,14 @@ final readonly class ShownFilters
             return null;
         }
         $look = $filter->looks[$term->id] ?? null;
-        $dressed = $look === null ? $term->look : new Look($look->colors ?: $term->look->colors, $look->label ?? $term->look->label, $look->help ?? $term->look->help, $look->picture ?? ($look->colors === [] ? $term->look->picture : null));
+        $dressed = $look === null
+            ? $term->look
+            : new Look(
+                $look->colors ?: $term->look->colors,
+                $look->label ?? $term->look->label,
+                $look->help ?? $term->look->help,
+                $look->picture ?? ($look->colors === [] ? $term->look->picture : null),
+            );
 
         return new ShownTerm($term->slug, $look->label ?? $term->label, $dressed, $count, $isPicked, $below);
     }

@@ -10,8 +10,9 @@ use Lokum\Vocabulary\Look;
 final readonly class ShownTerm
 {
     /** @param  list<self>  $below  its values, where the filter shows them */
-    public function __construct(public string $slug, public string $label, public Look $look, public int $count, public bool $picked, public array $below = [])
-    {
+    public function __construct(
+        public string $slug, public string $label, public Look $look, public int $count, public bool $picked, public array $below = [],
+    ) {
     }
 
     public function isAvailable(): bool

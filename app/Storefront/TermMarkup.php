@@ -15,19 +15,34 @@ final class TermMarkup
     {
         $name = '<span class="name">'.e($term->label).'</span>';
 
-        return self::label($filter, $term, '', $term->look->isUndressed() ? $name : '<span class="cube min-w-0">'.Cube::picture($term->label, $term->look).$name.'</span>');
+        return self::label(
+            $filter,
+            $term,
+            '',
+            $term->look->isUndressed() ? $name : '<span class="cube min-w-0">'.Cube::picture($term->label, $term->look).$name.'</span>',
+        );
     }
 
     /** As a cube to be pressed. */
     public static function cube(ShownFilter $filter, ShownTerm $term): string
     {
-        return self::label($filter, $term, ' aria-label="'.e($term->label.', '.Format::count($term->count, 'product')).'"', '<span class="cube min-w-0">'.Cube::picture($term->label, $term->look).'<span class="name">'.e($term->label).'</span></span>');
+        return self::label(
+            $filter,
+            $term,
+            ' aria-label="'.e($term->label.', '.Format::count($term->count, 'product')).'"',
+            '<span class="cube min-w-0">'.Cube::picture($term->label, $term->look).'<span class="name">'.e($term->label).'</span></span>',
+        );
     }
 
     /** As a box to be pressed, without a picture. */
     public static function box(ShownFilter $filter, ShownTerm $term): string
     {
-        return self::label($filter, $term, ' aria-label="'.e($term->label.', '.Format::count($term->count, 'product')).'"', '<span class="name">'.e($term->label).'</span>');
+        return self::label(
+            $filter,
+            $term,
+            ' aria-label="'.e($term->label.', '.Format::count($term->count, 'product')).'"',
+            '<span class="name">'.e($term->label).'</span>',
+        );
     }
 
     private static function label(ShownFilter $filter, ShownTerm $term, string $said, string $inside): string

@@ -41,7 +41,10 @@ final class TodayController
             'proposed' => Definition::query()->where('state', State::Proposed)->orderBy('label')->get(),
             'held' => Value::query()->where('held', true)->whereNull('merged_into')->with('definition')->orderByDesc('id')->limit(20)->get(),
             'newcomers' => $newcomers->waiting(),
-            'running' => Reading::query()->whereIn('state', [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked])->with('feed')->latest('id')->get(),
+            'running' => Reading::query()->whereIn(
+                'state',
+                [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked],
+            )->with('feed')->latest('id')->get(),
             'unread' => $this->unread(),
             'filters' => $filters,
             'silent' => $filters === 0 || $products === 0 ? [] : array_filter($pages->all()[0] ?? []),
@@ -85,6 +88,15 @@ final class TodayController
     private function unread(): array
     {
         return Definition::query()->live()->join('spellings as s', 's.definition_id', '=', 'definitions.id')->whereNotNull('s.problem')
-            ->groupBy('definitions.id')->orderByDesc('texts')->toBase()->get(['definitions.slug', 'definitions.label', \Illuminate\Support\Facades\DB::raw('COUNT(*) AS texts'), \Illuminate\Support\Facades\DB::raw('MIN(s.problem) AS sample')])->all();
+            ->groupBy('definitions.id')
+            ->orderByDesc('texts')
+            ->toBase()
+            ->get([
+                'definitions.slug',
+                'definitions.label',
+                \Illuminate\Support\Facades\DB::raw('COUNT(*) AS texts'),
+                \Illuminate\Support\Facades\DB::raw('MIN(s.problem) AS sample'),
+            ])
+            ->all();
     }
 }

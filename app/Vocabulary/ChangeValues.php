@@ -13,7 +13,10 @@ use App\Refused;
 /** One thing done to several values at once: hidden from shoppers or shown, retired or brought back, dressed from their names. */
 final readonly class ChangeValues
 {
-    public const DEEDS = ['hide' => 'Hid from shoppers', 'show' => 'Showed to shoppers', 'retire' => 'Retired', 'restore' => 'Brought back', 'dress' => 'Dressed from their names'];
+    public const DEEDS = [
+        'hide' => 'Hid from shoppers', 'show' => 'Showed to shoppers', 'retire' => 'Retired', 'restore' => 'Brought back',
+        'dress' => 'Dressed from their names',
+    ];
 
     public function __construct(private Ledger $ledger)
     {

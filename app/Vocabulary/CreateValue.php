@@ -68,7 +68,10 @@ final readonly class CreateValue
     {
         $own = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $label)->first(['id', 'value_id']);
         if ($own === null) {
-            return $journal->insert('spellings', ['definition_id' => $definition->id, 'text' => $label, 'key' => StrictKey::of($label), 'value_id' => $value]);
+            return $journal->insert(
+                'spellings',
+                ['definition_id' => $definition->id, 'text' => $label, 'key' => StrictKey::of($label), 'value_id' => $value],
+            );
         }
         if ($own->value_id !== $value) {
             throw new Refused("The spelling \"{$label}\" belongs to another value.");

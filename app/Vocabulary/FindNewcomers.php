@@ -21,10 +21,18 @@ final readonly class FindNewcomers
     /** @return list<array{definition: Definition, spellings: int, resolved: int}> attributes that have newcomers, most first */
     public function waiting(): array
     {
-        $counts = DB::table('spellings as s')->join('attribute_values as v', 'v.id', '=', 's.value_id')->where('s.settled', false)->groupBy('s.definition_id')
-            ->selectRaw('s.definition_id, COUNT(*) AS n, SUM(v.reading_id IS NULL OR v.reading_id <> s.reading_id) AS resolved')->get()->keyBy('definition_id');
+        $counts = DB::table('spellings as s')
+            ->join('attribute_values as v', 'v.id', '=', 's.value_id')
+            ->where('s.settled', false)
+            ->groupBy('s.definition_id')
+            ->selectRaw('s.definition_id, COUNT(*) AS n, SUM(v.reading_id IS NULL OR v.reading_id <> s.reading_id) AS resolved')
+            ->get()
+            ->keyBy('definition_id');
         $waiting = Definition::query()->accepted()->where('kind', Kind::Choice)->whereKey($counts->keys())->get()
-            ->map(fn (Definition $definition): array => ['definition' => $definition, 'spellings' => (int) $counts[$definition->id]->n, 'resolved' => (int) $counts[$definition->id]->resolved])->all();
+            ->map(fn (Definition $definition): array => [
+                'definition' => $definition, 'spellings' => (int) $counts[$definition->id]->n, 'resolved' => (int) $counts[$definition->id]->resolved,
+            ])
+            ->all();
         usort($waiting, fn (array $a, array $b): int => $b['spellings'] - $b['resolved'] <=> $a['spellings'] - $a['resolved']);
 
         return $waiting;
@@ -34,7 +42,10 @@ final readonly class FindNewcomers
     public function of(Definition $definition): array
     {
         $rows = DB::table('spellings as s')->leftJoin('readings as r', 'r.id', '=', 's.reading_id')->leftJoin('feeds as f', 'f.id', '=', 'r.feed_id')
-            ->where('s.definition_id', $definition->id)->where('s.settled', false)->whereNotNull('s.value_id')->get(['s.id', 's.text', 's.value_id', 's.reading_id', 'f.name', 'r.finished_at']);
+            ->where('s.definition_id', $definition->id)
+            ->where('s.settled', false)
+            ->whereNotNull('s.value_id')
+            ->get(['s.id', 's.text', 's.value_id', 's.reading_id', 'f.name', 'r.finished_at']);
         if ($rows->isEmpty()) {
             return [];
         }
@@ -54,9 +65,18 @@ final readonly class FindNewcomers
             $resolved = ! isset($new[$value->id]);
             [$same, $proposal] = $resolved ? [null, null] : $proposals[$value->id] ?? [null, null];
             $newcomers[] = new Newcomer($row->id, $row->text, $products[$row->id] ?? 0, $row->name ?? 'by hand', $row->finished_at, $value, $resolved, $same === null ? null : $values[$same] ?? null,
-                $proposal === null ? '' : implode('; ', array_slice($proposal->evidence, 0, 2)), $proposal?->isCertain() ?? false, $resolved || $value->umbrella_id !== null ? null : $this->under($value, $umbrellas));
+                $proposal === null
+                    ? ''
+                    : implode('; ', array_slice($proposal->evidence, 0, 2)), $proposal?->isCertain()
+                    ?? false, $resolved
+                    || $value->umbrella_id !== null
+                    ? null
+                    : $this->under($value, $umbrellas));
         }
-        usort($newcomers, fn (Newcomer $a, Newcomer $b): int => $a->resolved <=> $b->resolved ?: $b->products <=> $a->products ?: $a->spelling <=> $b->spelling);
+        usort(
+            $newcomers,
+            fn (Newcomer $a, Newcomer $b): int => $a->resolved <=> $b->resolved ?: $b->products <=> $a->products ?: $a->spelling <=> $b->spelling,
+        );
 
         return $newcomers;
     }

@@ -44,7 +44,8 @@ final readonly class FlowLens
         $drawn = array_flip(array_map(fn (ValueRow $row): int => $row->value->id, array_slice($most, 0, $shown)));
         $rest = array_filter($rows, fn (ValueRow $row): bool => ! isset($drawn[$row->value->id]) && $row->value->id !== $open);
         $rows = array_values(array_filter($rows, fn (ValueRow $row): bool => isset($drawn[$row->value->id]) || $row->value->id === $open));
-        $sort === 'order' || usort($rows, $sort === 'name' ? fn (ValueRow $a, ValueRow $b): int => strnatcasecmp($a->value->label, $b->value->label) : $byProducts);
+        $sort === 'order'
+            || usort($rows, $sort === 'name' ? fn (ValueRow $a, ValueRow $b): int => strnatcasecmp($a->value->label, $b->value->label) : $byProducts);
         $terms = [];
         foreach ($rows as $row) {
             $terms[self::term($row)][] = $row;
@@ -60,7 +61,11 @@ final readonly class FlowLens
         $ordered = array_merge(...array_values($terms) ?: [[]]);
         $this->rows = array_combine(array_map(fn (ValueRow $row): int => $row->value->id, $ordered), $ordered);
         $this->texts = array_column(array_merge(...array_map(fn (ValueRow $row): array => $row->spellings, $ordered)), 'text', 'id');
-        $this->flow = new Flow(array_map(fn (ValueRow $row): FlowValue => self::value($row, $row->value->id === $open ? self::OPENED : self::SPELLINGS), $ordered), $products, self::COLUMNS);
+        $this->flow = new Flow(
+            array_map(fn (ValueRow $row): FlowValue => self::value($row, $row->value->id === $open ? self::OPENED : self::SPELLINGS), $ordered),
+            $products,
+            self::COLUMNS,
+        );
         $this->rest = count($rest);
         $this->restProducts = array_sum(array_map(fn (ValueRow $row): int => $row->products, $rest));
     }
@@ -75,6 +80,13 @@ final readonly class FlowLens
         $single = count($row->spellings) <= $most + 1 ? $row->spellings : array_slice($row->spellings, 0, $most);
         $others = array_slice($row->spellings, count($single));
 
-        return new FlowValue($row->value->id, self::term($row), $row->products, array_map(fn (array $spelling): array => ['id' => $spelling['id'], 'products' => $spelling['products']], $single), count($others), array_sum(array_column($others, 'products')));
+        return new FlowValue(
+            $row->value->id,
+            self::term($row),
+            $row->products,
+            array_map(fn (array $spelling): array => ['id' => $spelling['id'], 'products' => $spelling['products']], $single),
+            count($others),
+            array_sum(array_column($others, 'products')),
+        );
     }
 }

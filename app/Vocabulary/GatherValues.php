@@ -33,12 +33,23 @@ final readonly class GatherValues
         $carried = array_intersect_key($terms, array_filter($this->counts->byValue($definition)));
         $after = $umbrella === null ? -1 : Umbrella::TERM + $umbrella->id;
         $members = [...$values, ...array_values($umbrella?->values->all() ?? [])];
-        $from = Umbrella::query()->whereKey(array_filter(array_map(fn (Value $value): ?int => $value->umbrella_id, $values)))->where('id', '!=', $umbrella->id ?? 0)->pluck('label')->all();
+        $from = Umbrella::query()
+            ->whereKey(array_filter(array_map(fn (Value $value): ?int => $value->umbrella_id, $values)))
+            ->where('id', '!=', $umbrella->id ?? 0)
+            ->pluck('label')
+            ->all();
 
         return new GatherFigures($umbrella->label ?? $label, $umbrella === null, array_map(fn (Value $value): string => $value->label, $values), $from,
             ValueTable::productsOfAny($definition, array_map(fn (Value $value): int => $value->id, $members)), count(array_unique($carried)),
-            count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))), Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(),
-            PagesTouched::of($definition, array_map(fn (Value $value): int => $value->id, $umbrella?->values->all() ?? []), array_map(fn (Value $value): int => $value->id, $members)), CurrentTerms::handPicked($definition->slug, $ids));
+            count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))), Filter::query()
+                ->where('definition_id', $definition->id)
+                ->pluck('title')
+                ->all(),
+            PagesTouched::of(
+                $definition,
+                array_map(fn (Value $value): int => $value->id, $umbrella?->values->all() ?? []),
+                array_map(fn (Value $value): int => $value->id, $members),
+            ), CurrentTerms::handPicked($definition->slug, $ids));
     }
 
     /**
@@ -56,7 +67,12 @@ final readonly class GatherValues
             self::write($journal, $definition, $label, $values);
             $this->dropEmpty($journal, $definition);
 
-            return 'Gathered '.mb_strimwidth(implode(', ', array_map(fn (Value $value): string => $value->label, $values)), 0, 90, '…')." under {$label} ({$definition->label})";
+            return 'Gathered '.mb_strimwidth(
+                implode(', ', array_map(fn (Value $value): string => $value->label, $values)),
+                0,
+                90,
+                '…',
+            )." under {$label} ({$definition->label})";
         });
     }
 
@@ -102,7 +118,12 @@ final readonly class GatherValues
             }
             $this->dropEmpty($journal, $definition);
 
-            return 'Took '.mb_strimwidth(implode(', ', array_map(fn (Value $value): string => $value->label, $values)), 0, 90, '…')." out of their umbrella ({$definition->label})";
+            return 'Took '.mb_strimwidth(
+                implode(', ', array_map(fn (Value $value): string => $value->label, $values)),
+                0,
+                90,
+                '…',
+            )." out of their umbrella ({$definition->label})";
         });
     }
 
@@ -111,7 +132,10 @@ final readonly class GatherValues
     {
         $umbrella->definition->allowChange();
         $label = Label::of($label);
-        $other = $label === '' || mb_strlen($label) > 500 ? throw new Refused('An umbrella needs a name of 1 to 500 characters.', 'label') : Umbrella::named($umbrella->definition, $label);
+        $other = $label === ''
+            || mb_strlen($label) > 500
+            ? throw new Refused('An umbrella needs a name of 1 to 500 characters.', 'label')
+            : Umbrella::named($umbrella->definition, $label);
         if ($other !== null && $other->id !== $umbrella->id) {
             throw new Refused("There is an umbrella {$other->label} already.", 'label');
         }

@@ -23,7 +23,9 @@ final readonly class ListValues
     public function write(Definition $definition, string $format): string
     {
         $values = array_map(fn (ValueRow $row): ListedValue => new ListedValue($row->value->label, $row->value->slug, $row->value->umbrella?->label,
-            array_map(fn (array $spelling): string => $spelling['text'], $row->spellings), $row->value->look()->colors, $row->value->look()->help), $this->table->of($definition));
+            array_map(fn (array $spelling): string => $spelling['text'], $row->spellings), $row->value
+                ->look()->colors, $row->value
+                ->look()->help), $this->table->of($definition));
 
         return match ($format) {
             'turtle' => (new Skos($definition->slug, $definition->label, $values))->turtle(),

@@ -32,7 +32,10 @@ final class LookForm
             }
         }
         try {
-            return new Look(array_map(strtolower(...), $used), $request->string('look_label')->trim()->toString() ?: null, $request->string('look_help')->trim()->toString() ?: null, self::picture($request, $was));
+            return new Look(
+                array_map(strtolower(...), $used), $request->string('look_label')->trim()->toString() ?: null,
+                $request->string('look_help')->trim()->toString() ?: null, self::picture($request, $was),
+            );
         } catch (InvalidArgumentException $why) {
             throw new Refused($why->getMessage(), 'colors');
         }

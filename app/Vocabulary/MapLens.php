@@ -72,7 +72,9 @@ final class MapLens
         $products = $counts->bySpelling($definition);
         $groups = [];
         foreach (DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('number')->get(['id', 'text', 'number']) as $spelling) {
-            $groups[sprintf('%.9G', $spelling->number)][] = ['label' => $spelling->text, 'value' => null, 'products' => $products[$spelling->id] ?? 0];
+            $groups[sprintf('%.9G', $spelling->number)][] = [
+                'label' => $spelling->text, 'value' => null, 'products' => $products[$spelling->id] ?? 0,
+            ];
         }
         $map->onAxis($groups);
 
@@ -124,7 +126,9 @@ final class MapLens
         $groups = [];
         foreach ($rows as $i => $row) {
             $number = $measured->numbers[$i] ?? null;
-            $number === null ? $this->beside[] = $row : $groups[sprintf('%.9G', $number)][] = ['label' => $row->value->label, 'value' => $row->value->id, 'products' => $row->products];
+            $number === null
+                ? $this->beside[] = $row
+                : $groups[sprintf('%.9G', $number)][] = ['label' => $row->value->label, 'value' => $row->value->id, 'products' => $row->products];
         }
         $this->onAxis($groups);
     }
@@ -137,7 +141,13 @@ final class MapLens
         $products = array_map(fn (array $of): int => array_sum(array_column($of, 'products')), array_values($groups));
         $this->line = $numbers === [] ? null : new NumberLine($numbers, $products);
         foreach (array_values($groups) as $i => $of) {
-            $this->points[] = ['number' => $numbers[$i], 'label' => trim(Format::number($numbers[$i]).' '.$this->unit), 'members' => $of, 'products' => $products[$i], 'outlier' => $this->line?->isOutlier($numbers[$i]) ?? false];
+            $this->points[] = [
+                'number' => $numbers[$i],
+                'label' => trim(Format::number($numbers[$i]).' '.$this->unit),
+                'members' => $of,
+                'products' => $products[$i],
+                'outlier' => $this->line?->isOutlier($numbers[$i]) ?? false,
+            ];
         }
     }
 

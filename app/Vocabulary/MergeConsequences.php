@@ -20,8 +20,10 @@ final readonly class MergeConsequences
      * @param  list<PageTouched>  $pages
      * @param  list<string>  $handPicked  filters with hand-picked terms that follow
      */
-    private function __construct(public MergePlan $plan, public int $changing, public int $afterwards, public int $values, public int $terms, public int $termsAfter, public array $filters, public array $pages, public array $handPicked)
-    {
+    private function __construct(
+        public MergePlan $plan, public int $changing, public int $afterwards, public int $values, public int $terms, public int $termsAfter,
+        public array $filters, public array $pages, public array $handPicked,
+    ) {
     }
 
     public static function of(Definition $definition, MergePlan $plan, ProductCounts $counts): self
@@ -34,7 +36,12 @@ final readonly class MergeConsequences
 
         return new self($plan, ValueTable::productsOfAny($definition, $moved), ValueTable::productsOfAny($definition, [...$moved, $plan->keep->id]),
             $definition->values()->count(), count(array_unique($before)), count(array_unique($after)),
-            Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(), PagesTouched::of($definition, [$plan->keep->id], [...$moved, $plan->keep->id]), CurrentTerms::handPicked($definition->slug, $moved));
+            Filter::query()
+                ->where('definition_id', $definition->id)
+                ->pluck('title')
+                ->all(), PagesTouched::of(
+                    $definition, [$plan->keep->id], [...$moved, $plan->keep->id],
+                ), CurrentTerms::handPicked($definition->slug, $moved));
     }
 
     /** @return array<string, mixed> */
@@ -42,7 +49,12 @@ final readonly class MergeConsequences
     {
         return [
             'keep' => $this->plan->keep->label,
-            'moved' => array_map(fn (KnownValue $value): array => ['label' => $value->label, 'slug' => $value->slug, 'products' => $value->products, 'spellings' => array_values($value->spellings)], $this->plan->moved),
+            'moved' => array_map(
+                fn (KnownValue $value): array => [
+                    'label' => $value->label, 'slug' => $value->slug, 'products' => $value->products, 'spellings' => array_values($value->spellings),
+                ],
+                $this->plan->moved,
+            ),
             'spellings' => count($this->plan->moves()),
             'products' => $this->changing,
             'products_after' => $this->afterwards,

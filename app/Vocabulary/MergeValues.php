@@ -34,7 +34,10 @@ final readonly class MergeValues
             throw new Refused("The values of {$definition->label} are fixed; only those of a choice can be merged.");
         }
         $known = $this->table->known($definition, [...$ids, $keep]);
-        $moved = array_map(fn (int $id): KnownValue => $known[$id] ?? throw new Refused("A value that you chose is not there any more. Look at {$definition->label} again."), $ids);
+        $moved = array_map(
+            fn (int $id): KnownValue => $known[$id] ?? throw new Refused("A value that you chose is not there any more. Look at {$definition->label} again."),
+            $ids,
+        );
         try {
             return MergePlan::of($known[$keep] ?? throw new Refused('The value that should stay is not there any more.'), $moved);
         } catch (InvalidArgumentException $why) {
@@ -57,7 +60,9 @@ final readonly class MergeValues
                 CreateValue::ownSpelling($journal, $definition, $plan->keep->id, $name);
             }
 
-            return "Merged {$this->list(array_map(fn (KnownValue $value): string => $value->label, $plan->moved))} into ".($name === '' ? $plan->keep->label : $name)." ({$definition->label})";
+            return "Merged {$this->list(array_map(
+                fn (KnownValue $value): string => $value->label, $plan->moved,
+            ))} into ".($name === '' ? $plan->keep->label : $name)." ({$definition->label})";
         });
     }
 

@@ -68,7 +68,11 @@ final readonly class MoveSpelling
     /** The value that it was before it was merged, if it was one: its address is good again. */
     private function own(Journal $journal, Definition $definition, Spelling $spelling): int
     {
-        $was = Value::query()->where('definition_id', $definition->id)->where('merged_into', $spelling->value_id)->get()->first(fn (Value $value): bool => StrictKey::of($value->label) === $spelling->key);
+        $was = Value::query()
+            ->where('definition_id', $definition->id)
+            ->where('merged_into', $spelling->value_id)
+            ->get()
+            ->first(fn (Value $value): bool => StrictKey::of($value->label) === $spelling->key);
         if ($was !== null) {
             $journal->update('attribute_values', $was->id, ['merged_into' => null]);
 
@@ -81,7 +85,9 @@ final readonly class MoveSpelling
     /** @return int distinct products that go with it */
     public function products(Definition $definition, Spelling $spelling): int
     {
-        return (int) DB::table('assignments as a')->join('items as i', 'i.id', '=', 'a.item_id')->whereIn('a.spelling_id', array_map(fn (Spelling $one): int => $one->id, $this->together($spelling)))
+        return (int) DB::table('assignments as a')
+            ->join('items as i', 'i.id', '=', 'a.item_id')
+            ->whereIn('a.spelling_id', array_map(fn (Spelling $one): int => $one->id, $this->together($spelling)))
             ->whereRaw(Counted::on($definition->level))->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->value('n');
     }
 }

@@ -41,7 +41,13 @@ final class NewSpellings
         $flags = $this->flagValues();
         $after = 0;
         do {
-            $texts = iterator_to_array($staging->rows('SELECT id, text, key, value_id, number, problem, fate FROM temp.staged_texts WHERE col = ? AND spelling_id IS NULL AND id > ? ORDER BY id LIMIT '.self::CHUNK, [$column, $after]), false);
+            $texts = iterator_to_array(
+                $staging->rows(
+                    'SELECT id, text, key, value_id, number, problem, fate FROM temp.staged_texts WHERE col = ? AND spelling_id IS NULL AND id > ? ORDER BY id LIMIT '.self::CHUNK,
+                    [$column, $after],
+                ),
+                false,
+            );
             $rows = [];
             foreach ($texts as $text) {
                 $after = (int) $text['id'];
@@ -57,7 +63,10 @@ final class NewSpellings
             }
             DB::table('spellings')->insertOrIgnore($rows);
         } while (count($texts) === self::CHUNK);
-        $staging->run('UPDATE temp.staged_texts SET spelling_id = (SELECT id FROM spellings WHERE definition_id = ? AND text = staged_texts.text) WHERE col = ? AND spelling_id IS NULL', [$this->definition->id, $column]);
+        $staging->run(
+            'UPDATE temp.staged_texts SET spelling_id = (SELECT id FROM spellings WHERE definition_id = ? AND text = staged_texts.text) WHERE col = ? AND spelling_id IS NULL',
+            [$this->definition->id, $column],
+        );
     }
 
     private function value(string $key, string $text, bool $held): int
@@ -72,7 +81,11 @@ final class NewSpellings
 
             return $this->made["\0".$key];
         }
-        $known = DB::table('spellings')->where('definition_id', $this->definition->id)->where('key', $key)->whereNotNull('value_id')->value('value_id');
+        $known = DB::table('spellings')
+            ->where('definition_id', $this->definition->id)
+            ->where('key', $key)
+            ->whereNotNull('value_id')
+            ->value('value_id');
         if ($known !== null) {
             return $this->made["\0".$key] = (int) $known;
         }

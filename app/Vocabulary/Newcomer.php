@@ -15,8 +15,10 @@ final readonly class Newcomer
      * @param  Value|null  $same  the value that it seems to be
      * @param  string|null  $under  the umbrella that seems to fit
      */
-    public function __construct(public int $spelling, public string $text, public int $products, public string $feed, public ?string $when, public Value $value, public bool $resolved, public ?Value $same = null, public string $evidence = '', public bool $certain = false, public ?string $under = null)
-    {
+    public function __construct(
+        public int $spelling, public string $text, public int $products, public string $feed, public ?string $when, public Value $value,
+        public bool $resolved, public ?Value $same = null, public string $evidence = '', public bool $certain = false, public ?string $under = null,
+    ) {
     }
 
     /** What its one key would do: what is certain comes first. */

@@ -31,7 +31,9 @@ final class NewcomersController
             'open' => array_slice(array_values(array_filter($shown, fn (Newcomer $one): bool => ! $one->resolved)), 0, self::PER_PAGE),
             'resolved' => array_slice(array_values(array_filter($shown, fn (Newcomer $one): bool => $one->resolved)), 0, self::PER_PAGE),
             'certain' => count(array_filter($shown, fn (Newcomer $one): bool => $one->certain)),
-            'resolvedCount' => count(array_filter($shown, fn (Newcomer $one): bool => $one->resolved)), 'lastRead' => Reading::query()->whereNotNull('finished_at')->latest('id')->first(),
+            'resolvedCount' => count(array_filter(
+                $shown, fn (Newcomer $one): bool => $one->resolved,
+            )), 'lastRead' => Reading::query()->whereNotNull('finished_at')->latest('id')->first(),
         ]);
     }
 
@@ -53,7 +55,10 @@ final class NewcomersController
         };
         $change = $settle($definition, array_fill_keys($ids, $decision));
 
-        return redirect()->route('newcomers', [$definition, ...array_filter(['feed' => $request->string('feed')->toString()])])->with('done', $change->summary)->with('undo', $change->id);
+        return redirect()
+            ->route('newcomers', [$definition, ...array_filter(['feed' => $request->string('feed')->toString()])])
+            ->with('done', $change->summary)
+            ->with('undo', $change->id);
     }
 
     /**

@@ -30,7 +30,11 @@ final class PagesTouched
         foreach ($found as $row) {
             foreach ($tree->withAncestors((int) $row->category) as $id) {
                 $sums[$id] ??= [0, 0, []];
-                $sums[$id] = [$sums[$id][0] + $row->before, $sums[$id][1] + $row->after, $sums[$id][2] + array_fill_keys(explode(',', (string) $row->terms), true)];
+                $sums[$id] = [
+                    $sums[$id][0] + $row->before,
+                    $sums[$id][1] + $row->after,
+                    $sums[$id][2] + array_fill_keys(explode(',', (string) $row->terms), true),
+                ];
             }
         }
         $pages = [];
@@ -40,7 +44,10 @@ final class PagesTouched
                 $pages[] = new PageTouched($category->path, $was, $is, max(0, count($terms) - 1));
             }
         }
-        usort($pages, fn (PageTouched $a, PageTouched $b): int => $b->after <=> $a->after ?: substr_count($a->page, '>') <=> substr_count($b->page, '>'));
+        usort(
+            $pages,
+            fn (PageTouched $a, PageTouched $b): int => $b->after <=> $a->after ?: substr_count($a->page, '>') <=> substr_count($b->page, '>'),
+        );
 
         return $pages;
     }

@@ -26,10 +26,16 @@ final readonly class ProposeMerges
             $values = $definition->values()->orderBy('id')->pluck('label', 'id')->all();
             $ids = array_keys($values);
             $candidates = array_map(fn (int $id): Candidate => new Candidate($values[$id], $products[$id] ?? 0), $ids);
-            $apart = DB::table('kept_apart')->where('definition_id', $definition->id)->get(['one_id', 'other_id'])->map(fn (\stdClass $pair): array => [$values[$pair->one_id] ?? '', $values[$pair->other_id] ?? ''])->all();
+            $apart = DB::table('kept_apart')
+                ->where('definition_id', $definition->id)
+                ->get(['one_id', 'other_id'])
+                ->map(fn (\stdClass $pair): array => [$values[$pair->one_id] ?? '', $values[$pair->other_id] ?? ''])
+                ->all();
             $proposals = [];
             foreach ((new LookAlikes(Lexicon::shipped()))->among($candidates, array_values($apart), ShopLessons::for($definition)) as $group) {
-                $proposals[] = new Proposal(array_map(fn (int $i): int => $ids[$i], $group->members), $group->evidence, $group->kinds, $group->confidence);
+                $proposals[] = new Proposal(
+                    array_map(fn (int $i): int => $ids[$i], $group->members), $group->evidence, $group->kinds, $group->confidence,
+                );
             }
 
             return $proposals;

@@ -34,7 +34,10 @@ final readonly class ProposeUmbrellas
         $groups = match ($way) {
             'words' => $this->byWords($definition, $carried),
             'measure' => $this->byMeasure($carried, $products),
-            default => $this->grouped($carried, fn (Value $value): ?string => count($value->look()->colors) === 1 ? BasicColor::of($value->look()->colors[0]) : null),
+            default => $this->grouped(
+                $carried,
+                fn (Value $value): ?string => count($value->look()->colors) === 1 ? BasicColor::of($value->look()->colors[0]) : null,
+            ),
         };
         foreach ($groups as $label => $group) {
             usort($group, fn (Value $a, Value $b): int => $products[$b->id] <=> $products[$a->id]);
@@ -56,7 +59,10 @@ final readonly class ProposeUmbrellas
         $words = [];
         $shared = [];
         foreach ($values as $value) {
-            $words[$value->id] = array_unique(array_filter(preg_split('/[^\pL]+/u', StrictKey::of($value->label)) ?: [], fn (string $word): bool => mb_strlen($word) > 2 && ! in_array($word, self::EMPTY_WORDS, true)));
+            $words[$value->id] = array_unique(array_filter(
+                preg_split('/[^\pL]+/u', StrictKey::of($value->label)) ?: [],
+                fn (string $word): bool => mb_strlen($word) > 2 && ! in_array($word, self::EMPTY_WORDS, true),
+            ));
             // What a name is about stands last, or first where a comma follows: "burnt sienna", "sienna, burnt".
             $head = self::head($value->label, $words[$value->id]);
             foreach ($words[$value->id] as $word) {
@@ -70,9 +76,17 @@ final readonly class ProposeUmbrellas
 
         return $this->grouped($values, function (Value $value) use ($words, $shared, $standing): ?string {
             $known = array_intersect($words[$value->id], array_map(strval(...), array_keys($standing)));
-            $best = array_values($known)[0] ?? array_reduce($words[$value->id], fn (?string $best, string $word): string => $best === null || $shared[$word] >= $shared[$best] ? $word : $best);
+            $best = array_values($known)[0]
+                ?? array_reduce(
+                    $words[$value->id],
+                    fn (?string $best, string $word): string => $best === null || $shared[$word] >= $shared[$best] ? $word : $best,
+                );
 
-            return $best === null || ($shared[$best] < 101 && ! isset($standing[$best])) ? null : $standing[$best] ?? Label::of(mb_convert_case($best, MB_CASE_TITLE));
+            return $best === null
+                || ($shared[$best] < 101 && ! isset($standing[$best]))
+                ? null
+                : $standing[$best]
+                ?? Label::of(mb_convert_case($best, MB_CASE_TITLE));
         });
     }
 
@@ -105,7 +119,10 @@ final readonly class ProposeUmbrellas
         }
         $edges = ProposedBands::equalShares($carried, min(6, max(2, intdiv(count($numbers), 2))));
 
-        return $this->grouped(array_values(array_filter($values, fn (Value $value): bool => isset($numbers[$value->id]))), fn (Value $value): string => self::band($numbers[$value->id], $edges, $measures->unit));
+        return $this->grouped(
+            array_values(array_filter($values, fn (Value $value): bool => isset($numbers[$value->id]))),
+            fn (Value $value): string => self::band($numbers[$value->id], $edges, $measures->unit),
+        );
     }
 
     /** @param  list<float>  $edges  rising */

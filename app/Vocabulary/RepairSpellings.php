@@ -28,12 +28,22 @@ final readonly class RepairSpellings
         return $this->ledger->record('Values', function (Journal $journal) use ($definition, $readAs, $flags): string {
             $texts = [];
             foreach (array_filter(array_map(trim(...), $readAs), fn (string $text): bool => $text !== '') as $id => $text) {
-                $spelling = DB::table('spellings')->where('definition_id', $definition->id)->where('id', $id)->first() ?? throw Refused::unknown('spelling', (string) $id);
+                $spelling = DB::table('spellings')->where('definition_id', $definition->id)->where('id', $id)->first()
+                    ?? throw Refused::unknown('spelling', (string) $id);
                 $reading = SpellingReading::of($definition->kind, $definition->unit, $text);
                 if ($reading->problem !== null) {
                     throw new Refused("{$definition->label}: {$reading->problem}.", "read_as.{$id}");
                 }
-                $journal->update('spellings', (int) $id, ['read_as' => $text, 'problem' => null, 'number' => $reading->number, 'value_id' => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no']]);
+                $journal->update(
+                    'spellings',
+                    (int) $id,
+                    [
+                        'read_as' => $text,
+                        'problem' => null,
+                        'number' => $reading->number,
+                        'value_id' => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'],
+                    ],
+                );
                 $texts[] = mb_strimwidth(trim($spelling->text), 0, 30, '…')." as {$text}";
             }
 

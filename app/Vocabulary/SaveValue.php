@@ -40,7 +40,13 @@ final readonly class SaveValue
                 throw Refused::changedMeanwhile($value->label);
             }
             $before = $value->label;
-            $journal->update('attribute_values', $value->id, ['label' => $label, 'look' => $look->toJson(), 'held' => (int) $held] + ($page === null ? [] : ['description' => $page->description, 'picture' => $page->picture]));
+            $journal->update(
+                'attribute_values',
+                $value->id,
+                [
+                    'label' => $label, 'look' => $look->toJson(), 'held' => (int) $held,
+                ] + ($page === null ? [] : ['description' => $page->description, 'picture' => $page->picture]),
+            );
             if ($label !== $before) {
                 CreateValue::ownSpelling($journal, $value->definition, $value->id, $label);
 

@@ -41,7 +41,9 @@ final readonly class SpellingReading
     {
         $flag = FlagWord::read($text);
 
-        return $flag === null ? new self(problem: '"'.mb_strimwidth(Label::of($text), 0, 60, '…').'" says neither yes nor no') : new self(flag: $flag);
+        return $flag === null
+            ? new self(problem: '"'.mb_strimwidth(Label::of($text), 0, 60, '…').'" says neither yes nor no')
+            : new self(flag: $flag);
     }
 
     private static function date(string $text): self

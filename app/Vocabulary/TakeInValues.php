@@ -105,7 +105,13 @@ final readonly class TakeInValues
             $umbrella === null ?: $journal->update('attribute_values', $values[$key], ['umbrella_id' => $umbrella]);
             $known = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $row['spelling'])->first(['id', 'value_id']);
             if ($known === null) {
-                $journal->insert('spellings', ['definition_id' => $definition->id, 'text' => $row['spelling'], 'key' => StrictKey::of($row['spelling']), 'value_id' => $values[$key]]);
+                $journal->insert(
+                    'spellings',
+                    [
+                        'definition_id' => $definition->id, 'text' => $row['spelling'], 'key' => StrictKey::of($row['spelling']),
+                        'value_id' => $values[$key],
+                    ],
+                );
                 $figures['spellings']++;
             } elseif ($known->value_id !== $values[$key]) {
                 $journal->update('spellings', $known->id, ['value_id' => $values[$key]]);
@@ -126,7 +132,11 @@ final readonly class TakeInValues
         $figures['values']++;
         $figures['spellings']++;
         try {
-            $look = new Look(array_values(array_filter(preg_split('/[\s,;|]+/', strtolower($row['colors'])) ?: [])), null, $row['help'] === '' ? null : $row['help']);
+            $look = new Look(
+                array_values(array_filter(preg_split('/[\s,;|]+/', strtolower($row['colors'])) ?: [])),
+                null,
+                $row['help'] === '' ? null : $row['help'],
+            );
         } catch (InvalidArgumentException $why) {
             throw new Refused("{$row['value']}: {$why->getMessage()}");
         }
@@ -147,6 +157,14 @@ final readonly class TakeInValues
         }
         $figures['umbrellas']++;
 
-        return $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => GatherValues::slug($definition, $label, []), 'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null]);
+        return $journal->insert(
+            'umbrellas',
+            [
+                'definition_id' => $definition->id,
+                'label' => $label,
+                'slug' => GatherValues::slug($definition, $label, []),
+                'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null,
+            ],
+        );
     }
 }

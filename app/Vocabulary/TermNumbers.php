@@ -16,6 +16,12 @@ final class TermNumbers
     /** @return array<int, int> term by value */
     public static function of(Definition $definition): array
     {
-        return DB::table('attribute_values as v')->where('definition_id', $definition->id)->whereNull('merged_into')->selectRaw('v.id, '.self::SQL.' AS term')->pluck('term', 'id')->map(intval(...))->all();
+        return DB::table('attribute_values as v')
+            ->where('definition_id', $definition->id)
+            ->whereNull('merged_into')
+            ->selectRaw('v.id, '.self::SQL.' AS term')
+            ->pluck('term', 'id')
+            ->map(intval(...))
+            ->all();
     }
 }

@@ -52,6 +52,9 @@ final class Umbrella extends Model
     {
         $key = StrictKey::of($label);
 
-        return self::query()->where('definition_id', $definition->id)->get()->first(fn (self $one): bool => StrictKey::of($one->label) === $key || $one->slug === $label);
+        return self::query()
+            ->where('definition_id', $definition->id)
+            ->get()
+            ->first(fn (self $one): bool => StrictKey::of($one->label) === $key || $one->slug === $label);
     }
 }

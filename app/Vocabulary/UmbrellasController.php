@@ -20,7 +20,10 @@ final class UmbrellasController
         $way = $request->string('by')->toString();
         $way = isset(ProposeUmbrellas::WAYS[$way]) ? $way : 'color';
 
-        return view('values.umbrellas', ['definition' => $definition, 'way' => $way, 'proposals' => $propose->of($definition, $way), 'products' => $counts->byValue($definition)]);
+        return view(
+            'values.umbrellas',
+            ['definition' => $definition, 'way' => $way, 'proposals' => $propose->of($definition, $way), 'products' => $counts->byValue($definition)],
+        );
     }
 
     public function store(Request $request, Definition $definition, GatherValues $gather): RedirectResponse

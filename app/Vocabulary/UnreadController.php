@@ -25,6 +25,9 @@ final class UnreadController
         }
         $change = $repair($definition, $texts);
 
-        return redirect()->route('values.unread', $definition)->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()
+            ->route('values.unread', $definition)
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 }

@@ -22,7 +22,9 @@ final class ValueActsController
     /** Gathers values under an umbrella, or takes them out of it. */
     public function gather(Request $request, Definition $definition, GatherValues $gather): RedirectResponse
     {
-        $change = $request->boolean('out') ? $gather->release($definition, $this->picked($request)) : $gather($definition, $request->string('under')->toString(), $this->picked($request));
+        $change = $request->boolean('out')
+            ? $gather->release($definition, $this->picked($request))
+            : $gather($definition, $request->string('under')->toString(), $this->picked($request));
 
         return $this->back($request, $definition, $change);
     }
@@ -32,7 +34,14 @@ final class ValueActsController
         abort_unless($umbrella->definition_id === $definition->id, 404);
         $umbrella->setRelation('definition', $definition);
 
-        return $this->back($request, $definition, $gather->save($umbrella, $request->string('label')->toString(), LookForm::read($request, $umbrella->look()), $request->integer('version')), ['umbrella' => $umbrella->id]);
+        return $this->back(
+            $request,
+            $definition,
+            $gather->save(
+                $umbrella, $request->string('label')->toString(), LookForm::read($request, $umbrella->look()), $request->integer('version'),
+            ),
+            ['umbrella' => $umbrella->id],
+        );
     }
 
     /** Takes a spelling out of its value. */
@@ -64,6 +73,8 @@ final class ValueActsController
     /** @param  array<string, mixed>  $more */
     private function back(Request $request, Definition $definition, ?Change $change, array $more = []): RedirectResponse
     {
-        return redirect(Workbench::address($request, $definition, $more))->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect(Workbench::address($request, $definition, $more))
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 }

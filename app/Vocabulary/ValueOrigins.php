@@ -16,7 +16,8 @@ final class ValueOrigins
     /** @return array{used: array<int, array<string, int>>, since: array<int, array{feed: string, day: string}>} by value; products by branch of the shop, most first */
     public static function of(Definition $definition): array
     {
-        return app(Remembered::class)->lately("origins:{$definition->id}", fn (): array => ['used' => self::used($definition), 'since' => self::since($definition)]);
+        return app(Remembered::class)
+            ->lately("origins:{$definition->id}", fn (): array => ['used' => self::used($definition), 'since' => self::since($definition)]);
     }
 
     /** @return array<int, array<string, int>> */

@@ -25,9 +25,17 @@ final readonly class ValueTable
         $spellings = $this->spellings($definition);
         /** @var array<int, Value> $values */
         $values = $definition->values()->with('umbrella')->get()->keyBy('id')->all();
-        $terms = array_map(fn (Value $value): Term => new Term($value->id, $value->label, $value->position, $products[$value->id] ?? 0, $value->look()->colors[0] ?? null), array_values($values));
+        $terms = array_map(
+            fn (Value $value): Term => new Term(
+                $value->id, $value->label, $value->position, $products[$value->id] ?? 0, $value->look()->colors[0] ?? null,
+            ),
+            array_values($values),
+        );
 
-        return array_map(fn (Term $term): ValueRow => new ValueRow($values[$term->id], $term->products, $spellings[$term->id] ?? []), $this->sorter->sort($terms, $definition->term_order));
+        return array_map(
+            fn (Term $term): ValueRow => new ValueRow($values[$term->id], $term->products, $spellings[$term->id] ?? []),
+            $this->sorter->sort($terms, $definition->term_order),
+        );
     }
 
     /**
@@ -39,7 +47,9 @@ final readonly class ValueTable
         $products = $this->counts->byValue($definition);
         $known = [];
         foreach (Value::query()->whereKey($ids)->whereNull('merged_into')->where('definition_id', $definition->id)->with('spellings')->get() as $value) {
-            $known[$value->id] = new KnownValue($value->id, $value->label, $value->slug, $products[$value->id] ?? 0, $value->spellings->pluck('text', 'id')->all());
+            $known[$value->id] = new KnownValue(
+                $value->id, $value->label, $value->slug, $products[$value->id] ?? 0, $value->spellings->pluck('text', 'id')->all(),
+            );
         }
 
         return $known;
@@ -52,7 +62,10 @@ final readonly class ValueTable
     public static function productsOfAny(Definition $definition, array $ids): int
     {
         return (int) DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
-            ->whereIn('s.value_id', $ids)->whereRaw(Counted::on($definition->level))->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->value('n');
+            ->whereIn('s.value_id', $ids)
+            ->whereRaw(Counted::on($definition->level))
+            ->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')
+            ->value('n');
     }
 
     /** @return array<int, list<array{id: int, text: string, products: int}>> by value, most products first */

@@ -38,11 +38,22 @@ final class ValuesController
         return view('values.show', [
             'definition' => $definition, 'bench' => $bench, 'found' => $rows, 'orders' => TermOrder::cases(), 'umbrellas' => Umbrella::query()->where('definition_id', $definition->id)->orderBy('label')->get(),
             'lookAlikes' => $definition->kind === Kind::Choice ? count($propose->of($definition)) : 0, 'newcomers' => Spelling::query()->where('definition_id', $definition->id)->where('settled', false)->count(),
-            'colored' => count(array_filter($bench->all, fn (ValueRow $row): bool => count($row->value->look()->colors) === 1 && $row->value->umbrella_id === null)),
+            'colored' => count(array_filter(
+                $bench->all,
+                fn (ValueRow $row): bool => count($row->value->look()->colors) === 1 && $row->value->umbrella_id === null,
+            )),
             ...match ($bench->lens) {
-                'flow' => ['flow' => new FlowLens($rows, $counts->byUmbrella($definition), max(FlowLens::STEP, $request->integer('shown')), $request->string('sort')->toString(), $request->integer('value') ?: null)],
+                'flow' => ['flow' => new FlowLens(
+                    $rows, $counts->byUmbrella($definition), max(FlowLens::STEP, $request->integer('shown')), $request->string('sort')->toString(),
+                    $request->integer('value') ?: null,
+                )],
                 'map' => ['map' => MapLens::ofValues($definition, $rows)],
-                default => ['rows' => array_slice($rows, ($page - 1) * self::PER_PAGE, self::PER_PAGE), 'page' => $page, 'pages' => (int) ceil(count($rows) / self::PER_PAGE), 'origins' => ValueOrigins::of($definition)],
+                default => [
+                    'rows' => array_slice($rows, ($page - 1) * self::PER_PAGE, self::PER_PAGE),
+                    'page' => $page,
+                    'pages' => (int) ceil(count($rows) / self::PER_PAGE),
+                    'origins' => ValueOrigins::of($definition),
+                ],
             },
         ]);
     }
@@ -57,9 +68,18 @@ final class ValuesController
     public function update(Request $request, Definition $definition, Value $value, SaveValue $save): RedirectResponse
     {
         abort_unless($value->definition_id === $definition->id, 404);
-        $change = $save($value, $request->string('label')->toString(), LookForm::read($request, $value->look()), $request->boolean('held'), $request->integer('version'), $definition->has_pages ? ValuePage::from($request, $value) : null);
+        $change = $save(
+            $value,
+            $request->string('label')->toString(),
+            LookForm::read($request, $value->look()),
+            $request->boolean('held'),
+            $request->integer('version'),
+            $definition->has_pages ? ValuePage::from($request, $value) : null,
+        );
 
-        return redirect(Workbench::address($request, $definition, ['value' => $value->id]))->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect(Workbench::address($request, $definition, ['value' => $value->id]))
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 
     /** Its name alone, typed in its place. */
@@ -74,7 +94,11 @@ final class ValuesController
     public function order(Request $request, Definition $definition, OrderValues $order): RedirectResponse
     {
         $asked = $request->string('order')->toString();
-        $change = $order($definition, TermOrder::tryFrom($asked) ?? throw Refused::unknown('order', $asked), array_map(intval(...), (array) $request->input('ids', [])));
+        $change = $order(
+            $definition,
+            TermOrder::tryFrom($asked) ?? throw Refused::unknown('order', $asked),
+            array_map(intval(...), (array) $request->input('ids', [])),
+        );
 
         return redirect()->back()->with('done', $change->summary ?? 'They stand in that order already.')->with('undo', $change?->id);
     }

@@ -53,7 +53,10 @@ final class Workbench
         $under = $this->request->integer('in');
 
         return array_values(array_filter($this->all, fn (ValueRow $row): bool => $this->isShown($row) && ($under === 0 || $row->value->umbrella_id === $under)
-            && ($words === '' || str_contains(StrictKey::of($row->value->label), $key) || array_filter($row->spellings, fn (array $spelling): bool => str_contains(StrictKey::of($spelling['text']), $key)) !== [])));
+            && ($words === '' || str_contains(StrictKey::of($row->value->label), $key) || array_filter(
+                $row->spellings,
+                fn (array $spelling): bool => str_contains(StrictKey::of($spelling['text']), $key),
+            ) !== [])));
     }
 
     /** @return list<array{id: int, text: string, products: int}> a few of a value's spellings, those that are looked for first */
@@ -83,7 +86,10 @@ final class Workbench
         $shown = array_filter($this->all, fn (ValueRow $row): bool => $row->products > 0 && ! $row->value->held);
 
         return ['spellings' => array_sum(array_map(fn (ValueRow $row): int => count($row->spellings), $this->all)), 'values' => count($this->all),
-            'terms' => count(array_unique(array_map(fn (ValueRow $row): int => $row->value->umbrella_id === null ? $row->value->id : Umbrella::TERM + $row->value->umbrella_id, $shown)))];
+            'terms' => count(array_unique(array_map(
+                fn (ValueRow $row): int => $row->value->umbrella_id === null ? $row->value->id : Umbrella::TERM + $row->value->umbrella_id,
+                $shown,
+            )))];
     }
 
     public function opened(): ?ValueRow
@@ -110,7 +116,11 @@ final class Workbench
         $keep = $this->request->integer('keep');
         $stays = in_array($keep, $this->picked, true) ? $keep : MergePlan::proposeKeep(...$known)->id;
 
-        return MergeConsequences::of($this->definition, app(MergeValues::class)->plan($this->definition, $stays, array_map(fn (KnownValue $value): int => $value->id, $known)), app(ProductCounts::class));
+        return MergeConsequences::of(
+            $this->definition,
+            app(MergeValues::class)->plan($this->definition, $stays, array_map(fn (KnownValue $value): int => $value->id, $known)),
+            app(ProductCounts::class),
+        );
     }
 
     public function gathering(): ?GatherFigures

@@ -76,7 +76,10 @@ final readonly class Drift
             [
                 'appearing' => self::titles(array_diff_key($draft->filters, $served->filters)),
                 'disappearing' => self::titles(array_diff_key($served->filters, $draft->filters)),
-                'changed' => array_values(array_filter(self::texts($both), fn (string $title): bool => $served->filters[$title] !== $draft->filters[$title])),
+                'changed' => array_values(array_filter(
+                    self::texts($both),
+                    fn (string $title): bool => $served->filters[$title] !== $draft->filters[$title],
+                )),
                 'reordered' => $both !== $bothAfter,
             ],
             self::pages($served, $draft),

@@ -109,7 +109,13 @@ final class ColumnGuess
         }
         $level = $this->onVariants > 0 ? Level::Variant : Level::Product;
 
-        return [new Column($slug, Label::of($this->heading), $kind, $separator !== null, $separator ?? '|', $level, $kind === Kind::Number ? $this->unit() : null), $why];
+        return [
+            new Column(
+                $slug, Label::of($this->heading), $kind, $separator !== null, $separator ?? '|', $level,
+                $kind === Kind::Number ? $this->unit() : null,
+            ),
+            $why,
+        ];
     }
 
     /** @return array{0: Kind, 1: string} */
@@ -122,7 +128,10 @@ final class ColumnGuess
             $this->flags === $this->filled && $this->digits < $this->filled => [Kind::Flag, 'every cell says yes or no'],
             $this->dates === $this->filled => [Kind::Date, 'every cell is a date'],
             $this->separator() !== null && $this->numbers * 2 < $this->filled => [Kind::Choice, ''],
-            $this->numbers >= 0.95 * $this->filled => [Kind::Number, $this->unit() === null ? 'the cells are numbers' : 'the cells are numbers with units'],
+            $this->numbers >= 0.95 * $this->filled => [
+                Kind::Number,
+                $this->unit() === null ? 'the cells are numbers' : 'the cells are numbers with units',
+            ],
             $this->length > 60 * $this->filled => [Kind::Text, 'the cells are long'],
             $this->filled > 50 && $distinct > 0.9 * min($this->filled, self::DISTINCT) => [Kind::Text, 'nearly every cell differs'],
             default => [Kind::Choice, $this->counted($distinct)],

@@ -69,7 +69,9 @@ final readonly class ColumnMap
             return null;
         }
         if (is_string($data)) {
-            return in_array($data, ColumnName::KNOWN, true) ? $data : throw BadMap::badValue($where, $data, 'one of '.implode(', ', ColumnName::KNOWN));
+            return in_array($data, ColumnName::KNOWN, true)
+                ? $data
+                : throw BadMap::badValue($where, $data, 'one of '.implode(', ', ColumnName::KNOWN));
         }
         if (! is_array($data)) {
             throw BadMap::badValue($where, $heading, 'an object, the name of a known column, or null');

@@ -74,7 +74,11 @@ final class CsvReader
                 $cells[] = $cell;
                 $at++;
                 if ($at < $end && $text[$at] !== $delimiter) {
-                    return new Row($line, $cells, 'text follows a closing quote in cell '.count($cells).'; a quote inside a quoted cell is written twice');
+                    return new Row(
+                        $line,
+                        $cells,
+                        'text follows a closing quote in cell '.count($cells).'; a quote inside a quoted cell is written twice',
+                    );
                 }
             } else {
                 $length = strcspn($text, $delimiter, $at);
@@ -96,8 +100,16 @@ final class CsvReader
         $all = implode('', $row->cells);
 
         return match (true) {
-            str_contains($all, "\0") => new Row($row->line, $row->cells, 'a NUL byte in '.self::where($row, fn (string $cell): bool => str_contains($cell, "\0"))),
-            ! mb_check_encoding($all, 'UTF-8') => new Row($row->line, $row->cells, 'characters that are not UTF-8 in '.self::where($row, fn (string $cell): bool => ! mb_check_encoding($cell, 'UTF-8'))),
+            str_contains($all, "\0") => new Row(
+                $row->line,
+                $row->cells,
+                'a NUL byte in '.self::where($row, fn (string $cell): bool => str_contains($cell, "\0")),
+            ),
+            ! mb_check_encoding($all, 'UTF-8') => new Row(
+                $row->line,
+                $row->cells,
+                'characters that are not UTF-8 in '.self::where($row, fn (string $cell): bool => ! mb_check_encoding($cell, 'UTF-8')),
+            ),
             default => $row,
         };
     }

@@ -10,7 +10,9 @@ use Lokum\Vocabulary\Kind;
 /** Turns the rows of one file into what they say, by what its columns mean. Each row is judged on its own here. */
 final readonly class RowReader
 {
-    private const LENGTHS = ['sku' => 200, 'parent_sku' => 200, 'name' => 1000, 'category' => 2000, 'currency' => 10, 'description' => 65536, 'image' => 2000];
+    private const LENGTHS = [
+        'sku' => 200, 'parent_sku' => 200, 'name' => 1000, 'category' => 2000, 'currency' => 10, 'description' => 65536, 'image' => 2000,
+    ];
 
     private const SPELLING = 500;
 
@@ -45,7 +47,11 @@ final readonly class RowReader
         $width = count($this->headings);
         foreach (array_slice($row->cells, $width, null, true) as $index => $extra) {
             if (! Label::isBlank($extra)) {
-                return $this->refused($row, '', count($row->cells)." cells under {$width} headings; cell ".($index + 1).' holds "'.mb_strimwidth($extra, 0, 40, '…').'"');
+                return $this->refused(
+                    $row,
+                    '',
+                    count($row->cells)." cells under {$width} headings; cell ".($index + 1).' holds "'.mb_strimwidth($extra, 0, 40, '…').'"',
+                );
             }
         }
         $fields = [];

@@ -68,10 +68,21 @@ final class Flow
         $boxes = array_map($this->value(...), $members);
         $end = $this->height - self::GAP;
         $thick = array_sum(array_map(fn (FlowBox $box): float => $box->thick, $boxes));
-        $this->terms[] = new FlowBox($members[0]->term, $members[0]->id, $top, $end - $top, $thick, $this->termProducts[$members[0]->term] ?? $members[0]->products, count($members));
+        $this->terms[] = new FlowBox(
+            $members[0]->term,
+            $members[0]->id,
+            $top,
+            $end - $top,
+            $thick,
+            $this->termProducts[$members[0]->term] ?? $members[0]->products,
+            count($members),
+        );
         $y = $top + ($end - $top - $thick) / 2;
         foreach ($boxes as $box) {
-            $this->right[] = ['value' => $box->id, 'path' => $this->ribbon($this->columns[2], $box->middle() - $box->thick / 2, $this->columns[3], $y, $box->thick)];
+            $this->right[] = [
+                'value' => $box->id,
+                'path' => $this->ribbon($this->columns[2], $box->middle() - $box->thick / 2, $this->columns[3], $y, $box->thick),
+            ];
             $y += $box->thick;
         }
     }
@@ -92,13 +103,18 @@ final class Flow
         // A product with two spellings of one value is one product: the ribbons are never thicker than the value.
         $fit = array_sum($thickness) > $thick ? $thick / array_sum($thickness) : 1.0;
         $height = max(self::VALUE, array_sum($heights), $thick);
-        $box = new FlowBox($value->id, $value->id, $top + ($height - max(self::VALUE, $thick)) / 2, max(self::VALUE, $thick), $thick, $value->products);
+        $box = new FlowBox(
+            $value->id, $value->id, $top + ($height - max(self::VALUE, $thick)) / 2, max(self::VALUE, $thick), $thick, $value->products,
+        );
         $y = $top + ($height - array_sum($heights)) / 2;
         $end = $box->middle() - array_sum($thickness) * $fit / 2;
         foreach ($parts as $i => [$id, $products, $members]) {
             $spelling = new FlowBox($id, $value->id, $y, $heights[$i], $thickness[$i] * $fit, $products, $members);
             $id === $value->id && $value->others > 0 && $i === count($parts) - 1 ? $this->others[] = $spelling : $this->spellings[] = $spelling;
-            $this->left[] = ['value' => $value->id, 'path' => $this->ribbon($this->columns[0], $spelling->middle() - $spelling->thick / 2, $this->columns[1], $end, $spelling->thick)];
+            $this->left[] = [
+                'value' => $value->id,
+                'path' => $this->ribbon($this->columns[0], $spelling->middle() - $spelling->thick / 2, $this->columns[1], $end, $spelling->thick),
+            ];
             $end += $spelling->thick;
             $y += $heights[$i];
         }
@@ -117,6 +133,15 @@ final class Flow
     {
         $half = ($x + $toX) / 2;
 
-        return sprintf('M%1$.1f %2$.1fC%5$.1f %2$.1f %5$.1f %4$.1f %3$.1f %4$.1fV%6$.1fC%5$.1f %6$.1f %5$.1f %7$.1f %1$.1f %7$.1fZ', $x, $y, $toX, $toY, $half, $toY + $thick, $y + $thick);
+        return sprintf(
+            'M%1$.1f %2$.1fC%5$.1f %2$.1f %5$.1f %4$.1f %3$.1f %4$.1fV%6$.1fC%5$.1f %6$.1f %5$.1f %7$.1f %1$.1f %7$.1fZ',
+            $x,
+            $y,
+            $toX,
+            $toY,
+            $half,
+            $toY + $thick,
+            $y + $thick,
+        );
     }
 }

@@ -13,8 +13,10 @@ final readonly class FlowBox
      * @param  float  $thick  how thick the ribbons are that end in it
      * @param  int  $members  how many it stands for
      */
-    public function __construct(public int $id, public int $value, public float $top, public float $height, public float $thick, public int $products, public int $members = 1)
-    {
+    public function __construct(
+        public int $id, public int $value, public float $top, public float $height, public float $thick, public int $products,
+        public int $members = 1,
+    ) {
     }
 
     public function middle(): float

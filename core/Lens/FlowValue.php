@@ -13,7 +13,8 @@ final readonly class FlowValue
      * @param  list<array{id: int, products: int}>  $spellings  those that are drawn one by one
      * @param  int  $others  spellings that are drawn as one
      */
-    public function __construct(public int $id, public int $term, public int $products, public array $spellings, public int $others = 0, public int $otherProducts = 0)
-    {
+    public function __construct(
+        public int $id, public int $term, public int $products, public array $spellings, public int $others = 0, public int $otherProducts = 0,
+    ) {
     }
 }

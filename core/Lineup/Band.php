@@ -55,7 +55,12 @@ final readonly class Band
                 $bands[] = $one;
             } elseif (is_array($one)) {
                 $number = fn (string $end): ?float => is_numeric($one[$end] ?? null) ? (float) $one[$end] : null;
-                $bands[] = new self($number('from'), $number('to'), is_string($one['label'] ?? null) && $one['label'] !== '' ? $one['label'] : null, ($one['holds_to'] ?? true) !== false);
+                $bands[] = new self(
+                    $number('from'),
+                    $number('to'),
+                    is_string($one['label'] ?? null) && $one['label'] !== '' ? $one['label'] : null,
+                    ($one['holds_to'] ?? true) !== false,
+                );
             }
         }
 
@@ -70,7 +75,8 @@ final readonly class Band
 
     public function holds(float $number): bool
     {
-        return ($this->from === null || $number >= $this->from) && ($this->to === null || $number < $this->to || $this->holdsTo && $number === $this->to);
+        return ($this->from === null || $number >= $this->from)
+            && ($this->to === null || $number < $this->to || $this->holdsTo && $number === $this->to);
     }
 
     /** The word for it in addresses: "0..20", "..5", "50..", "20..50-" where its upper end is not in it. */
@@ -102,7 +108,10 @@ final readonly class Band
         foreach ($bands as $i => $band) {
             $inBands[$i] > 0 ?: $remarks[] = "{$band->words()} holds no product here";
             foreach (array_slice($bands, $i + 1) as $other) {
-                $shared = array_filter(array_keys($products), fn (int|string $number): bool => $band->holds((float) $number) && $other->holds((float) $number));
+                $shared = array_filter(
+                    array_keys($products),
+                    fn (int|string $number): bool => $band->holds((float) $number) && $other->holds((float) $number),
+                );
                 $shared === [] ?: $remarks[] = "{$band->words()} and {$other->words()} overlap";
             }
         }

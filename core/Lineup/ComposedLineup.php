@@ -35,7 +35,12 @@ final readonly class ComposedLineup
             foreach ($layer->changed as $key => $changes) {
                 if (isset($filters[$key])) {
                     $was = $filters[$key];
-                    $filters[$key] = new ComposedFilter($key, array_replace($was->given, $changes), $was->from, array_replace($was->changed, array_fill_keys(array_keys($changes), $layer->id)));
+                    $filters[$key] = new ComposedFilter(
+                        $key,
+                        array_replace($was->given, $changes),
+                        $was->from,
+                        array_replace($was->changed, array_fill_keys(array_keys($changes), $layer->id)),
+                    );
                 }
             }
             foreach ($layer->added as $key => $given) {

@@ -80,7 +80,8 @@ final readonly class FilterSettings
             self::text($all['key']) ?? '', $kind, self::text($all['title']) ?? '', (bool) $all['title_shown'], self::text($all['help']),
             Control::tryFrom(self::text($all['control']) ?? '') ?? Control::fitting($kind)[0], Combine::tryFrom(self::text($all['combine']) ?? '') ?? Combine::Any, EmptyTerms::tryFrom(self::text($all['empty_terms']) ?? '') ?? EmptyTerms::Hide,
             (bool) $all['open'], max(0, (int) $number('more')), (bool) $all['counts'], min(4, max(1, (int) $number('columns'))), self::text($all['prefix']), self::text($all['unit']), $number('decimals') === null ? null : min(6, max(0, (int) $number('decimals'))),
-            $number('step'), $number('from'), $number('to'), TermOrder::tryFrom(self::text($all['order']) ?? ''), self::ids($all['pinned']), TermChoice::tryFrom(self::text($all['terms']) ?? '') ?? TermChoice::Follow, self::ids($all['chosen']), (int) $number('seen'),
+            $number('step'), $number('from'), $number('to'), TermOrder::tryFrom(self::text($all['order']) ?? ''), self::ids($all['pinned']), TermChoice::tryFrom(self::text($all['terms']) ?? '')
+                ?? TermChoice::Follow, self::ids($all['chosen']), (int) $number('seen'),
             $looks, Band::list($all['bands']), $all['match'] === 'whole', self::ids($all['sequence']),
         );
     }

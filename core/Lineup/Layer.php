@@ -14,7 +14,9 @@ final readonly class Layer
      * @param  list<string>|null  $order  keys in the order wanted; null: as inherited, with its own at the end
      * @param  array<string, mixed>  $settings  of the page itself: sold out, sort orders
      */
-    public function __construct(public int $id, public string $name, public array $added = [], public array $changed = [], public array $dropped = [], public ?array $order = null, public array $settings = [])
-    {
+    public function __construct(
+        public int $id, public string $name, public array $added = [], public array $changed = [], public array $dropped = [],
+        public ?array $order = null, public array $settings = [],
+    ) {
     }
 }

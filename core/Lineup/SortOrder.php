@@ -23,7 +23,12 @@ final readonly class SortOrder
     /** @return non-empty-list<self> what shoppers get where nobody says otherwise; the first is the default */
     public static function usual(): array
     {
-        return [new self('name', 'Name', [['name', false]]), new self('price', 'Price, low to high', [['price', false]]), new self('price-down', 'Price, high to low', [['price', true]]), new self('new', 'Newest', [['new', true]])];
+        return [
+            new self('name', 'Name', [['name', false]]),
+            new self('price', 'Price, low to high', [['price', false]]),
+            new self('price-down', 'Price, high to low', [['price', true]]),
+            new self('new', 'Newest', [['new', true]]),
+        ];
     }
 
     /**

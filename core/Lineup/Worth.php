@@ -22,7 +22,10 @@ final class Worth
     {
         $sum = array_sum($counts);
 
-        return $sum === 0 || $products === 0 ? 0.0 : max(0.0, 1 - array_sum(array_map(fn (int $n): float => ($n / $products) ** 2, $counts)) / ($sum / $products));
+        return $sum === 0
+            || $products === 0
+            ? 0.0
+            : max(0.0, 1 - array_sum(array_map(fn (int $n): float => ($n / $products) ** 2, $counts)) / ($sum / $products));
     }
 
     /**

@@ -24,7 +24,9 @@ final readonly class Composition
         if ($shares === 0 || $shares === false) {
             return null;
         }
-        $pattern = preg_match('/^\s*'.self::SHARE.'/', $text) === 1 ? '/(?<share>'.self::SHARE.')\s*(?<part>[^\d%]+)/u' : '/(?<part>[^\d%]+?)\s*(?<share>'.self::SHARE.')/u';
+        $pattern = preg_match('/^\s*'.self::SHARE.'/', $text) === 1
+            ? '/(?<share>'.self::SHARE.')\s*(?<part>[^\d%]+)/u'
+            : '/(?<part>[^\d%]+?)\s*(?<share>'.self::SHARE.')/u';
         if (preg_match_all($pattern, $text, $found, PREG_SET_ORDER) !== $shares || $found === []) {
             return null;
         }

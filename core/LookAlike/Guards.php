@@ -15,7 +15,10 @@ final readonly class Guards
     /** From this length on two letters may differ. */
     private const LONG = 9;
 
-    private const PREFIXES = ['un', 'non', 'in', 'im', 'dis', 'de', 'anti', 'semi', 'super', 'sub', 'pre', 're', 'multi', 'bi', 'tri', 'mono', 'mini', 'micro', 'macro', 'hyper', 'hypo', 'inter', 'intra', 'over', 'under', 'a', 'e', 'ex'];
+    private const PREFIXES = [
+        'un', 'non', 'in', 'im', 'dis', 'de', 'anti', 'semi', 'super', 'sub', 'pre', 're', 'multi', 'bi', 'tri', 'mono', 'mini', 'micro', 'macro',
+        'hyper', 'hypo', 'inter', 'intra', 'over', 'under', 'a', 'e', 'ex',
+    ];
 
     public function __construct(private Lexicon $lexicon)
     {
@@ -50,7 +53,8 @@ final readonly class Guards
         $words = [$this->lexicon->isWord($one), $this->lexicon->isWord($other)];
 
         // Two ordinary words mean what they say; two that are none are names, and short names differ by a letter.
-        return $words !== [true, true] && ($words !== [false, false] || $this->sound($one) === $this->sound($other) || strlen($short) >= 6 && $this->isSlip($one, $other));
+        return $words !== [true, true]
+            && ($words !== [false, false] || $this->sound($one) === $this->sound($other) || strlen($short) >= 6 && $this->isSlip($one, $other));
     }
 
     private function sorted(string $word): string
@@ -63,7 +67,10 @@ final readonly class Guards
 
     private function swapped(string $one, string $other): bool
     {
-        return strlen($one) === strlen($other) && $one[0] === ($other[1] ?? '') && $other[0] === ($one[1] ?? '') && substr($one, 2) === substr($other, 2);
+        return strlen($one) === strlen($other)
+            && $one[0] === ($other[1] ?? '')
+            && $other[0] === ($one[1] ?? '')
+            && substr($one, 2) === substr($other, 2);
     }
 
     /** How it is said, as far as letters tell: doubled ones once, and spellings of one sound as one. */

@@ -60,7 +60,9 @@ final class Lexicon
      */
     public function taught(array $abbreviations): self
     {
-        return $abbreviations === [] ? $this : new self($abbreviations + $this->abbreviations, $this->opposedGroups, array_map(strval(...), array_keys($this->otherPlurals)));
+        return $abbreviations === []
+            ? $this
+            : new self($abbreviations + $this->abbreviations, $this->opposedGroups, array_map(strval(...), array_keys($this->otherPlurals)));
     }
 
     /** The words that an abbreviation stands for; other words as they are. */
@@ -111,7 +113,13 @@ final class Lexicon
             return $word;
         }
         // Arras is no plural; stainles is stainless with a letter left out.
-        $isNone = $this->isLemma($word) ? $alone || ! $this->isLemma($singular) : str_ends_with($word, 's') && $this->isLemma($word.'s') || str_ends_with($word, 'os') && ! $this->isLemma($singular);
+        $isNone = $this->isLemma($word)
+            ? $alone
+            || ! $this->isLemma($singular)
+            : str_ends_with($word, 's')
+            && $this->isLemma($word.'s')
+            || str_ends_with($word, 'os')
+            && ! $this->isLemma($singular);
 
         return $isNone ? $word : $singular;
     }

@@ -47,8 +47,16 @@ final class LookAlikes
         $this->keepApart($apart);
         $classes = $this->same(array_keys($candidates));
         $classes = $this->joinedBy($classes, fn (Signature $signature): array => [$lessons->of($signature->letters)], fn (): bool => true);
-        $classes = $this->joinedBy($classes, fn (Signature $signature): array => $signature->joinings(), fn (Signature $one, Signature $other): bool => $one->exact === $other->exact);
-        $classes = $this->joinedBy($classes, fn (Signature $signature): array => $signature->units === [] ? [] : [$signature->roughKey()], fn (Signature $one, Signature $other): bool => $one->negated === $other->negated && array_intersect($one->units, $other->units) === []);
+        $classes = $this->joinedBy(
+            $classes,
+            fn (Signature $signature): array => $signature->joinings(),
+            fn (Signature $one, Signature $other): bool => $one->exact === $other->exact,
+        );
+        $classes = $this->joinedBy(
+            $classes,
+            fn (Signature $signature): array => $signature->units === [] ? [] : [$signature->roughKey()],
+            fn (Signature $one, Signature $other): bool => $one->negated === $other->negated && array_intersect($one->units, $other->units) === [],
+        );
         $groups = [];
         foreach ($this->withNear($classes) as $members) {
             if (count($members) > 1) {
@@ -140,7 +148,11 @@ final class LookAlikes
         foreach ($meeting as $numbers) {
             $center = null;
             foreach ($numbers as $n) {
-                $center = $center === null || ! isset($classes[$center]) || $this->weight($classes[$n] ?? []) > $this->weight($classes[$center]) ? $n : $center;
+                $center = $center === null
+                    || ! isset($classes[$center])
+                    || $this->weight($classes[$n] ?? []) > $this->weight($classes[$center])
+                    ? $n
+                    : $center;
             }
             foreach ($numbers as $n) {
                 if ($n !== $center && isset($classes[$n], $classes[$center]) && $allowed($this->signatures[$classes[$center][0]], $this->signatures[$classes[$n][0]]) && $this->mayJoin($classes[$center], $classes[$n])) {
@@ -243,7 +255,8 @@ final class LookAlikes
 
     private function areApart(int $one, int $other): bool
     {
-        return isset($this->apart[min($one, $other).':'.max($one, $other)]) || $this->lessons->areApart($this->signatures[$one]->letters, $this->signatures[$other]->letters);
+        return isset($this->apart[min($one, $other).':'.max($one, $other)])
+            || $this->lessons->areApart($this->signatures[$one]->letters, $this->signatures[$other]->letters);
     }
 
     /** @param  list<int>  $members */

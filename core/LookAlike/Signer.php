@@ -21,15 +21,31 @@ final class Signer
     private const FILLERS = ['and', 'the', 'a', 'an', 'of'];
 
     /** What is written in another way before it is read. */
-    private const SIGNS = ['/[×✕✖]/u' => 'x', '/\b(?:din|iso)[ -]?(?=[abc]\d)/u' => '', '/\bw\/o\b/u' => 'without', '/\bw\/(?=\s|\pL)/u' => 'with ', '/(?<![\pL\pN])(\d+)x(?=\d)/u' => '$1 x ', '/[ø⌀]\s?(?=\d)/u' => 'diameter ', '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u' => ''];
+    private const SIGNS = [
+        '/[×✕✖]/u' => 'x',
+        '/\b(?:din|iso)[ -]?(?=[abc]\d)/u' => '',
+        '/\bw\/o\b/u' => 'without',
+        '/\bw\/(?=\s|\pL)/u' => 'with ',
+        '/(?<![\pL\pN])(\d+)x(?=\d)/u' => '$1 x ',
+        '/[ø⌀]\s?(?=\d)/u' => 'diameter ',
+        '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u' => '',
+    ];
 
-    private const NUMBERS = ['one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9', 'ten' => '10', 'eleven' => '11', 'twelve' => '12'];
+    private const NUMBERS = [
+        'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9',
+        'ten' => '10', 'eleven' => '11', 'twelve' => '12',
+    ];
 
-    private const DIRECTIONS = ['on', 'in', 'over', 'under', 'to', 'from', 'into', 'with', 'without', 'for', 'per', 'by', 'not', 'no', 'non', 'plus', 'minus'];
+    private const DIRECTIONS = [
+        'on', 'in', 'over', 'under', 'to', 'from', 'into', 'with', 'without', 'for', 'per', 'by', 'not', 'no', 'non', 'plus', 'minus',
+    ];
 
     private const NEGATIONS = ['without', 'not', 'no', 'non', 'free', 'less', 'un', 'excluding', 'except', 'sans', 'zero'];
 
-    private const SIZES = ['extra small' => 'xs', 'x small' => 'xs', 'small' => 's', 'medium' => 'm', 'large' => 'l', 'extra large' => 'xl', 'x large' => 'xl', 'xx large' => 'xxl', 'extra extra large' => 'xxl', '2xl' => 'xxl', '3xl' => 'xxxl', '2xs' => 'xxs', 'xx small' => 'xxs'];
+    private const SIZES = [
+        'extra small' => 'xs', 'x small' => 'xs', 'small' => 's', 'medium' => 'm', 'large' => 'l', 'extra large' => 'xl', 'x large' => 'xl',
+        'xx large' => 'xxl', 'extra extra large' => 'xxl', '2xl' => 'xxl', '3xl' => 'xxxl', '2xs' => 'xxs', 'xx small' => 'xxs',
+    ];
 
     /** Units of one letter are taken for units only right behind their number, but for these. */
     private const APART = ['w', 'v', 'g', 'l'];
@@ -69,8 +85,16 @@ final class Signer
     private function signature(string $letters, string $text, array $exact, array $rough, array $units): Signature
     {
         // 12-pack is 12 pack, and a code such as AX-100 stays whole; elsewhere dashes part words.
-        $text = (string) preg_replace_callback('/(?<![\pL\pN-])(\d+)-(\pL{3,})(?![\pL\pN-])/u', fn (array $part): string => $this->lexicon->isWord($part[2]) || $this->lexicon->isWord((string) preg_replace('/(?:er|ed|ing)$/', '', $part[2])) ? "{$part[1]} {$part[2]}" : $part[0], $text);
-        $text = (string) preg_replace_callback('/(?<![\pL\d.,\/-])(\d+) (\d)\/([2-9]|16|32)(?![\d\/])/', fn (array $part): string => sprintf('%.10G', (int) $part[1] + (int) $part[2] / (int) $part[3]), $text);
+        $text = (string) preg_replace_callback(
+            '/(?<![\pL\pN-])(\d+)-(\pL{3,})(?![\pL\pN-])/u',
+            fn (array $part): string => $this->lexicon->isWord($part[2]) || $this->lexicon->isWord((string) preg_replace('/(?:er|ed|ing)$/', '', $part[2])) ? "{$part[1]} {$part[2]}" : $part[0],
+            $text,
+        );
+        $text = (string) preg_replace_callback(
+            '/(?<![\pL\d.,\/-])(\d+) (\d)\/([2-9]|16|32)(?![\d\/])/',
+            fn (array $part): string => sprintf('%.10G', (int) $part[1] + (int) $part[2] / (int) $part[3]),
+            $text,
+        );
         preg_match_all('/[\pL\pN]*\d[\pL\pN]*(?:[-.,\/][\pL\pN]+)*|\pL+(?:-\d[\pL\pN-]*)|[\pL\'*]+|[+&@*]/u', $text, $found);
         $words = [];
         $plain = [];
@@ -93,14 +117,28 @@ final class Signer
             $plain[] = $alone ? $this->lexicon->singular($token, true) : $this->lexicon->stem($this->lexicon->singular($token));
             foreach (explode(' ', $this->lexicon->expanded($this->parted($token))) as $word) {
                 $words[] = $word = $this->normal($word, $alone);
-                $negated += in_array($word, self::NEGATIONS, true) || preg_match('/^un(?=.{4})/', $word) === 1 && $this->lexicon->isWord(substr($word, 2)) ? 1 : 0;
+                $negated += in_array($word, self::NEGATIONS, true)
+                    || preg_match('/^un(?=.{4})/', $word) === 1
+                    && $this->lexicon->isWord(substr($word, 2))
+                    ? 1
+                    : 0;
             }
         }
         sort($exact, SORT_STRING);
         sort($rough, SORT_STRING);
         $joined = implode('', $words);
 
-        return new Signature($letters, $words, $plain, $exact, $rough, $units, $ordered, $negated, $joined === '' ? [] : array_values(array_unique([$joined, $this->lexicon->singular($joined), $run])));
+        return new Signature(
+            $letters,
+            $words,
+            $plain,
+            $exact,
+            $rough,
+            $units,
+            $ordered,
+            $negated,
+            $joined === '' ? [] : array_values(array_unique([$joined, $this->lexicon->singular($joined), $run])),
+        );
     }
 
     /** One word in one form: its abbreviation written out, singular, one spelling. */
@@ -159,7 +197,12 @@ final class Signer
 
         $base = (string) preg_replace('/iz(?:ed|es|ers?|ing|ingly|able|ations?|ational|ement)$/', 'ize', $american);
 
-        return $american === $word || $this->lexicon->isWord($word) || $this->lexicon->isWord($american) || $this->lexicon->isWord($base) ? $american : $word;
+        return $american === $word
+            || $this->lexicon->isWord($word)
+            || $this->lexicon->isWord($american)
+            || $this->lexicon->isWord($base)
+            ? $american
+            : $word;
     }
 
     /** @return array{0: list<string>, 1: list<string>, 2: list<string>}|null exact, rough and units where the whole text is a measure */
@@ -197,7 +240,12 @@ final class Signer
         $units = [];
         $rest = preg_replace_callback('/'.self::NUMBER.'((?:\pL+[²³23]?(?:\s?\/\s?\pL+[²³23]?)?|fl\.? oz|sq\.? \pL+|["°]\pL?)(?![\pL\pN]))/u', function (array $found) use (&$exact, &$rough, &$units): string {
             [$all, $number, $space, $name] = $found;
-            $unit = preg_match('/^[a-z]$/', $name) === 1 && $space !== '' && ! in_array($name, self::APART, true) ? null : Unit::find($name) ?? (strlen($name) === 1 ? Unit::find(strtoupper($name)) : null);
+            $unit = preg_match('/^[a-z]$/', $name) === 1
+                && $space !== ''
+                && ! in_array($name, self::APART, true)
+                ? null
+                : Unit::find($name)
+                ?? (strlen($name) === 1 ? Unit::find(strtoupper($name)) : null);
             if ($unit === null || isset($unit->powers['piece']) || $name === 'in' && $space !== '' || preg_match('/^[shdbk]$/', $name) === 1) {
                 return $all;
             }

@@ -50,7 +50,10 @@ final class ComposedUnit
             return null;
         }
 
-        return new Unit($unit->symbol.['', '', '²', '³'][$power], array_map(fn (int $of): int => $of * $power, $unit->powers), $unit->factor->power($power), $unit->ucum.$power);
+        return new Unit(
+            $unit->symbol.['', '', '²', '³'][$power], array_map(fn (int $of): int => $of * $power, $unit->powers), $unit->factor->power($power),
+            $unit->ucum.$power,
+        );
     }
 
     private static function times(Unit $unit, Unit $other, int $sign): ?Unit
@@ -65,6 +68,11 @@ final class ComposedUnit
         ksort($powers);
         $between = $sign === 1 ? ['·', '.'] : ['/', '/'];
 
-        return new Unit($unit->symbol.$between[0].$other->symbol, array_filter($powers, fn (int $power): bool => $power !== 0), $sign === 1 ? $unit->factor->multipliedBy($other->factor) : $unit->factor->dividedBy($other->factor), $unit->ucum.$between[1].$other->ucum);
+        return new Unit(
+            $unit->symbol.$between[0].$other->symbol,
+            array_filter($powers, fn (int $power): bool => $power !== 0),
+            $sign === 1 ? $unit->factor->multipliedBy($other->factor) : $unit->factor->dividedBy($other->factor),
+            $unit->ucum.$between[1].$other->ucum,
+        );
     }
 }

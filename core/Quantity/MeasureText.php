@@ -39,7 +39,10 @@ final class MeasureText
             throw UnreadableQuantity::manyNumbers($text);
         }
 
-        return new Dimensions(array_map(fn (Quantity $side): Quantity => $side->unit === null ? new Quantity($side->number, $unit) : $side->to($unit), $sides));
+        return new Dimensions(array_map(
+            fn (Quantity $side): Quantity => $side->unit === null ? new Quantity($side->number, $unit) : $side->to($unit),
+            $sides,
+        ));
     }
 
     private static function range(string $text): ?QuantityRange
@@ -71,7 +74,10 @@ final class MeasureText
         }
         $unit = Unit::find($rest);
 
-        return $unit !== null ? new Quantity($number, $unit) : self::mixed(new Quantity($number, null), $rest) ?? throw UnreadableQuantity::unknownUnit($rest);
+        return $unit !== null
+            ? new Quantity($number, $unit)
+            : self::mixed(new Quantity($number, null), $rest)
+            ?? throw UnreadableQuantity::unknownUnit($rest);
     }
 
     /** 5 ft 6 in, 1 lb 4 oz: a smaller unit behind a larger one of the same dimension. */

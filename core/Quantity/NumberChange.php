@@ -41,7 +41,9 @@ final readonly class NumberChange
     {
         $decimal = self::decimal($step);
 
-        return $decimal->isPositive() ? new self($this->times, $this->plus, $decimal) : throw new InvalidArgumentException('A number is rounded to a step above 0.');
+        return $decimal->isPositive()
+            ? new self($this->times, $this->plus, $decimal)
+            : throw new InvalidArgumentException('A number is rounded to a step above 0.');
     }
 
     /** @param  float  $number  finite */

@@ -36,7 +36,8 @@ final readonly class Quantity
             throw UnreadableQuantity::several($text, $measure);
         }
 
-        return ($measure->unit === null ? $measure : $measure->to($field === null ? throw UnreadableQuantity::needsUnit($measure->unit->symbol) : Unit::of($field)))->float();
+        return ($measure->unit === null ? $measure : $measure->to($field === null ? throw UnreadableQuantity::needsUnit($measure->unit->symbol) : Unit::of($field)))
+            ->float();
     }
 
     /** @throws UnreadableQuantity for a unit of another dimension, or none to start from */

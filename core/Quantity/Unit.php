@@ -14,8 +14,9 @@ final readonly class Unit
      * @param  BigRational  $factor  base = (number + offset) × factor
      * @param  string  $ucum  its code in the Unified Code for Units of Measure
      */
-    public function __construct(public string $symbol, public array $powers, public BigRational $factor, public string $ucum, public ?BigRational $offset = null)
-    {
+    public function __construct(
+        public string $symbol, public array $powers, public BigRational $factor, public string $ucum, public ?BigRational $offset = null,
+    ) {
     }
 
     /** @throws UnreadableQuantity when nobody has told Lokum about it */

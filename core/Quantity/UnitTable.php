@@ -39,14 +39,22 @@ final class UnitTable
             $this->add(new Unit($symbol, $powers, $plain, $ucum, isset($rows[$symbol][5]) ? BigRational::of($rows[$symbol][5]) : null), $names);
             foreach (mb_str_split($prefixes) as $prefix) {
                 [$word, $times] = self::PREFIXES[$prefix];
-                $long = array_map(fn (string $name): string => $word.$name, array_values(array_filter($names, fn (string $name): bool => mb_strlen($name) > 3)));
-                $this->add(new Unit($prefix.$symbol, $powers, $plain->multipliedBy($times), ($prefix === 'µ' ? 'u' : $prefix).$ucum), [...$long, ...($prefix === 'µ' ? ['u'.$symbol, 'μ'.$symbol] : [])]);
+                $long = array_map(
+                    fn (string $name): string => $word.$name,
+                    array_values(array_filter($names, fn (string $name): bool => mb_strlen($name) > 3)),
+                );
+                $this->add(
+                    new Unit($prefix.$symbol, $powers, $plain->multipliedBy($times), ($prefix === 'µ' ? 'u' : $prefix).$ucum),
+                    [...$long, ...($prefix === 'µ' ? ['u'.$symbol, 'μ'.$symbol] : [])],
+                );
             }
         }
         /** @var array<string, string> $composed */
         $composed = require __DIR__.'/unit-names.php';
         $this->composed = $composed;
-        $this->names += ['micron' => $this->units['µm'], 'microns' => $this->units['µm'], 'kilo' => $this->units['kg'], 'kilos' => $this->units['kg']];
+        $this->names += [
+            'micron' => $this->units['µm'], 'microns' => $this->units['µm'], 'kilo' => $this->units['kg'], 'kilos' => $this->units['kg'],
+        ];
     }
 
     public static function get(): self

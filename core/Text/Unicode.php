@@ -13,7 +13,13 @@ final class Unicode
     /** Decimal digits of every script as 0 to 9: ١٢ is 12. */
     public static function digits(string $text): string
     {
-        return preg_match('/[^\x00-\x7F]/', $text) !== 1 ? $text : (string) preg_replace_callback('/(?![0-9])\p{Nd}/u', fn (array $digit): string => (string) IntlChar::charDigitValue(IntlChar::ord($digit[0])), $text);
+        return preg_match('/[^\x00-\x7F]/', $text) !== 1
+            ? $text
+            : (string) preg_replace_callback(
+                '/(?![0-9])\p{Nd}/u',
+                fn (array $digit): string => (string) IntlChar::charDigitValue(IntlChar::ord($digit[0])),
+                $text,
+            );
     }
 
     /** @param  int  $form  one of the Normalizer::FORM_ constants */

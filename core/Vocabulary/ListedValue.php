@@ -11,7 +11,9 @@ final readonly class ListedValue
      * @param  list<string>  $spellings  as they came, in any order; the label's own may be among them
      * @param  list<string>  $colors  as #rrggbb
      */
-    public function __construct(public string $label, public string $slug, public ?string $umbrella = null, public array $spellings = [], public array $colors = [], public ?string $help = null)
-    {
+    public function __construct(
+        public string $label, public string $slug, public ?string $umbrella = null, public array $spellings = [], public array $colors = [],
+        public ?string $help = null,
+    ) {
     }
 }

@@ -49,7 +49,10 @@ final readonly class Look
     public function toJson(): ?string
     {
         return $this->isBare() ? null : (string) json_encode(
-            array_filter(['colors' => $this->colors, 'label' => $this->label, 'help' => $this->help, 'picture' => $this->picture], fn (mixed $part): bool => $part !== [] && $part !== null),
+            array_filter(
+                ['colors' => $this->colors, 'label' => $this->label, 'help' => $this->help, 'picture' => $this->picture],
+                fn (mixed $part): bool => $part !== [] && $part !== null,
+            ),
             JSON_UNESCAPED_UNICODE,
         );
     }

@@ -22,7 +22,10 @@ final readonly class Skos
 
     public function turtle(): string
     {
-        $lines = ['@prefix skos: <'.self::NAMESPACE.'> .', '', "<{$this->iri('')}> a skos:ConceptScheme ;", '    skos:prefLabel '.self::literal($this->title).' .', ''];
+        $lines = [
+            '@prefix skos: <'.self::NAMESPACE.'> .', '', "<{$this->iri('')}> a skos:ConceptScheme ;",
+            '    skos:prefLabel '.self::literal($this->title).' .', '',
+        ];
         foreach ($this->concepts() as $concept) {
             $parts = ["<{$concept['iri']}> a skos:Concept", "    skos:inScheme <{$this->iri('')}>"];
             foreach (['prefLabel', 'altLabel', 'hiddenLabel', 'notation', 'definition'] as $property) {
@@ -47,7 +50,10 @@ final readonly class Skos
         foreach ($this->concepts() as $concept) {
             $node = ['@id' => $concept['iri'], '@type' => 'skos:Concept', 'skos:inScheme' => ['@id' => $this->iri('')]];
             foreach (['prefLabel', 'altLabel', 'hiddenLabel', 'notation', 'definition'] as $property) {
-                $concept[$property] === [] ?: $node["skos:{$property}"] = count($concept[$property]) === 1 ? $concept[$property][0] : $concept[$property];
+                $concept[$property] === []
+                    ?: $node["skos:{$property}"] = count($concept[$property]) === 1
+                    ? $concept[$property][0]
+                    : $concept[$property];
             }
             foreach (['broader', 'narrower', 'topConceptOf'] as $property) {
                 $concept[$property] === [] ?: $node["skos:{$property}"] = array_map(fn (string $iri): array => ['@id' => $iri], $concept[$property]);
@@ -55,7 +61,10 @@ final readonly class Skos
             $graph[] = $node;
         }
 
-        return json_encode(['@context' => ['skos' => self::NAMESPACE], '@graph' => $graph], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR);
+        return json_encode(
+            ['@context' => ['skos' => self::NAMESPACE], '@graph' => $graph],
+            JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_PRETTY_PRINT | JSON_THROW_ON_ERROR,
+        );
     }
 
     /** @return list<array{iri: string, prefLabel: list<string>, altLabel: list<string>, hiddenLabel: list<string>, notation: list<string>, definition: list<string>, broader: list<string>, narrower: list<string>, topConceptOf: list<string>}> */
@@ -69,7 +78,10 @@ final readonly class Skos
         }
         $concepts = [];
         foreach ($under as $umbrella => $members) {
-            $concepts[] = ['iri' => $this->umbrella("{$umbrella}"), 'prefLabel' => ["{$umbrella}"], 'altLabel' => [], 'hiddenLabel' => [], 'notation' => [], 'definition' => [], 'broader' => [], 'narrower' => $members, 'topConceptOf' => [$this->iri('')]];
+            $concepts[] = [
+                'iri' => $this->umbrella("{$umbrella}"), 'prefLabel' => ["{$umbrella}"], 'altLabel' => [], 'hiddenLabel' => [], 'notation' => [],
+                'definition' => [], 'broader' => [], 'narrower' => $members, 'topConceptOf' => [$this->iri('')],
+            ];
         }
         foreach ($this->values as $value) {
             [$alternative, $hidden] = $this->labels($value);

@@ -57,7 +57,9 @@ final readonly class TermSorter
         }
         $lab = Lab::ofHex($color);
 
-        return hypot($lab->a, $lab->b) < 7 ? [1, -$lab->lightness, 0.0] : [0, floor(fmod(rad2deg(atan2($lab->b, $lab->a)) + 345, 360) / 10), $lab->lightness];
+        return hypot($lab->a, $lab->b) < 7
+            ? [1, -$lab->lightness, 0.0]
+            : [0, floor(fmod(rad2deg(atan2($lab->b, $lab->a)) + 345, 360) / 10), $lab->lightness];
     }
 
     /** Labels that are on no ladder come after those that are. */

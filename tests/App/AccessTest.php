@@ -21,7 +21,10 @@ use App\Vocabulary\GatherValues;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Route;
 
-const OPEN_ROUTES = ['GET sign-in', 'POST sign-in', 'GET shop', 'GET shop/search', 'GET shop/c/{slug}', 'GET shop/p/{sku}', 'GET shop/a/{attribute}', 'GET shop/a/{attribute}/{slug}', 'GET pictures/{name}', 'GET api/openapi.json', 'POST stand-in/notices'];
+const OPEN_ROUTES = [
+    'GET sign-in', 'POST sign-in', 'GET shop', 'GET shop/search', 'GET shop/c/{slug}', 'GET shop/p/{sku}', 'GET shop/a/{attribute}',
+    'GET shop/a/{attribute}/{slug}', 'GET pictures/{name}', 'GET api/openapi.json', 'POST stand-in/notices',
+];
 
 /** @return list<array{0: string, 1: string}> method and address of every route */
 function allRoutes(): array
@@ -38,7 +41,13 @@ function allRoutes(): array
 
 function address_of(string $uri): string
 {
-    $map = ['{item}' => '1', 'values/{definition}' => 'values/color', 'newcomers/{definition}' => 'newcomers/color', '/{lens?}' => '', '/{definition?}' => '', '{spelling}' => '1', '{category}' => '1', '{key}' => 'color', '{definition}' => '2', '{value}' => '1', '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{umbrella}' => '1', '{view}' => '1', '{token}' => '1', '{receiver}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp', '{sku}' => 'x'];
+    $map = [
+        '{item}' => '1', 'values/{definition}' => 'values/color', 'newcomers/{definition}' => 'newcomers/color', '/{lens?}' => '',
+        '/{definition?}' => '', '{spelling}' => '1', '{category}' => '1', '{key}' => 'color', '{definition}' => '2', '{value}' => '1',
+        '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{umbrella}' => '1', '{view}' => '1', '{token}' => '1',
+        '{receiver}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp',
+        '{sku}' => 'x',
+    ];
 
     return '/'.strtr($uri, $map);
 }
@@ -52,7 +61,8 @@ beforeEach(function (): void {
     $color = Definition::query()->where('slug', 'color')->firstOrFail();
     app(GatherValues::class)($color, 'Warm', $color->values()->pluck('id')->all());
     app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red']));
-    Reading::query()->create(['feed_id' => 1, 'file_name' => 'a.csv', 'path' => '/nowhere', 'bytes' => 1, 'state' => ReadingState::Received]);
+    Reading::query()
+        ->create(['feed_id' => 1, 'file_name' => 'a.csv', 'path' => '/nowhere', 'bytes' => 1, 'state' => ReadingState::Received]);
 });
 
 test('every route wants a sign-in but the storefront and the sign-in itself', function (): void {
@@ -70,7 +80,10 @@ test('every route wants a sign-in but the storefront and the sign-in itself', fu
 });
 
 test('a viewer changes nothing, an editor gives nobody access', function (): void {
-    $changing = array_filter(allRoutes(), fn (array $route): bool => $route[0] !== 'GET' && ! in_array($route[1], ['sign-in', 'sign-out', 'stand-in/notices'], true));
+    $changing = array_filter(
+        allRoutes(),
+        fn (array $route): bool => $route[0] !== 'GET' && ! in_array($route[1], ['sign-in', 'sign-out', 'stand-in/notices'], true),
+    );
     foreach ($changing as [$method, $uri]) {
         expect($this->actingAs($this->person(Role::Viewer))->call($method, address_of($uri))->status())->toBe(403, "{$method} {$uri}");
     }
@@ -91,7 +104,10 @@ test('signing in changes the session, wrong passwords are slowed down', function
     $user = $this->person();
     expect(Hash::check('a-long-password', $user->password))->toBeTrue();
     for ($i = 0; $i < 6; $i++) {
-        $this->from('/sign-in')->post('/sign-in', ['email' => $user->email, 'password' => 'wrong'])->assertRedirect('/sign-in')->assertSessionHasErrors('email');
+        $this->from('/sign-in')
+            ->post('/sign-in', ['email' => $user->email, 'password' => 'wrong'])
+            ->assertRedirect('/sign-in')
+            ->assertSessionHasErrors('email');
     }
     $this->post('/sign-in', ['email' => $user->email, 'password' => 'a-long-password'])->assertStatus(429);
     $this->travel(2)->minutes();
@@ -109,8 +125,12 @@ test('only the demo shows its sign-in', function (): void {
 
 test('a manager gives access and takes it away, but the last manager stays', function (): void {
     $me = $this->person();
-    $this->actingAs($me)->post('/people', ['name' => 'New', 'email' => 'new@example.test', 'password' => 'short', 'role' => 'editor'])->assertSessionHasErrors('password');
-    $this->actingAs($me)->post('/people', ['name' => 'New', 'email' => 'new@example.test', 'password' => 'long enough now', 'role' => 'editor'])->assertSessionHas('done');
+    $this->actingAs($me)
+        ->post('/people', ['name' => 'New', 'email' => 'new@example.test', 'password' => 'short', 'role' => 'editor'])
+        ->assertSessionHasErrors('password');
+    $this->actingAs($me)
+        ->post('/people', ['name' => 'New', 'email' => 'new@example.test', 'password' => 'long enough now', 'role' => 'editor'])
+        ->assertSessionHas('done');
     $new = User::query()->where('email', 'new@example.test')->first();
     $this->actingAs($me)->put("/people/{$me->id}", ['name' => 'Me', 'role' => 'viewer'])->assertStatus(422);
     $this->actingAs($me)->delete("/people/{$new->id}");
@@ -119,7 +139,14 @@ test('a manager gives access and takes it away, but the last manager stays', fun
 
 test('two people on one line-up: the second is told and keeps what was typed', function (): void {
     $filter = Filter::query()->first();
-    $input = ['title' => 'First', 'control' => 'ticks', 'combine' => 'any', 'empty_terms' => 'hide', 'page' => 'shop', 'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['color']->given)];
+    $input = [
+        'title' => 'First',
+        'control' => 'ticks',
+        'combine' => 'any',
+        'empty_terms' => 'hide',
+        'page' => 'shop',
+        'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['color']->given),
+    ];
     $this->actingAs($this->person())->put('/line-ups/color', $input)->assertSessionHas('done');
     $this->from('/line-ups?filter=color')->put('/line-ups/color', ['title' => 'Second'] + $input)->assertSessionHasErrors('refused');
     $this->get('/line-ups?filter=color')->assertSee('Someone else saved')->assertSee('value="Second"', false);
@@ -128,11 +155,15 @@ test('two people on one line-up: the second is told and keeps what was typed', f
 
 test('a refused form names its field and keeps what was typed', function (): void {
     $this->actingAs($this->person());
-    $this->from('/definitions?open=new')->post('/definitions', ['label' => 'COLOR', 'kind' => 'choice', 'level' => 'product'])->assertSessionHasErrors('label');
+    $this->from('/definitions?open=new')
+        ->post('/definitions', ['label' => 'COLOR', 'kind' => 'choice', 'level' => 'product'])
+        ->assertSessionHasErrors('label');
     $this->get('/definitions?open=new')->assertSee('There is a definition')->assertSee('value="COLOR"', false);
     $item = Item::query()->first();
     Definition::query()->where('slug', 'color')->update(['kind' => 'number', 'unit' => 'ml']);
-    $this->from("/products/{$item->id}")->put("/products/{$item->id}", ['definition' => 'color', 'item' => $item->id, 'version' => $item->version, 'value' => ['five']])->assertSessionHasErrors('value');
+    $this->from("/products/{$item->id}")
+        ->put("/products/{$item->id}", ['definition' => 'color', 'item' => $item->id, 'version' => $item->version, 'value' => ['five']])
+        ->assertSessionHasErrors('value');
     $this->get("/products/{$item->id}")->assertSee('is not a number')->assertSee('value="five"', false);
 });
 

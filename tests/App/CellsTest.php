@@ -60,16 +60,46 @@ test('every way to change cells does what its figures said, and goes back exactl
     }
     expect(held($slug))->toBe($before);
 })->with([
-    'set on all that match' => ['finish', ['value' => 'Satin'], ['category:paint'], ['P' => 'Satin', 'R' => 'Satin'], ['items' => 2, 'changed' => 2, 'replaced' => 2, 'new_values' => ['Satin']]],
-    'set where empty only' => ['finish', ['value' => 'Gloss', 'empty_only' => '1'], [], ['P' => 'Gloss', 'Q' => 'Gloss', 'R' => 'Matt'], ['items' => 3, 'changed' => 1, 'replaced' => 0]],
-    'add' => ['color', ['mode' => 'add', 'value' => 'Red'], [], ['P-1' => 'Red', 'P-2' => 'Red|Blue', 'Q' => 'Red|Green', 'R' => 'Red'], ['items' => 4, 'changed' => 2, 'unchanged' => 2]],
+    'set on all that match' => [
+        'finish',
+        ['value' => 'Satin'],
+        ['category:paint'],
+        ['P' => 'Satin', 'R' => 'Satin'],
+        ['items' => 2, 'changed' => 2, 'replaced' => 2, 'new_values' => ['Satin']],
+    ],
+    'set where empty only' => [
+        'finish', ['value' => 'Gloss', 'empty_only' => '1'], [], ['P' => 'Gloss', 'Q' => 'Gloss', 'R' => 'Matt'],
+        ['items' => 3, 'changed' => 1, 'replaced' => 0],
+    ],
+    'add' => [
+        'color',
+        ['mode' => 'add', 'value' => 'Red'],
+        [],
+        ['P-1' => 'Red', 'P-2' => 'Red|Blue', 'Q' => 'Red|Green', 'R' => 'Red'],
+        ['items' => 4, 'changed' => 2, 'unchanged' => 2],
+    ],
     'remove' => ['color', ['mode' => 'remove', 'value' => 'red'], [], ['P-2' => 'Blue', 'Q' => 'Green'], ['changed' => 2, 'replaced' => 2]],
     'clear' => ['color', ['mode' => 'clear'], ['stock:3..'], ['Q' => 'Red|Green'], ['changed' => 2]],
-    'copy to another level' => ['notes', ['mode' => 'copy', 'source' => 'color'], [], ['P' => 'old stock', 'R' => 'Old and new'], ['changed' => 0, 'skipped' => 2]],
-    'find and replace' => ['notes', ['mode' => 'replace', 'find' => 'OLD', 'replace' => 'new $1'], [], ['P' => 'new $1 stock', 'R' => 'new $1 and new'], ['changed' => 2]],
-    'raise by per cent' => ['volume', ['mode' => 'percent', 'amount' => '10'], [], ['P-1' => '40.7 ml', 'P-2' => '66 ml', 'R' => '110 ml'], ['changed' => 3]],
-    'lower by an amount' => ['volume', ['mode' => 'raise', 'amount' => '-7'], ['category:oil'], ['P-1' => '30 ml', 'P-2' => '53 ml', 'R' => '0.1 l'], ['changed' => 2]],
-    'round' => ['volume', ['mode' => 'round', 'amount' => '25'], [], ['P-1' => '25 ml', 'P-2' => '50 ml', 'R' => '100 ml'], ['changed' => 3]],
+    'copy to another level' => [
+        'notes', ['mode' => 'copy', 'source' => 'color'], [], ['P' => 'old stock', 'R' => 'Old and new'], ['changed' => 0, 'skipped' => 2],
+    ],
+    'find and replace' => [
+        'notes',
+        ['mode' => 'replace', 'find' => 'OLD', 'replace' => 'new $1'],
+        [],
+        ['P' => 'new $1 stock', 'R' => 'new $1 and new'],
+        ['changed' => 2],
+    ],
+    'raise by per cent' => [
+        'volume', ['mode' => 'percent', 'amount' => '10'], [], ['P-1' => '40.7 ml', 'P-2' => '66 ml', 'R' => '110 ml'], ['changed' => 3],
+    ],
+    'lower by an amount' => [
+        'volume', ['mode' => 'raise', 'amount' => '-7'], ['category:oil'], ['P-1' => '30 ml', 'P-2' => '53 ml', 'R' => '0.1 l'],
+        ['changed' => 2],
+    ],
+    'round' => [
+        'volume', ['mode' => 'round', 'amount' => '25'], [], ['P-1' => '25 ml', 'P-2' => '50 ml', 'R' => '100 ml'], ['changed' => 3],
+    ],
 ]);
 
 test('copying leaves items with several values to choose from as they are', function (): void {
@@ -92,7 +122,9 @@ test('cells that cannot be are refused with the field', function (string $slug, 
     $count = Change::query()->count();
     expect(fn () => CellChange::from(def($slug), $input))->toThrow(Refused::class, $reason)->and(Change::query()->count())->toBe($count);
 })->with([['volume', ['value' => 'much'], 'is not a number'], ['finish', ['value' => ['Gloss', 'Matt']], 'takes one value'], ['finish', ['mode' => 'add', 'value' => 'Gloss'], 'does not go with'], ['volume', ['mode' => 'percent', 'amount' => 'x'], 'is not a number'],
-    ['volume', ['mode' => 'round', 'amount' => '0'], 'above 0'], ['color', ['mode' => 'add', 'value' => ' '], 'Say which value'], ['notes', ['mode' => 'copy', 'source' => 'notes'], 'from itself'], ['notes', ['value' => str_repeat('x', 70000)], 'at most 65,536']]);
+    ['volume', ['mode' => 'round', 'amount' => '0'], 'above 0'], ['color', ['mode' => 'add', 'value' => ' '], 'Say which value'], [
+        'notes', ['mode' => 'copy', 'source' => 'notes'], 'from itself',
+    ], ['notes', ['value' => str_repeat('x', 70000)], 'at most 65,536']]);
 
 test('lists are narrowed by everything a product has', function (string $line, array $skus): void {
     expect(Narrowing::where([$line])->query()->orderBy('items.id')->pluck('sku')->all())->toBe($skus);
@@ -101,7 +133,10 @@ test('lists are narrowed by everything a product has', function (string $line, a
 
 test('narrowings that make no sense are refused by name', function (string $line, string $reason): void {
     expect(fn () => Narrowing::where([$line]))->toThrow(Refused::class, $reason);
-})->with([['category:nowhere', 'no category "nowhere"'], ['color:plaid', 'no value of Color "plaid"'], ['shape:round', 'no definition "shape"'], ['price:cheap', 'is not a number'], ['changed:yesterday', 'not a date'], ['origin:color=aunt', 'is no origin']]);
+})->with([
+    ['category:nowhere', 'no category "nowhere"'], ['color:plaid', 'no value of Color "plaid"'], ['shape:round', 'no definition "shape"'],
+    ['price:cheap', 'is not a number'], ['changed:yesterday', 'not a date'], ['origin:color=aunt', 'is no origin'],
+]);
 
 test('what a field cannot read is said once, for all products and later deliveries, and taken back', function (): void {
     $csv = "sku,Volume\nH,half pan\nK,half pan\n";
@@ -111,7 +146,10 @@ test('what a field cannot read is said once, for all products and later deliveri
     $repair = app(RepairSpellings::class);
     expect(fn () => $repair(def('volume'), [$unread->id => 'tiny']))->toThrow(Refused::class, 'is not a number');
     $done = $repair(def('volume'), [$unread->id => '0.15 cl']);
-    expect(DB::table('spellings')->where('id', $unread->id)->value('number'))->toBe(1.5)->and(RepairSpellings::unread(def('volume')))->toBe([]);
+    expect(DB::table('spellings')->where('id', $unread->id)->value('number'))
+        ->toBe(1.5)
+        ->and(RepairSpellings::unread(def('volume')))
+        ->toBe([]);
     $this->read(str_replace('K,', 'L,', $csv), feed: 'Second');
     expect(Narrowing::where(['volume:1.5'])->query()->count())->toBe(3);
     $this->actingAs($this->person())->get('/values/volume/unread')->assertOk()->assertSee('Every text can be read');
@@ -122,16 +160,43 @@ test('what a field cannot read is said once, for all products and later deliveri
 test('the grid is told in JSON what it typed, what cannot be placed and why', function (): void {
     $this->actingAs($this->person());
     $cell = fn (string $sku, string $definition, string $text): array => ['item' => DB::table('items')->where('sku', $sku)->value('id'), 'definition' => $definition, 'text' => $text,
-        'was' => (new GridTokens([$item = Item::query()->where('sku', $sku)->with('variants')->firstOrFail()]))->of($item, def($definition))->token()];
-    $answer = $this->putJson('/products/cells', ['cells' => [$cell('P', 'finish', 'Matt'), $cell('P-1', 'volume', '2 fl oz'), $cell('R', 'finish', 'Shiny'), $cell('P-1', 'finish', 'Matt'), ['was' => 'stale'] + $cell('Q', 'finish', 'Matt')]])->assertOk()->json();
-    expect(array_column($answer['refused'], 'reason'))->toBe(['Finish has no value "Shiny"', 'it belongs to the product, not to a variant', 'somebody else has changed it to nothing'])
-        ->and(held('finish')['P'])->toBe('Matt')->and(held('volume')['P-1'])->toBe('2 fl oz')->and($answer['done'])->toBe('Typed 2 cells of Finish, Volume');
+        'was' => (new GridTokens([$item = Item::query()->where('sku', $sku)->with('variants')->firstOrFail()]))
+            ->of($item, def($definition))
+            ->token()];
+    $answer = $this
+        ->putJson(
+            '/products/cells',
+            ['cells' => [
+                $cell('P', 'finish', 'Matt'), $cell('P-1', 'volume', '2 fl oz'), $cell('R', 'finish', 'Shiny'),
+                $cell('P-1', 'finish', 'Matt'), ['was' => 'stale'] + $cell('Q', 'finish', 'Matt'),
+            ]],
+        )
+        ->assertOk()
+        ->json();
+    expect(array_column($answer['refused'], 'reason'))
+        ->toBe(['Finish has no value "Shiny"', 'it belongs to the product, not to a variant', 'somebody else has changed it to nothing'])
+
+        ->and(held('finish')['P'])
+        ->toBe('Matt')
+        ->and(held('volume')['P-1'])
+        ->toBe('2 fl oz')
+        ->and($answer['done'])
+        ->toBe('Typed 2 cells of Finish, Volume');
     $this->putJson('/products/cells', ['cells' => [$cell('R', 'finish', 'Shiny')], 'make' => true])->assertOk();
     expect(held('finish')['R'])->toBe('Shiny');
     $this->putJson('/products/cells', ['cells' => [$cell('R', 'finish', '')]])->assertOk();
     expect(held('finish'))->not->toHaveKey('R');
-    $this->putJson('/products/cells', ['cells' => array_fill(0, 5001, $cell('R', 'finish', 'Matt'))])->assertStatus(422)->assertJson(['message' => 'At most 5,000 cells at a time. Paste in parts, or change them together with the panel.']);
-    expect($this->putJson('/products/cells', ['cells' => [$cell('P', 'finish', 'Gloss'), $cell('Q', 'color', 'Plaid')], 'check' => true])->json('panel'))->toContain('Put 2 cells in?')->toContain('Plaid')->and(held('finish')['P'])->toBe('Matt');
+    $this->putJson('/products/cells', ['cells' => array_fill(0, 5001, $cell('R', 'finish', 'Matt'))])
+        ->assertStatus(422)
+        ->assertJson(['message' => 'At most 5,000 cells at a time. Paste in parts, or change them together with the panel.']);
+    expect($this->putJson(
+        '/products/cells',
+        ['cells' => [$cell('P', 'finish', 'Gloss'), $cell('Q', 'color', 'Plaid')], 'check' => true],
+    )->json('panel'))
+        ->toContain('Put 2 cells in?')
+        ->toContain('Plaid')
+        ->and(held('finish')['P'])
+        ->toBe('Matt');
     $this->getJson('/products/suggest?definition=finish&q=Mat')->assertJsonFragment(['label' => 'Matt', 'near' => false]);
     $this->getJson('/products/suggest?definition=finish&q=Glass')->assertJsonFragment(['label' => 'Gloss', 'near' => true]);
 });
@@ -143,7 +208,12 @@ test('views are saved by name, replaced, proposed from expectations and removed'
     $changed = $views->save('Mine', ['where' => [], 'sort' => 'sku']);
     expect(SavedView::query()->pluck('query')->all())->toBe([['sort' => 'sku']]);
     app(TakeBack::class)($changed);
-    expect(SavedView::query()->firstOrFail()->query['columns'])->toBe(['finish'])->and(fn () => $views->save('Bad', ['where' => ['category:nowhere']]))->toThrow(Refused::class, 'no category')->and(fn () => $views->save(' ', []))->toThrow(Refused::class);
+    expect(SavedView::query()->firstOrFail()->query['columns'])
+        ->toBe(['finish'])
+        ->and(fn () => $views->save('Bad', ['where' => ['category:nowhere']]))
+        ->toThrow(Refused::class, 'no category')
+        ->and(fn () => $views->save(' ', []))
+        ->toThrow(Refused::class);
     app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [def('finish')->id], true);
     expect(EditViews::proposed())->toBe([['name' => 'Paint', 'query' => ['where' => ['category:paint'], 'columns' => ['finish']]]]);
 });

@@ -47,10 +47,26 @@ test('what is expected is taken over downwards, dropped lower down, and taken ba
     $say(null, [definition_of('finish')->id], true);
     $say($category('paint'), [definition_of('color')->id, definition_of('volume')->id], true);
     $dropped = $say($category('gouache'), [definition_of('volume')->id, definition_of('finish')->id], false);
-    $in = fn (?string $slug): array => Definition::query()->whereKey(Expected::load()->in($slug === null ? null : $category($slug)->id))->orderBy('slug')->pluck('slug')->all();
-    expect($in(null))->toBe(['finish'])->and($in('brushes'))->toBe(['finish'])->and($in('oil'))->toBe(['color', 'finish', 'volume'])->and($in('gouache'))->toBe(['color']);
+    $in = fn (?string $slug): array => Definition::query()
+        ->whereKey(Expected::load()->in($slug === null ? null : $category($slug)->id))
+        ->orderBy('slug')
+        ->pluck('slug')
+        ->all();
+    expect($in(null))
+        ->toBe(['finish'])
+        ->and($in('brushes'))
+        ->toBe(['finish'])
+        ->and($in('oil'))
+        ->toBe(['color', 'finish', 'volume'])
+        ->and($in('gouache'))
+        ->toBe(['color']);
     $figures = app(Coverage::class)->ofExpected(Expected::load());
-    expect($figures[definition_of('finish')->id])->toBe(['expected' => 2, 'carried' => 1])->and($figures[definition_of('color')->id])->toBe(['expected' => 2, 'carried' => 1])->and($figures[definition_of('volume')->id])->toBe(['expected' => 1, 'carried' => 1]);
+    expect($figures[definition_of('finish')->id])
+        ->toBe(['expected' => 2, 'carried' => 1])
+        ->and($figures[definition_of('color')->id])
+        ->toBe(['expected' => 2, 'carried' => 1])
+        ->and($figures[definition_of('volume')->id])
+        ->toBe(['expected' => 1, 'carried' => 1]);
     $gap = fn (string $slug): array => Narrowing::where(["gap:{$slug}"])->query()->orderBy('sku')->pluck('sku')->all();
     expect($gap('finish'))->toBe(['Q'])->and($gap('color'))->toBe(['R'])->and($gap('volume'))->toBe([])->and($gap('colour'))->toBe([]);
     app(TakeBack::class)($dropped);
@@ -66,13 +82,31 @@ test('what is expected is taken over downwards, dropped lower down, and taken ba
 function everything(): array
 {
     return [DB::table('assignments')->orderBy('item_id')->orderBy('definition_id')->orderBy('spelling_id')->get()->all(), DB::table('spellings')->orderBy('id')->get()->all(), DB::table('attribute_values')->orderBy('id')->get(['id', 'definition_id', 'label', 'slug', 'look'])->all(),
-        DB::table('headings')->orderBy('id')->get()->all(), DB::table('filters')->orderBy('id')->get(['id', 'definition_id', 'title'])->all(), DB::table('fill_rules')->orderBy('id')->get(['id', 'definition_id'])->all(), DB::table('expectations')->orderBy('id')->get()->all(), DB::table('definitions')->orderBy('id')->get(['id', 'slug', 'state', 'kind', 'level'])->all()];
+        DB::table('headings')
+            ->orderBy('id')
+            ->get()
+            ->all(), DB::table('filters')
+            ->orderBy('id')
+            ->get(['id', 'definition_id', 'title'])
+            ->all(), DB::table('fill_rules')
+            ->orderBy('id')
+            ->get(['id', 'definition_id'])
+            ->all(), DB::table('expectations')
+            ->orderBy('id')
+            ->get()
+            ->all(), DB::table('definitions')
+            ->orderBy('id')
+            ->get(['id', 'slug', 'state', 'kind', 'level'])
+            ->all()];
 }
 
 test('definitions with names alike are pointed out', function (): void {
     app(CreateDefinition::class)(DefinitionForm::from(['label' => 'Finishes', 'kind' => 'choice']));
     app(CreateDefinition::class)(DefinitionForm::from(['label' => 'Vol ume', 'kind' => 'number']));
-    $groups = array_map(fn (array $group): array => array_map(fn (Definition $one): string => $one->label, $group), LikeNames::among(Definition::query()->get()->toBase()));
+    $groups = array_map(
+        fn (array $group): array => array_map(fn (Definition $one): string => $one->label, $group),
+        LikeNames::among(Definition::query()->get()->toBase()),
+    );
     expect($groups)->toBe([['Color', 'Colour'], ['Finish', 'Finishes'], ['Volume', 'Vol ume']]);
 });
 
@@ -84,11 +118,20 @@ test('two definitions become one: values by their letters, conflicts told, deliv
     $before = everything();
     $merge = app(MergeDefinitions::class);
     $figures = $merge->check(definition_of('color'), definition_of('colour'))->toArray();
-    expect($figures)->toMatchArray(['values' => ['joined' => 2, 'moved' => 2], 'headings' => ['Colour'], 'filters' => ['Colour'], 'rules' => 1])->and(everything())->toEqual($before);
+    expect($figures)
+        ->toMatchArray(['values' => ['joined' => 2, 'moved' => 2], 'headings' => ['Colour'], 'filters' => ['Colour'], 'rules' => 1])
+        ->and(everything())
+        ->toEqual($before);
     $done = $merge(definition_of('color'), definition_of('colour'));
-    $held = DB::table('assignments as a')->join('items as i', 'i.id', '=', 'a.item_id')->join('spellings as s', 's.id', '=', 'a.spelling_id')->join('attribute_values as v', 'v.id', '=', 's.value_id')
+    $held = DB::table('assignments as a')
+        ->join('items as i', 'i.id', '=', 'a.item_id')
+        ->join('spellings as s', 's.id', '=', 'a.spelling_id')
+        ->join('attribute_values as v', 'v.id', '=', 's.value_id')
         ->where('a.definition_id', definition_of('color')->id)->orderBy('i.sku')->pluck('v.label', 'i.sku')->all();
-    expect($held)->toBe(['P-1' => 'Red', 'P-2' => 'Blue', 'Q' => 'Green', 'R' => 'Sap green'])->and(DB::table('assignments')->where('definition_id', definition_of('colour')->id)->exists())->toBeFalse()
+    expect($held)
+        ->toBe(['P-1' => 'Red', 'P-2' => 'Blue', 'Q' => 'Green', 'R' => 'Sap green'])
+        ->and(DB::table('assignments')->where('definition_id', definition_of('colour')->id)->exists())
+        ->toBeFalse()
         ->and(Lineup::ofTheShop()->filters()->pluck('definition_id')->all())->toBe([definition_of('color')->id]);
     app(TakeBack::class)($done);
     expect(everything())->toEqual($before);
@@ -98,8 +141,19 @@ test('two definitions become one: values by their letters, conflicts told, deliv
 });
 
 test('a product that has both keeps what the one that stays says', function (): void {
-    $this->read("sku,Tone,Shade\nX,Dark,Light\nY,Dark,dark\nZ,,Light\n", '{"columns": {"Tone": {"kind": "choice", "level": "product"}, "Shade": {"kind": "choice", "level": "variant"}}}', feed: 'Tones');
-    expect(app(MergeDefinitions::class)->check(definition_of('tone'), definition_of('shade'))->toArray())->toMatchArray(['items' => 3, 'come' => 1, 'same' => 1, 'conflicts' => 1, 'samples' => [['item' => 'X', 'stays' => 'Dark', 'goes' => 'Light']]]);
+    $this->read(
+        "sku,Tone,Shade\nX,Dark,Light\nY,Dark,dark\nZ,,Light\n",
+        '{"columns": {"Tone": {"kind": "choice", "level": "product"}, "Shade": {"kind": "choice", "level": "variant"}}}',
+        feed: 'Tones',
+    );
+    expect(app(MergeDefinitions::class)->check(definition_of('tone'), definition_of('shade'))->toArray())
+        ->toMatchArray([
+            'items' => 3,
+            'come' => 1,
+            'same' => 1,
+            'conflicts' => 1,
+            'samples' => [['item' => 'X', 'stays' => 'Dark', 'goes' => 'Light']],
+        ]);
 });
 
 test('retiring keeps the data, deleting takes it along, and both go back exactly', function (): void {
@@ -107,24 +161,51 @@ test('retiring keeps the data, deleting takes it along, and both go back exactly
     app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red', 'scope' => ['sku:Q']]));
     app(SayExpected::class)(null, [definition_of('color')->id], true);
     $merge = app(MergeValues::class);
-    $merge(definition_of('color'), $merge->plan(definition_of('color'), FindValue::named(definition_of('color'), 'Red')->id, [FindValue::named(definition_of('color'), 'Blue')->id]));
+    $merge(
+        definition_of('color'),
+        $merge->plan(
+            definition_of('color'), FindValue::named(definition_of('color'), 'Red')->id,
+            [FindValue::named(definition_of('color'), 'Blue')->id],
+        ),
+    );
     $before = everything();
     $end = app(EndDefinition::class);
-    expect($end->consequences(definition_of('color')))->toMatchArray(['products' => 2, 'values' => 1, 'filters' => ['Color'], 'rules' => 1, 'categories' => 1, 'headings' => ['Color']]);
+    expect($end->consequences(definition_of('color')))
+        ->toMatchArray(['products' => 2, 'values' => 1, 'filters' => ['Color'], 'rules' => 1, 'categories' => 1, 'headings' => ['Color']]);
     $retired = $end->retire(definition_of('color'));
-    expect(DB::table('filters')->count())->toBe(0)->and(DB::table('assignments')->where('definition_id', definition_of('color')->id)->count())->toBe(3);
+    expect(DB::table('filters')->count())
+        ->toBe(0)
+        ->and(DB::table('assignments')->where('definition_id', definition_of('color')->id)->count())
+        ->toBe(3);
     app(TakeBack::class)($retired);
     expect(everything())->toEqual($before);
     $deleted = $end->delete(definition_of('color'));
     expect(Definition::query()->where('slug', 'color')->exists())->toBeFalse()->and(DB::table('assignments')->count())->toBe(7);
     app(TakeBack::class)($deleted);
-    expect(everything())->toEqual($before)->and(fn () => $end->delete(Definition::query()->firstOrNew(['slug' => 'brand'])))->toThrow(Refused::class, 'cannot be deleted');
+    expect(everything())
+        ->toEqual($before)
+        ->and(fn () => $end->delete(Definition::query()->firstOrNew(['slug' => 'brand'])))
+        ->toThrow(Refused::class, 'cannot be deleted');
 });
 
 test('cells follow their definition to the other level as far as variants agree, and back', function (): void {
-    $this->read("sku,parent_sku,Grain,Coat\nG,,Fine,\nG-1,G,,Thin\nG-2,G,,Thin\nH,,,\nH-1,H,,Thin\nH-2,H,,Thick\n", '{"columns": {"Grain": {"kind": "choice", "level": "product"}, "Coat": {"kind": "choice", "level": "variant"}}}', feed: 'Grains');
-    $held = fn (string $slug): array => DB::table('assignments as a')->join('items as i', 'i.id', '=', 'a.item_id')->where('a.definition_id', definition_of($slug)->id)->orderBy('i.sku')->pluck('i.sku')->all();
-    $save = fn (string $slug, string $level) => app(SaveDefinition::class)(definition_of($slug), DefinitionForm::from(['label' => ucfirst($slug), 'kind' => 'choice', 'level' => $level]), State::Accepted, definition_of($slug)->version);
+    $this->read(
+        "sku,parent_sku,Grain,Coat\nG,,Fine,\nG-1,G,,Thin\nG-2,G,,Thin\nH,,,\nH-1,H,,Thin\nH-2,H,,Thick\n",
+        '{"columns": {"Grain": {"kind": "choice", "level": "product"}, "Coat": {"kind": "choice", "level": "variant"}}}',
+        feed: 'Grains',
+    );
+    $held = fn (string $slug): array => DB::table('assignments as a')
+        ->join('items as i', 'i.id', '=', 'a.item_id')
+        ->where('a.definition_id', definition_of($slug)->id)
+        ->orderBy('i.sku')
+        ->pluck('i.sku')
+        ->all();
+    $save = fn (string $slug, string $level) => app(SaveDefinition::class)(
+        definition_of($slug),
+        DefinitionForm::from(['label' => ucfirst($slug), 'kind' => 'choice', 'level' => $level]),
+        State::Accepted,
+        definition_of($slug)->version,
+    );
     $before = everything();
     $down = $save('grain', 'variant');
     expect($held('grain'))->toBe(['G-1', 'G-2']);
@@ -140,17 +221,38 @@ test('cells follow their definition to the other level as far as variants agree,
 });
 
 test('what only managers change is refused to an editor', function (): void {
-    app(SaveDefinition::class)(definition_of('finish'), DefinitionForm::from(['label' => 'Finish', 'kind' => 'choice', 'level' => 'product', 'edited_by' => 'manager', 'section' => 'Look', 'team_help' => 'Ask the lab.']), State::Accepted, definition_of('finish')->version);
+    app(SaveDefinition::class)(
+        definition_of('finish'),
+        DefinitionForm::from([
+            'label' => 'Finish', 'kind' => 'choice', 'level' => 'product', 'edited_by' => 'manager', 'section' => 'Look',
+            'team_help' => 'Ask the lab.',
+        ]),
+        State::Accepted,
+        definition_of('finish')->version,
+    );
     expect(definition_of('finish'))->section->toBe('Look')->team_help->toBe('Ask the lab.');
     $this->actingAs($this->person(Role::Editor));
     $change = fn () => app(ChangeCells::class)(Chosen::all(Narrowing::where([])), CellChange::set(definition_of('finish'), ['Matt']));
-    expect($change)->toThrow(Refused::class, 'Only managers change Finish')->and(fn () => app(EndDefinition::class)->retire(definition_of('finish')))->toThrow(Refused::class, 'Only managers');
+    expect($change)
+        ->toThrow(Refused::class, 'Only managers change Finish')
+        ->and(fn () => app(EndDefinition::class)->retire(definition_of('finish')))
+        ->toThrow(Refused::class, 'Only managers');
     $this->actingAs($this->person());
     expect($change())->not->toBeNull();
 });
 
 test('new values are dressed as their definition says', function (?string $dress, ?string $look): void {
-    app(SaveDefinition::class)(definition_of('finish'), DefinitionForm::from(['label' => 'Finish', 'kind' => 'choice', 'level' => 'product', 'dress' => $dress, 'term_order' => 'products']), State::Accepted, definition_of('finish')->version);
+    app(SaveDefinition::class)(
+        definition_of('finish'),
+        DefinitionForm::from([
+            'label' => 'Finish', 'kind' => 'choice', 'level' => 'product', 'dress' => $dress, 'term_order' => 'products',
+        ]),
+        State::Accepted,
+        definition_of('finish')->version,
+    );
     app(ChangeCells::class)(Chosen::all(Narrowing::where([])), CellChange::set(definition_of('finish'), ['Navy']));
-    expect(FindValue::named(definition_of('finish'), 'Navy')->look()->colors)->toBe($look === null ? [] : [$look])->and(definition_of('finish')->term_order->value)->toBe('products');
+    expect(FindValue::named(definition_of('finish'), 'Navy')->look()->colors)
+        ->toBe($look === null ? [] : [$look])
+        ->and(definition_of('finish')->term_order->value)
+        ->toBe('products');
 })->with([[null, null], ['colors', '#000080'], ['letters', null]]);

@@ -67,7 +67,10 @@ test('products stand in the order asked for, whether few of them match or many',
     shuffle($order);
     $places = array_flip($order);
     ksort($places);
-    $part = fn (array $numbers): Closure => fn (int $part): string => pack('V*', ...array_slice($numbers, $part * EditionOrder::PART, EditionOrder::PART));
+    $part = fn (array $numbers): Closure => fn (int $part): string => pack(
+        'V*',
+        ...array_slice($numbers, $part * EditionOrder::PART, EditionOrder::PART),
+    );
     $chosen = (array) array_rand(array_flip(range(0, $products - 1)), $matching);
     $bits = gmp_init(0);
     array_map(fn (int $number) => gmp_setbit($bits, $number), $chosen);

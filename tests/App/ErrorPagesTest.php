@@ -9,7 +9,11 @@ use Illuminate\Support\Facades\Route;
 
 test('a page that cannot be had says what happened and where to go on', function (string $method, string $path, int $status, string $words): void {
     $this->actingAs($this->person(Role::Viewer));
-    $this->call($method, $path)->assertStatus($status)->assertSee($words)->assertSee(route('today'))->assertHeader('Content-Security-Policy');
+    $this->call($method, $path)
+        ->assertStatus($status)
+        ->assertSee($words)
+        ->assertSee(route('today'))
+        ->assertHeader('Content-Security-Policy');
 })->with([
     'an address of nothing' => ['GET', '/no-such-page', 404, 'There is nothing here'],
     'a definition that is gone' => ['GET', '/values/no-such-attribute', 404, 'There is nothing here'],

@@ -36,8 +36,17 @@ function rule(array $input): FillRule
 /** @return array<string, string> filled by rules: value and rule, by sku */
 function ruled(string $slug): array
 {
-    return DB::table('assignments as a')->join('items as i', 'i.id', '=', 'a.item_id')->join('spellings as s', 's.id', '=', 'a.spelling_id')->leftJoin('attribute_values as v', 'v.id', '=', 's.value_id')
-        ->where('a.definition_id', Definition::query()->where('slug', $slug)->value('id'))->where('a.origin', '>', 0)->orderBy('i.sku')->selectRaw('i.sku, COALESCE(v.label, s.text) AS shown')->pluck('shown', 'sku')->all();
+    return DB::table('assignments as a')
+        ->join('items as i', 'i.id', '=', 'a.item_id')
+        ->join('spellings as s', 's.id', '=', 'a.spelling_id')
+        ->leftJoin('attribute_values as v', 'v.id', '=', 's.value_id')
+
+        ->where('a.definition_id', Definition::query()->where('slug', $slug)->value('id'))
+        ->where('a.origin', '>', 0)
+        ->orderBy('i.sku')
+        ->selectRaw('i.sku, COALESCE(v.label, s.text) AS shown')
+        ->pluck('shown', 'sku')
+        ->all();
 }
 
 test('each source fills what is missing, and nothing else', function (array $input, array $filled, array $figures): void {
@@ -48,15 +57,51 @@ test('each source fills what is missing, and nothing else', function (array $inp
     app(EditRules::class)->add($form);
     expect(ruled($input['definition']))->toBe($filled);
     app(TakeBack::class)(app(TakeBack::class)->newest());
-    expect(DB::table('assignments')->orderBy('item_id')->orderBy('spelling_id')->get()->all())->toEqual($before)->and(FillRule::query()->count())->toBe(0);
+    expect(DB::table('assignments')->orderBy('item_id')->orderBy('spelling_id')->get()->all())
+        ->toEqual($before)
+        ->and(FillRule::query()->count())
+        ->toBe(0);
 })->with([
-    'a branch of the tree' => [['definition' => 'range', 'source' => 'category', 'branch' => 'paint'], ['P' => 'Oil'], ['filled' => 1, 'differ' => 1, 'new_values' => ['Oil']]],
-    'words, told' => [['definition' => 'finish', 'source' => 'words', 'in' => ['name'], 'lines' => "Gloss: glossy, gloss - semi-gloss\nSemi-gloss: semi gloss"], ['P' => 'Semi-gloss'], ['filled' => 1, 'differ' => 1]],
-    'words, the values themselves' => [['definition' => 'color', 'source' => 'words', 'lines' => "Sap green:\nRed:\nGreen:"], ['P-1' => 'Sap green'], ['filled' => 1, 'differ' => 1, 'undecided' => 1]],
-    'bands of a number' => [['definition' => 'range', 'source' => 'number', 'field' => 'volume', 'bands' => "..50: Small\n50..500: Medium\n500..: Large"], ['P' => 'Medium'], ['fits' => 2]],
-    'bands of the price' => [['definition' => 'finish', 'source' => 'number', 'field' => 'price', 'bands' => "..7: Cheap\n7..: Dear"], ['R' => 'Dear'], ['undecided' => 1, 'differ' => 1]],
-    'another definition' => [['definition' => 'finish', 'source' => 'definition', 'from' => 'color', 'table' => 'Red: Gloss'], ['P' => 'Gloss'], ['filled' => 1]],
-    'always the same, narrowed' => [['definition' => 'finish', 'source' => 'fixed', 'value' => 'Matt', 'scope' => ['category:paint', 'price:6..']], ['P' => 'Matt', 'R' => 'Matt'], ['filled' => 2, 'new_values' => []]],
+    'a branch of the tree' => [
+        ['definition' => 'range', 'source' => 'category', 'branch' => 'paint'],
+        ['P' => 'Oil'],
+        ['filled' => 1, 'differ' => 1, 'new_values' => ['Oil']],
+    ],
+    'words, told' => [
+        [
+            'definition' => 'finish',
+            'source' => 'words',
+            'in' => ['name'],
+            'lines' => "Gloss: glossy, gloss - semi-gloss\nSemi-gloss: semi gloss",
+        ],
+        ['P' => 'Semi-gloss'],
+        ['filled' => 1, 'differ' => 1],
+    ],
+    'words, the values themselves' => [
+        ['definition' => 'color', 'source' => 'words', 'lines' => "Sap green:\nRed:\nGreen:"],
+        ['P-1' => 'Sap green'],
+        ['filled' => 1, 'differ' => 1, 'undecided' => 1],
+    ],
+    'bands of a number' => [
+        ['definition' => 'range', 'source' => 'number', 'field' => 'volume', 'bands' => "..50: Small\n50..500: Medium\n500..: Large"],
+        ['P' => 'Medium'],
+        ['fits' => 2],
+    ],
+    'bands of the price' => [
+        ['definition' => 'finish', 'source' => 'number', 'field' => 'price', 'bands' => "..7: Cheap\n7..: Dear"],
+        ['R' => 'Dear'],
+        ['undecided' => 1, 'differ' => 1],
+    ],
+    'another definition' => [
+        ['definition' => 'finish', 'source' => 'definition', 'from' => 'color', 'table' => 'Red: Gloss'],
+        ['P' => 'Gloss'],
+        ['filled' => 1],
+    ],
+    'always the same, narrowed' => [
+        ['definition' => 'finish', 'source' => 'fixed', 'value' => 'Matt', 'scope' => ['category:paint', 'price:6..']],
+        ['P' => 'Matt', 'R' => 'Matt'],
+        ['filled' => 2, 'new_values' => []],
+    ],
 ]);
 
 test('what a person or a feed says wins over a rule, an earlier rule over a later one', function (): void {
@@ -79,7 +124,12 @@ test('a rule runs after each reading, follows when it is changed, and goes with 
     $rule = rule(['definition' => 'finish', 'source' => 'category', 'branch' => 'paint']);
     $this->read("sku,name,category\nN,New,Paint > Oil\n", feed: 'Second');
     expect(ruled('finish'))->toBe(['N' => 'Oil', 'P' => 'Oil', 'R' => 'Gouache']);
-    app(EditRules::class)->save($rule->refresh(), RuleForm::from(['definition' => 'finish', 'source' => 'fixed', 'value' => 'Satin', 'scope' => ['category:oil']]), $rule->version);
+    app(EditRules::class)
+        ->save(
+            $rule->refresh(),
+            RuleForm::from(['definition' => 'finish', 'source' => 'fixed', 'value' => 'Satin', 'scope' => ['category:oil']]),
+            $rule->version,
+        );
     expect(ruled('finish'))->toBe(['N' => 'Satin', 'P' => 'Satin']);
     app(EditRules::class)->pause($rule->refresh(), true);
     Item::query()->where('sku', 'R')->update(['category_id' => Item::query()->where('sku', 'P')->value('category_id')]);
@@ -88,21 +138,40 @@ test('a rule runs after each reading, follows when it is changed, and goes with 
     $removed = app(EditRules::class)->remove($rule->refresh());
     expect(ruled('finish'))->toBe([]);
     app(TakeBack::class)($removed);
-    expect(ruled('finish'))->toBe(['N' => 'Satin', 'P' => 'Satin'])->and(fn () => app(EditRules::class)->save($rule->refresh(), RuleForm::from(['definition' => 'finish', 'source' => 'fixed', 'value' => 'Matt']), 1))->toThrow(Refused::class, 'Someone else saved');
+    expect(ruled('finish'))
+        ->toBe(['N' => 'Satin', 'P' => 'Satin'])
+        ->and(fn () => app(EditRules::class)->save(
+            $rule->refresh(),
+            RuleForm::from(['definition' => 'finish', 'source' => 'fixed', 'value' => 'Matt']),
+            1,
+        ))
+        ->toThrow(Refused::class, 'Someone else saved');
 });
 
 test('rules that make no sense are refused by field', function (array $input, string $reason): void {
     expect(fn () => RuleForm::from($input + ['definition' => 'finish']))->toThrow(Refused::class, $reason);
 })->with([[['source' => 'magic'], 'takes its values from'], [['source' => 'category', 'branch' => 'nowhere'], 'Choose the branch'], [['source' => 'number', 'field' => 'volume', 'bands' => '5..1: x'], 'ends before it begins'],
-    [['source' => 'number', 'field' => 'volume', 'bands' => 'five: x'], 'Line 1 is not a band'], [['source' => 'number', 'field' => 'color', 'bands' => '..5: x'], 'Choose a number'], [['source' => 'definition', 'from' => 'finish'], 'from itself'],
-    [['source' => 'fixed', 'value' => ''], 'A value is missing'], [['source' => 'words', 'lines' => ': a'], 'A value is missing'], [['definition' => 'volume', 'source' => 'words'], 'Say which words'], [['source' => 'fixed', 'value' => 'x', 'scope' => ['category:nowhere']], 'no category']]);
+    [
+        ['source' => 'number', 'field' => 'volume', 'bands' => 'five: x'],
+        'Line 1 is not a band',
+    ], [
+        ['source' => 'number', 'field' => 'color', 'bands' => '..5: x'],
+        'Choose a number',
+    ], [['source' => 'definition', 'from' => 'finish'], 'from itself'],
+    [['source' => 'fixed', 'value' => ''], 'A value is missing'], [['source' => 'words', 'lines' => ': a'], 'A value is missing'], [['definition' => 'volume', 'source' => 'words'], 'Say which words'], [
+        ['source' => 'fixed', 'value' => 'x', 'scope' => ['category:nowhere']],
+        'no category',
+    ]]);
 
 test('a rule that names something which is gone keeps what it filled, fills no more, and does not stop a reading', function (): void {
     $broken = rule(['definition' => 'finish', 'source' => 'definition', 'from' => 'color', 'table' => 'Red: Gloss']);
     $other = rule(['definition' => 'range', 'source' => 'fixed', 'value' => 'All', 'scope' => ['category:brushes']]);
     expect(ruled('finish'))->toBe(['P' => 'Gloss']);
     $deleted = app(EndDefinition::class)->delete(Definition::query()->where('slug', 'color')->firstOrFail());
-    expect($broken->refresh()->load('definition')->problem())->toContain('Choose the definition')->and($other->refresh()->load('definition')->problem())->toBeNull();
+    expect($broken->refresh()->load('definition')->problem())
+        ->toContain('Choose the definition')
+        ->and($other->refresh()->load('definition')->problem())
+        ->toBeNull();
     $this->read("sku,name,category\nN,New,Brushes > Round\n", feed: 'Second');
     expect(ruled('finish'))->toBe(['P' => 'Gloss'])->and(ruled('range'))->toBe(['N' => 'All', 'Q' => 'All']);
     $this->actingAs($this->person())->get('/rules')->assertOk()->assertSee('cannot run');

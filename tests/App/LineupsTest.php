@@ -64,7 +64,11 @@ function saveFilter(string $key, array $changes, string $placement = 'shop'): vo
 /** @return list<string> titles of the filters that a page of the shop shows, in order */
 function shownOn(Tests\Support\CatalogTestCase $test, string $path): array
 {
-    preg_match_all('/<summary[^>]*>\s*<span[^>]*>([^<]+)<\/span>\s*<\/summary>/', (string) $test->get($path)->assertOk()->getContent(), $found);
+    preg_match_all(
+        '/<summary[^>]*>\s*<span[^>]*>([^<]+)<\/span>\s*<\/summary>/',
+        (string) $test->get($path)->assertOk()->getContent(),
+        $found,
+    );
 
     return array_map(trim(...), $found[1]);
 }
@@ -86,7 +90,16 @@ test('a branch drops, adds, changes and orders filters; its pages get that, othe
     saveFilter('color', ['title' => 'Shade', 'columns' => 3], $paint);
     saveFilter('price', ['title' => 'Cost'], 'only:'.pageOf('oil'));
     $this->publish();
-    expect(shownOn($this, '/shop'))->toBe(['Color', 'Brand', 'Price'])->and(shownOn($this, '/shop/c/paint'))->toBe(['Weight', 'Price', 'Shade'])->and(shownOn($this, '/shop/c/oil'))->toBe(['Weight', 'Cost', 'Shade'])->and(shownOn($this, '/shop/c/brushes'))->toBe(['Brand', 'Price'])->and(shownOn($this, '/shop/search?q=ink'))->toBe(['Color', 'Price']);
+    expect(shownOn($this, '/shop'))
+        ->toBe(['Color', 'Brand', 'Price'])
+        ->and(shownOn($this, '/shop/c/paint'))
+        ->toBe(['Weight', 'Price', 'Shade'])
+        ->and(shownOn($this, '/shop/c/oil'))
+        ->toBe(['Weight', 'Cost', 'Shade'])
+        ->and(shownOn($this, '/shop/c/brushes'))
+        ->toBe(['Brand', 'Price'])
+        ->and(shownOn($this, '/shop/search?q=ink'))
+        ->toBe(['Color', 'Price']);
     $composed = Compositions::load()->of(pageOf('oil'));
     expect($composed->filters['color']->changed)->toHaveKeys(['title', 'columns'])->and(array_keys($composed->dropped))->toBe(['brand']);
     // What is changed at the top still reaches the branch, save for what it says itself.
@@ -97,13 +110,24 @@ test('a branch drops, adds, changes and orders filters; its pages get that, othe
     app(MoveLineup::class)->copy($paint, 'below:'.pageOf('brushes'));
     expect(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))->toBe(['weight', 'price', 'color']);
     app(MoveLineup::class)->copy('below:'.pageOf('brushes'), 'search', move: true);
-    expect(array_keys(Compositions::load()->of('search')->filters))->toBe(['weight', 'price', 'color'])->and(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))->toBe(['color', 'brand', 'price']);
+    expect(array_keys(Compositions::load()->of('search')->filters))
+        ->toBe(['weight', 'price', 'color'])
+        ->and(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))
+        ->toBe(['color', 'brand', 'price']);
     app(MoveLineup::class)->remove($paint);
-    expect(array_keys(Compositions::load()->of(pageOf('ink'))->filters))->toBe(['color', 'brand', 'price'])->and(fn () => app(MoveLineup::class)->remove('shop'))->toThrow(Refused::class);
+    expect(array_keys(Compositions::load()->of(pageOf('ink'))->filters))
+        ->toBe(['color', 'brand', 'price'])
+        ->and(fn () => app(MoveLineup::class)->remove('shop'))
+        ->toThrow(Refused::class);
     while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === 'Line-ups') {
         app(TakeBack::class)($newest);
     }
-    expect(Compositions::load()->of('shop')->filters)->toBe([])->and(DB::table('filter_changes')->count())->toBe(0)->and(DB::table('lineups')->count())->toBe(1);
+    expect(Compositions::load()->of('shop')->filters)
+        ->toBe([])
+        ->and(DB::table('filter_changes')->count())
+        ->toBe(0)
+        ->and(DB::table('lineups')->count())
+        ->toBe(1);
 });
 
 test('only these: a merge, a rename and a gathering carry over by themselves, and new terms wait to be admitted', function (): void {
@@ -117,7 +141,10 @@ test('only these: a merge, a rename and a gathering carry over by themselves, an
     };
     expect($terms())->toBe(['crimson', 'sage']);
     $merge = app(MergeValues::class);
-    expect(MergeConsequences::of(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]), app(ProductCounts::class))->handPicked)->toBe(['Color (Whole shop)'])->and(app(GatherValues::class)->consequences(colors(), 'Reds', [$id('Cerulean')])->handPicked)->toBe([]);
+    expect(MergeConsequences::of(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]), app(ProductCounts::class))->handPicked)
+        ->toBe(['Color (Whole shop)'])
+        ->and(app(GatherValues::class)->consequences(colors(), 'Reds', [$id('Cerulean')])->handPicked)
+        ->toBe([]);
     $merge(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]));
     expect($terms())->toBe(['crimson', 'olive']);
     app(GatherValues::class)(colors(), 'Reds', [$id('Crimson')]);
@@ -125,7 +152,12 @@ test('only these: a merge, a rename and a gathering carry over by themselves, an
     $new = app(CreateValue::class)(colors(), 'Gamboge');
     $this->read("sku,category,Color\nP9,Paint,Gamboge\n", STOCKED_MAP);
     $filter = Compositions::load()->of('shop')->filters['color']->settings();
-    expect($terms())->toBe(['olive', 'reds'])->and(FilterForm::isWaiting($filter, $new))->toBeTrue()->and(FilterForm::isWaiting($filter, $id('Cerulean')))->toBeFalse();
+    expect($terms())
+        ->toBe(['olive', 'reds'])
+        ->and(FilterForm::isWaiting($filter, $new))
+        ->toBeTrue()
+        ->and(FilterForm::isWaiting($filter, $id('Cerulean')))
+        ->toBeFalse();
     $this->actingAs($this->person())->get('/line-ups?filter=color')->assertSee('1 waiting')->assertSee('New, and not shown yet');
     $this->post('/line-ups/color/admit', ['page' => 'shop', 'admit' => [$new]])->assertSessionHas('done');
     expect($terms())->toBe(['gamboge', 'olive', 'reds']);
@@ -137,14 +169,37 @@ test('bands, dates, texts, categories below and values below their umbrellas nar
     app(GatherValues::class)(colors(), 'Green', [FindValue::named(colors(), 'Sage')->id, FindValue::named(colors(), 'Olive')->id]);
     app(EditLineup::class)->several(['weight', 'note', 'made', 'category', 'stock', 'added']);
     saveFilter('color', ['control' => 'nested']);
-    saveFilter('weight', ['control' => 'bands', 'bands' => [['from' => null, 'to' => 10], ['from' => 10, 'to' => 100, 'label' => 'Middling'], ['from' => 100, 'to' => null]]]);
+    saveFilter(
+        'weight',
+        [
+            'control' => 'bands',
+            'bands' => [['from' => null, 'to' => 10], ['from' => 10, 'to' => 100, 'label' => 'Middling'], ['from' => 100, 'to' => null]],
+        ],
+    );
     saveFilter('note', ['open' => true]);
     $this->publish();
-    expect(goodsOn($this, '/shop?weight=..10'))->toBe(['Fine brush', 'Sage oil'])->and(goodsOn($this, '/shop?weight=10..100'))->toBe(['Olive oil', 'Sage oil', 'Wide brush'])->and(goodsOn($this, '/shop?weight=..10,100..'))->toBe(['Cerulean ink', 'Fine brush', 'Sage oil'])
+    expect(goodsOn($this, '/shop?weight=..10'))
+        ->toBe(['Fine brush', 'Sage oil'])
+        ->and(goodsOn($this, '/shop?weight=10..100'))
+        ->toBe(['Olive oil', 'Sage oil', 'Wide brush'])
+        ->and(goodsOn($this, '/shop?weight=..10,100..'))
+        ->toBe(['Cerulean ink', 'Fine brush', 'Sage oil'])
         // Blind to case and diacritics (C8): "cafe" finds "Café".
-        ->and(goodsOn($this, '/shop?note=CAFE'))->toBe(['Crimson ink', 'Olive oil'])->and(goodsOn($this, '/shop?made=2026-02-01..2026-02-11'))->toBe(['Olive oil', 'Wide brush']);
-    $this->get('/shop?'.http_build_query(['made' => ['from' => '2026-02-11', 'to' => '2026-02-01']]))->assertRedirect('/shop?made=2026-02-01..2026-02-11');
-    expect(goodsOn($this, '/shop?category=brushes'))->toBe(['Fine brush', 'Wide brush'])->and(goodsOn($this, '/shop?color=green'))->toBe(['Olive oil', 'Sage oil'])->and(goodsOn($this, '/shop?color=sage'))->toBe(['Sage oil'])->and(goodsOn($this, '/shop?color=green,crimson&category=paint'))->toBe(['Crimson ink', 'Olive oil', 'Sage oil']);
+
+        ->and(goodsOn($this, '/shop?note=CAFE'))
+        ->toBe(['Crimson ink', 'Olive oil'])
+        ->and(goodsOn($this, '/shop?made=2026-02-01..2026-02-11'))
+        ->toBe(['Olive oil', 'Wide brush']);
+    $this->get('/shop?'.http_build_query(['made' => ['from' => '2026-02-11', 'to' => '2026-02-01']]))
+        ->assertRedirect('/shop?made=2026-02-01..2026-02-11');
+    expect(goodsOn($this, '/shop?category=brushes'))
+        ->toBe(['Fine brush', 'Wide brush'])
+        ->and(goodsOn($this, '/shop?color=green'))
+        ->toBe(['Olive oil', 'Sage oil'])
+        ->and(goodsOn($this, '/shop?color=sage'))
+        ->toBe(['Sage oil'])
+        ->and(goodsOn($this, '/shop?color=green,crimson&category=paint'))
+        ->toBe(['Crimson ink', 'Olive oil', 'Sage oil']);
     $this->get('/shop?made=2026-02-01..')->assertSee('Made: 2026-02-01 and over');
     $this->get('/shop')->assertSee('Middling')->assertSee('2 in it');
     saveFilter('note', ['match' => 'whole']);
@@ -156,11 +211,29 @@ test('bands, dates, texts, categories below and values below their umbrellas nar
 });
 
 test('sold-out products are shown last or hidden until asked for, and sort orders are the shop\'s own', function (): void {
-    app(EditLineup::class)->page(['sold_out' => 'last', 'sorts' => [['name' => 'Heaviest', 'by' => [['weight', true], ['name', false]]], ['name' => 'Dearest', 'by' => [['price', true]]], ['name' => 'Off', 'by' => [['name', false]], 'active' => false]]], 'shop');
+    app(EditLineup::class)
+        ->page(
+            [
+                'sold_out' => 'last',
+                'sorts' => [
+                    ['name' => 'Heaviest', 'by' => [['weight', true], ['name', false]]],
+                    ['name' => 'Dearest', 'by' => [['price', true]]],
+                    ['name' => 'Off', 'by' => [['name', false]], 'active' => false],
+                ],
+            ],
+            'shop',
+        );
     app(EditLineup::class)->page(['sold_out' => 'hidden'], 'below:'.pageOf('brushes'));
     $this->publish();
-    expect(goodsOn($this, '/shop'))->toBe(['Cerulean ink', 'Wide brush', 'Sage oil', 'Crimson ink', 'Olive oil', 'Fine brush'])->and(goodsOn($this, '/shop?sort=dearest'))->toBe(['Cerulean ink', 'Crimson ink', 'Wide brush', 'Sage oil', 'Olive oil', 'Fine brush'])
-        ->and(goodsOn($this, '/shop/c/brushes'))->toBe(['Wide brush'])->and(goodsOn($this, '/shop/c/brushes?sold-out=1'))->toBe(['Wide brush', 'Fine brush']);
+    expect(goodsOn($this, '/shop'))
+        ->toBe(['Cerulean ink', 'Wide brush', 'Sage oil', 'Crimson ink', 'Olive oil', 'Fine brush'])
+        ->and(goodsOn($this, '/shop?sort=dearest'))
+        ->toBe(['Cerulean ink', 'Crimson ink', 'Wide brush', 'Sage oil', 'Olive oil', 'Fine brush'])
+
+        ->and(goodsOn($this, '/shop/c/brushes'))
+        ->toBe(['Wide brush'])
+        ->and(goodsOn($this, '/shop/c/brushes?sold-out=1'))
+        ->toBe(['Wide brush', 'Fine brush']);
     $this->get('/shop/c/brushes')->assertSee('Show 1 sold-out product too');
     $this->get('/shop')->assertSee('Heaviest')->assertDontSee('>Off<', false);
 });
@@ -169,7 +242,14 @@ test('a category can list its own products only, and the search finds by words',
     $this->read("sku,name,category\nP7,Plain tube,Paint\n");
     app(ListOwnOnly::class)(Category::query()->where('slug', 'paint')->firstOrFail(), true);
     $this->publish();
-    expect(goodsOn($this, '/shop/c/paint'))->toBe(['Plain tube'])->and(goodsOn($this, '/shop/search?q=INK+crim'))->toBe(['Crimson ink'])->and(goodsOn($this, '/shop/search?q=p3'))->toBe(['Crimson ink'])->and(goodsOn($this, '/shop/search?q=nothing-like-it'))->toBe([]);
+    expect(goodsOn($this, '/shop/c/paint'))
+        ->toBe(['Plain tube'])
+        ->and(goodsOn($this, '/shop/search?q=INK+crim'))
+        ->toBe(['Crimson ink'])
+        ->and(goodsOn($this, '/shop/search?q=p3'))
+        ->toBe(['Crimson ink'])
+        ->and(goodsOn($this, '/shop/search?q=nothing-like-it'))
+        ->toBe([]);
     expect(app(PageFacts::class)->products(pageOf('paint')))->toBe(1);
 });
 
@@ -181,18 +261,40 @@ test('a product shows its properties in their sections', function (): void {
 
 test('where nothing is left, it says which one filter to drop and what that brings', function (): void {
     $this->publish();
-    $this->get('/shop?color=sage&brand=loxholm&price=..6')->assertSee('Nothing has all of this at once')->assertSee('without Brand')->assertDontSee('without Price');
+    $this->get('/shop?color=sage&brand=loxholm&price=..6')
+        ->assertSee('Nothing has all of this at once')
+        ->assertSee('without Brand')
+        ->assertDontSee('without Price');
     expect(goodsOn($this, '/shop?color=sage&price=..6'))->toBe(['Sage oil']);
 });
 
 test('looks, labels, order, pins and columns of a filter are its own, and the shop shows them', function (): void {
     $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
-    saveFilter('color', ['control' => 'cubes', 'columns' => 4, 'order' => 'products', 'pinned' => [$id('Olive')], 'looks' => [$id('Crimson') => ['label' => 'Deep red', 'colors' => ['#770011']]], 'title_shown' => false, 'counts' => false, 'more' => 1]);
+    saveFilter(
+        'color',
+        [
+            'control' => 'cubes',
+            'columns' => 4,
+            'order' => 'products',
+            'pinned' => [$id('Olive')],
+            'looks' => [$id('Crimson') => ['label' => 'Deep red', 'colors' => ['#770011']]],
+            'title_shown' => false,
+            'counts' => false,
+            'more' => 1,
+        ],
+    );
     saveFilter('price', ['prefix' => 'EUR ', 'decimals' => 2, 'from' => 1, 'to' => 51, 'step' => 5]);
     $this->publish();
     $html = (string) $this->get('/shop')->getContent();
     preg_match_all('/name="color\[\]" value="([^"]+)"/', $html, $found);
-    expect($found[1][0])->toBe('olive')->and($html)->toContain('Deep red')->toContain('#770011')->toContain('in-4')->toContain('3 more')->toContain('min="1" max="51" step="5"');
+    expect($found[1][0])
+        ->toBe('olive')
+        ->and($html)
+        ->toContain('Deep red')
+        ->toContain('#770011')
+        ->toContain('in-4')
+        ->toContain('3 more')
+        ->toContain('min="1" max="51" step="5"');
     $this->actingAs($this->person())->get('/line-ups')->assertSee('Deep red');
 });
 
@@ -201,18 +303,45 @@ test('what filters earn is worked out on the draft, and proposed from nothing', 
     for ($i = 0; $i < 120; $i++) {
         $rows .= "B{$i},Thing {$i},Shelf,".($i % 3 === 0 ? 'Ninefold' : 'Loxholm').','.(1 + $i % 40).','.['Red', 'Blue', 'Green', 'Gray'][$i % 4].','.['Warm', 'Cold', 'Mild', 'Plain'][$i % 4].','.($i < 10 ? 'A' : '')."\n";
     }
-    $this->read($rows, '{"columns": {"Color": {"attribute": "color", "kind": "choice"}, "Tone": {"attribute": "tone", "kind": "choice"}, "Grade": {"attribute": "grade", "kind": "choice"}}}');
+    $this->read(
+        $rows,
+        '{"columns": {"Color": {"attribute": "color", "kind": "choice"}, "Tone": {"attribute": "tone", "kind": "choice"}, "Grade": {"attribute": "grade", "kind": "choice"}}}',
+    );
     app(EditLineup::class)->several(['tone', 'grade']);
     $page = pageOf('shelf');
     $lineup = Compositions::load()->of($page);
     $worth = app(PageWorth::class)->of($page, $lineup);
-    expect($worth['color']->coverage)->toBe(1.0)->and($worth['color']->narrowing)->toEqualWithDelta(0.75, 1e-9)->and($worth['color']->leaves)->toBe(30)->and($worth['color']->inWords())->toBe('covers 100 % of 120 products; one pick leaves about 30')
+    expect($worth['color']->coverage)
+        ->toBe(1.0)
+        ->and($worth['color']->narrowing)
+        ->toEqualWithDelta(0.75, 1e-9)
+        ->and($worth['color']->leaves)
+        ->toBe(30)
+        ->and($worth['color']->inWords())
+        ->toBe('covers 100 % of 120 products; one pick leaves about 30')
         // Two that say the same: four colors and four tones, always together.
-        ->and($worth['tone']->same)->toBe('Color')->and($worth['tone']->overlap)->toEqualWithDelta(1.0, 1e-9)->and($worth['brand']->overlap)->toBeLessThan(0.01)->and($worth['grade']->coverage)->toEqualWithDelta(10 / 120, 1e-9);
+
+        ->and($worth['tone']->same)
+        ->toBe('Color')
+        ->and($worth['tone']->overlap)
+        ->toEqualWithDelta(1.0, 1e-9)
+        ->and($worth['brand']->overlap)
+        ->toBeLessThan(0.01)
+        ->and($worth['grade']->coverage)
+        ->toEqualWithDelta(10 / 120, 1e-9);
     $warnings = app(LineupWarnings::class)->of($page, $lineup, app(PageFacts::class), $worth);
-    expect($warnings['tone'][0]['text'])->toBe('says nearly the same as Color')->and($warnings['grade'][0]['text'])->toContain('all products here have the same');
+    expect($warnings['tone'][0]['text'])
+        ->toBe('says nearly the same as Color')
+        ->and($warnings['grade'][0]['text'])
+        ->toContain('all products here have the same');
     $proposed = array_map(fn ($one): string => $one->key, app(PageWorth::class)->proposal($page, 8));
-    expect($proposed)->toContain('color')->toContain('brand')->not->toContain('tone')->not->toContain('grade')->and(app(PageWorth::class)->order($page, $lineup)[count($lineup->filters) - 1])->toBeIn(['tone', 'grade']);
+    expect($proposed)
+        ->toContain('color')
+        ->toContain('brand')->not
+        ->toContain('tone')->not
+        ->toContain('grade')
+        ->and(app(PageWorth::class)->order($page, $lineup)[count($lineup->filters) - 1])
+        ->toBeIn(['tone', 'grade']);
     $this->actingAs($this->person());
     foreach (['', '&propose=order', '&propose=lineup', '&why=1', '&filter=price&bands=steps&number=4', '&filter=price&bands=shares', '&with=shop', '&at=only'] as $more) {
         $this->get("/line-ups?page={$page}{$more}")->assertOk();
@@ -224,35 +353,84 @@ test('what filters earn is worked out on the draft, and proposed from nothing', 
 test('bad settings are refused, naming the field, and nothing is lost', function (string $field, array $input, string $why): void {
     $this->actingAs($this->person());
     $given = Compositions::load()->of('shop')->filters['price']->given;
-    $this->put('/line-ups/price', $input + ['title' => 'Price', 'control' => 'scale', 'page' => 'shop', 'token' => ChangeFilter::token($given)])->assertSessionHasErrors([$field => $why]);
+    $this->put(
+        '/line-ups/price',
+        $input + ['title' => 'Price', 'control' => 'scale', 'page' => 'shop', 'token' => ChangeFilter::token($given)],
+    )
+        ->assertSessionHasErrors([$field => $why]);
     expect(Compositions::load()->of('shop')->filters['price']->given)->toBe($given);
 })->with([
-    ['title', ['title' => ' '], 'A filter needs a title of 1 to 100 characters.'], ['title', ['title' => 'Color'], 'Another filter of this line-up is titled "Color".'], ['step', ['step' => '-1'], 'The step is a number above zero, for example 5 or 0.5.'], ['step', ['step' => 'x'], 'The step is a number, for example 5 or 0.5; "x" is none.'],
-    ['to', ['from' => '9', 'to' => '3'], 'The scale ends before it begins.'], ['control', ['control' => 'cubes'], 'Cubes with colors or pictures does not fit what Price holds.'], ['bands', ['control' => 'bands', 'bands' => [['from' => 'a']]], 'Band 1: "a" is not a number.'], ['bands', ['control' => 'bands', 'bands' => [['from' => '9', 'to' => '2']]], 'Band 1: a band cannot end (2) before it begins (9).'], ['bands', ['control' => 'bands'], 'Bands need at least one, with a lower or an upper end. Let Lokum propose some.'],
+    ['title', ['title' => ' '], 'A filter needs a title of 1 to 100 characters.'], ['title', ['title' => 'Color'], 'Another filter of this line-up is titled "Color".'], ['step', ['step' => '-1'], 'The step is a number above zero, for example 5 or 0.5.'], [
+        'step', ['step' => 'x'], 'The step is a number, for example 5 or 0.5; "x" is none.',
+    ],
+    ['to', ['from' => '9', 'to' => '3'], 'The scale ends before it begins.'], ['control', ['control' => 'cubes'], 'Cubes with colors or pictures does not fit what Price holds.'], ['bands', ['control' => 'bands', 'bands' => [['from' => 'a']]], 'Band 1: "a" is not a number.'], [
+        'bands',
+        ['control' => 'bands', 'bands' => [['from' => '9', 'to' => '2']]],
+        'Band 1: a band cannot end (2) before it begins (9).',
+    ], ['bands', ['control' => 'bands'], 'Bands need at least one, with a lower or an upper end. Let Lokum propose some.'],
 ]);
 
 test('an edition keeps the line-up of every page, and pages with the same one share it', function (): void {
     $this->publish();
     $edition = Edition::openCurrent();
-    expect(array_map(fn (FilterSettings $filter): string => $filter->key, $edition->filters(pageOf('oil'))))->toBe(['color', 'brand', 'price'])->and($edition->filters('nowhere'))->toBe([]);
+    expect(array_map(fn (FilterSettings $filter): string => $filter->key, $edition->filters(pageOf('oil'))))
+        ->toBe(['color', 'brand', 'price'])
+        ->and($edition->filters('nowhere'))
+        ->toBe([]);
 });
 
 test('what a form does not show stays: chosen terms, looks; what it clears goes back to the definition', function (): void {
     $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
-    saveFilter('color', ['terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'looks' => [$id('Sage') => ['label' => 'Soft green']]]);
+    saveFilter(
+        'color',
+        ['terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'looks' => [$id('Sage') => ['label' => 'Soft green']]],
+    );
     app(EditLineup::class)->add('weight');
     $this->actingAs($this->person());
     $given = Compositions::load()->of('shop')->filters['color']->given;
-    $this->put('/line-ups/color', ['page' => 'shop', 'title' => 'Color', 'token' => ChangeFilter::token($given), 'terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'look_label' => [$id('Crimson') => 'Deep red'], 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1])->assertSessionHasNoErrors();
+    $this->put(
+        '/line-ups/color',
+        [
+            'page' => 'shop', 'title' => 'Color', 'token' => ChangeFilter::token($given), 'terms' => 'only',
+            'chosen' => [$id('Sage'), $id('Crimson')], 'look_label' => [$id('Crimson') => 'Deep red'], 'open' => 1, 'shown' => 1,
+            'counts' => 1, 'title_shown' => 1,
+        ],
+    )
+        ->assertSessionHasNoErrors();
     $after = Compositions::load()->of('shop')->filters['color']->settings();
-    expect($after->chosen)->toBe([$id('Sage'), $id('Crimson')])->and($after->looks[$id('Sage')]->label)->toBe('Soft green')->and($after->looks[$id('Crimson')]->label)->toBe('Deep red');
+    expect($after->chosen)
+        ->toBe([$id('Sage'), $id('Crimson')])
+        ->and($after->looks[$id('Sage')]->label)
+        ->toBe('Soft green')
+        ->and($after->looks[$id('Crimson')]->label)
+        ->toBe('Deep red');
     saveFilter('weight', ['unit' => 'grams']);
     expect(Compositions::load()->of('shop')->filters['weight']->settings()->unit)->toBe('grams');
-    $this->put('/line-ups/weight', ['page' => 'shop', 'title' => 'Weight', 'unit' => '', 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1, 'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['weight']->given)])->assertSessionHasNoErrors();
+    $this->put(
+        '/line-ups/weight',
+        [
+            'page' => 'shop',
+            'title' => 'Weight',
+            'unit' => '',
+            'open' => 1,
+            'shown' => 1,
+            'counts' => 1,
+            'title_shown' => 1,
+            'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['weight']->given),
+        ],
+    )
+        ->assertSessionHasNoErrors();
     expect(Compositions::load()->of('shop')->filters['weight']->settings()->unit)->toBe('g');
     // Saved on a branch as it is, nothing is said there.
     $paint = pageOf('paint');
     $same = Compositions::load()->of($paint)->filters['weight']->given;
-    $this->put('/line-ups/weight', ['page' => $paint, 'title' => 'Weight', 'unit' => 'g', 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1, 'more' => 12, 'columns' => 2, 'token' => ChangeFilter::token($same)])->assertSessionHasNoErrors();
+    $this->put(
+        '/line-ups/weight',
+        [
+            'page' => $paint, 'title' => 'Weight', 'unit' => 'g', 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1,
+            'more' => 12, 'columns' => 2, 'token' => ChangeFilter::token($same),
+        ],
+    )
+        ->assertSessionHasNoErrors();
     expect(DB::table('filter_changes')->count())->toBe(0);
 });

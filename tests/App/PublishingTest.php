@@ -28,7 +28,10 @@ beforeEach(function (): void {
 test('an edition counts what it was made from, whatever happens to the catalog', function (): void {
     $this->publish();
     $this->read("sku,Color\nQ,Green\n", SHOP_MAP);
-    expect($this->counts()[1]['color'])->toBe(['blue' => 1, 'red' => 2])->and($this->counts(new Picks(['stock' => ['yes'], 'color' => ['red']]))[0])->toBe(1);
+    expect($this->counts()[1]['color'])
+        ->toBe(['blue' => 1, 'red' => 2])
+        ->and($this->counts(new Picks(['stock' => ['yes'], 'color' => ['red']]))[0])
+        ->toBe(1);
     $this->publish();
     expect($this->counts()[1]['color'])->toBe(['blue' => 1, 'green' => 1, 'red' => 1])->and(Edition::query()->count())->toBe(2);
 });
@@ -41,7 +44,14 @@ test('drift tells terms, counts, filters and pages, and is gone after publishing
     $this->read("sku,Color\nR,Green\n", SHOP_MAP);
     app(EditLineup::class)->drop('size');
     $found = $drift();
-    expect(array_column($found->new, 'label'))->toBe(['Green'])->and($found->filters['disappearing'])->toBe(['Size'])->and($found->pages['paint']['disappearing'])->toBe(['Size'])->and($found->differences())->toBe(3);
+    expect(array_column($found->new, 'label'))
+        ->toBe(['Green'])
+        ->and($found->filters['disappearing'])
+        ->toBe(['Size'])
+        ->and($found->pages['paint']['disappearing'])
+        ->toBe(['Size'])
+        ->and($found->differences())
+        ->toBe(3);
 });
 
 test('proposals and what is left aside stay out of drift, and what is left aside out of counts', function (): void {
@@ -60,7 +70,14 @@ test('a publication that is killed leaves the old edition served', function (): 
     $script = 'require "'.base_path('vendor/autoload.php').'"; $app = require "'.base_path('bootstrap/app.php').'"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
         app(App\Publishing\Publish::class)(function (string $what): void { if ($what === "Writing products") { posix_kill(getmypid(), SIGKILL); } });';
     $process = new Process([PHP_BINARY, '-r', $script], null, ['LOKUM_DATA' => $this->data()]);
-    expect(fn () => $process->run())->toThrow(ProcessSignaledException::class)->and($process->getTermSignal())->toBe(SIGKILL)->and(Edition::query()->count())->toBe(1)->and($this->counts()[0])->toBe(3);
+    expect(fn () => $process->run())
+        ->toThrow(ProcessSignaledException::class)
+        ->and($process->getTermSignal())
+        ->toBe(SIGKILL)
+        ->and(Edition::query()->count())
+        ->toBe(1)
+        ->and($this->counts()[0])
+        ->toBe(3);
     expect($this->publish()->id)->toBe(2)->and($this->counts()[0])->toBe(3);
 });
 

@@ -25,17 +25,32 @@ use Lokum\Vocabulary\Look;
 
 /* Many acts at random, as of people at work for a day; then the way back, in order and out of order. */
 
-const DAY_TABLES = ['attribute_values' => ['version', 'updated_at'], 'spellings' => [], 'umbrellas' => ['version', 'updated_at'], 'kept_apart' => [], 'definitions' => ['version', 'updated_at'], 'lineups' => ['version', 'updated_at'], 'filters' => ['version', 'updated_at'], 'filter_changes' => ['version', 'updated_at'], 'fill_rules' => ['version', 'updated_at']];
+const DAY_TABLES = [
+    'attribute_values' => ['version', 'updated_at'], 'spellings' => [], 'umbrellas' => ['version', 'updated_at'], 'kept_apart' => [],
+    'definitions' => ['version', 'updated_at'], 'lineups' => ['version', 'updated_at'], 'filters' => ['version', 'updated_at'],
+    'filter_changes' => ['version', 'updated_at'], 'fill_rules' => ['version', 'updated_at'],
+];
 
 /** @return array<string, mixed> all that the acts can change, without versions and times */
 function dayAsItIs(): array
 {
     $state = [];
     foreach (DAY_TABLES as $table => $passing) {
-        $state[$table] = array_map(fn (stdClass $row): array => array_diff_key((array) $row, array_flip([...$passing, 'updated_at', 'created_at'])), DB::table($table)->orderBy('id')->get()->all());
+        $state[$table] = array_map(
+            fn (stdClass $row): array => array_diff_key((array) $row, array_flip([...$passing, 'updated_at', 'created_at'])),
+            DB::table($table)->orderBy('id')->get()->all(),
+        );
     }
 
-    return $state + ['cells' => array_map(fn (stdClass $row): array => (array) $row, DB::table('assignments')->orderBy('item_id')->orderBy('definition_id')->orderBy('spelling_id')->get(['item_id', 'definition_id', 'spelling_id', 'origin'])->all())];
+    return $state + ['cells' => array_map(
+        fn (stdClass $row): array => (array) $row,
+        DB::table('assignments')
+            ->orderBy('item_id')
+            ->orderBy('definition_id')
+            ->orderBy('spelling_id')
+            ->get(['item_id', 'definition_id', 'spelling_id', 'origin'])
+            ->all(),
+    )];
 }
 
 /** One act of somebody; null, where it was refused or nothing was different. */
@@ -48,13 +63,28 @@ function act(): ?Change
     $before = (int) Change::query()->max('id');
     try {
         match (mt_rand(0, 10)) {
-            0, 1, 2 => app(MergeValues::class)($definition, app(MergeValues::class)->plan($definition, $ids[0], $ids), mt_rand(0, 2) === 0 ? 'Merged '.mt_rand(1, 99) : ''),
+            0, 1, 2 => app(MergeValues::class)(
+                $definition, app(MergeValues::class)->plan($definition, $ids[0], $ids), mt_rand(0, 2) === 0 ? 'Merged '.mt_rand(1, 99) : '',
+            ),
             3, 4 => app(GatherValues::class)($definition, ['Warm', 'Cool', 'Odd'][mt_rand(0, 2)], $ids, different: true),
             5 => app(KeepApart::class)($definition, $ids),
-            6 => app(SaveValue::class)($values[0], 'Named '.mt_rand(1, 99), new Look(mt_rand(0, 1) === 0 ? [] : ['#a8325a'], null, null), false, $values[0]->version),
-            7 => app(MoveSpelling::class)($definition, Spelling::query()->where('definition_id', $definition->id)->inRandomOrder(mt_rand())->firstOrFail(), mt_rand(0, 1) === 0 ? null : $values[0]),
+            6 => app(SaveValue::class)(
+                $values[0],
+                'Named '.mt_rand(1, 99),
+                new Look(mt_rand(0, 1) === 0 ? [] : ['#a8325a'], null, null),
+                false,
+                $values[0]->version,
+            ),
+            7 => app(MoveSpelling::class)(
+                $definition,
+                Spelling::query()->where('definition_id', $definition->id)->inRandomOrder(mt_rand())->firstOrFail(),
+                mt_rand(0, 1) === 0 ? null : $values[0],
+            ),
             8 => app(ChangeValues::class)($definition, ['retire', 'hide', 'show'][mt_rand(0, 2)], $ids),
-            9 => app(ChangeCells::class)(Chosen::all(Narrowing::where(mt_rand(0, 1) === 0 ? [] : ["{$definition->slug}:{$values[0]->slug}"])), CellChange::from($definition, ['mode' => ['set', 'clear'][mt_rand(0, 1)], 'value' => [$values[count($values) - 1]->label]])),
+            9 => app(ChangeCells::class)(
+                Chosen::all(Narrowing::where(mt_rand(0, 1) === 0 ? [] : ["{$definition->slug}:{$values[0]->slug}"])),
+                CellChange::from($definition, ['mode' => ['set', 'clear'][mt_rand(0, 1)], 'value' => [$values[count($values) - 1]->label]]),
+            ),
             10 => app(CreateValue::class)($definition, 'Made '.mt_rand(1, 99)),
         };
     } catch (Refused) {
@@ -107,7 +137,13 @@ test('acts are taken back in any order: each either goes back alone or names wha
             $left[] = $change;
         }
     }
-    $stuck = implode("\n", array_map(fn (Change $change): string => "{$change->id} {$change->summary}: ".implode(' ', WayBack::of($change->refresh())->obstacles), $left));
+    $stuck = implode(
+        "\n",
+        array_map(
+            fn (Change $change): string => "{$change->id} {$change->summary}: ".implode(' ', WayBack::of($change->refresh())->obstacles),
+            $left,
+        ),
+    );
     expect($stuck)->toBe('')->and(dayAsItIs())->toEqual($start);
 })->with(range(21, 30));
 

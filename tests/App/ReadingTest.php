@@ -27,9 +27,23 @@ test('a check counts exactly what the reading then does, and writes nothing', fu
     $check = $this->read($csv, MAP, check: true);
     expect(Item::query()->count() + Definition::query()->count() + DB::table('feeds')->count() + DB::table('changes')->count())->toBe(0);
     $read = $this->read($csv, MAP);
-    expect($read->toArray())->toBe($check->toArray())->and($read->rows)->toBe(5)->and($read->products)->toBe(['added' => 2, 'changed' => 0, 'unchanged' => 0])->and($read->variants['added'])->toBe(2)
-        ->and($read->values)->toBe(['added' => 2, 'resolved' => 1, 'held' => 0])->and(reasons($read->refused))->toBe([6 => '"x" is not a price; write it as 12.50']);
-    expect(Item::query()->where('sku', 'V1')->first()->parent_id)->toBe(Item::query()->where('sku', 'P1')->value('id'))->and(DB::table('spellings')->where('text', '1 oz')->value('number'))->toEqualWithDelta(28.349523125, 1e-9);
+    expect($read->toArray())
+        ->toBe($check->toArray())
+        ->and($read->rows)
+        ->toBe(5)
+        ->and($read->products)
+        ->toBe(['added' => 2, 'changed' => 0, 'unchanged' => 0])
+        ->and($read->variants['added'])
+        ->toBe(2)
+
+        ->and($read->values)
+        ->toBe(['added' => 2, 'resolved' => 1, 'held' => 0])
+        ->and(reasons($read->refused))
+        ->toBe([6 => '"x" is not a price; write it as 12.50']);
+    expect(Item::query()->where('sku', 'V1')->first()->parent_id)
+        ->toBe(Item::query()->where('sku', 'P1')->value('id'))
+        ->and(DB::table('spellings')->where('text', '1 oz')->value('number'))
+        ->toEqualWithDelta(28.349523125, 1e-9);
 });
 
 test('the same file again changes nothing; a changed row is the only one that changes', function (): void {
@@ -37,7 +51,8 @@ test('the same file again changes nothing; a changed row is the only one that ch
     $this->read($csv, MAP);
     expect($this->read($csv, MAP)->products)->toBe(['added' => 0, 'changed' => 0, 'unchanged' => 2]);
     expect($this->read(str_replace('Blue', 'Green', $csv), MAP)->products)->toBe(['added' => 0, 'changed' => 1, 'unchanged' => 1]);
-    expect($this->read("sku,name,Color\nA,One,Red\n", MAP, feed: 'Other')->products)->toBe(['added' => 0, 'changed' => 0, 'unchanged' => 1]);
+    expect($this->read("sku,name,Color\nA,One,Red\n", MAP, feed: 'Other')->products)
+        ->toBe(['added' => 0, 'changed' => 0, 'unchanged' => 1]);
 });
 
 test('a file of prices alone leaves names, values and families as they are', function (): void {
@@ -49,14 +64,36 @@ test('a file of prices alone leaves names, values and families as they are', fun
 
 test('each kind of bad row is refused with its line and reason, and the good ones are read', function (string $csv, array $expected, int $good): void {
     $figures = $this->read($csv, MAP);
-    expect(reasons($figures->refused))->toBe($expected)->and($figures->products['added'] + $figures->variants['added'])->toBe($good)->and(Item::query()->count())->toBe($good);
+    expect(reasons($figures->refused))
+        ->toBe($expected)
+        ->and($figures->products['added'] + $figures->variants['added'])
+        ->toBe($good)
+        ->and(Item::query()->count())
+        ->toBe($good);
 })->with([
     'one sku twice' => ["sku,name\nA,1\nB,2\nA,3\n", [4 => '"A" stands on line 2 already'], 2],
     'a product that never comes' => ["sku,parent_sku\nA,X\nB,\n", [2 => 'its product "X" is neither in the file nor in the catalog'], 1],
-    'a product that is refused' => ["sku,parent_sku,price\nA,,-1\nA-1,A,1\n", [2 => '"-1" is negative; a price is zero or more', 3 => 'its product "A" on line 2 is refused'], 0],
+    'a product that is refused' => [
+        "sku,parent_sku,price\nA,,-1\nA-1,A,1\n",
+        [2 => '"-1" is negative; a price is zero or more', 3 => 'its product "A" on line 2 is refused'],
+        0,
+    ],
     'a variant of a variant' => ["sku,parent_sku\nA,\nB,A\nC,B\n", [4 => '"B" is a variant itself; name its product'], 2],
-    'empty parts of a path' => ["sku,category\nA,Paint > > Oil\nB,Paint >\nC,Paint\n", [2 => '"Paint > > Oil" has an empty part; write Paint > Watercolor', 3 => '"Paint >" has an empty part; write Paint > Watercolor'], 1],
-    'prices' => ["sku,price\nA,\"12,50 €\"\nB,abc\nC,-1\nD,1e400\nE,\"12,50\"\n", [2 => '"12,50 €" carries a currency; write the number alone (12.50) and put the currency in its own column', 3 => '"abc" is not a price; write it as 12.50', 4 => '"-1" is negative; a price is zero or more', 5 => '"1e400" is written with an exponent; write the price out in digits'], 1],
+    'empty parts of a path' => [
+        "sku,category\nA,Paint > > Oil\nB,Paint >\nC,Paint\n",
+        [2 => '"Paint > > Oil" has an empty part; write Paint > Watercolor', 3 => '"Paint >" has an empty part; write Paint > Watercolor'],
+        1,
+    ],
+    'prices' => [
+        "sku,price\nA,\"12,50 €\"\nB,abc\nC,-1\nD,1e400\nE,\"12,50\"\n",
+        [
+            2 => '"12,50 €" carries a currency; write the number alone (12.50) and put the currency in its own column',
+            3 => '"abc" is not a price; write it as 12.50',
+            4 => '"-1" is negative; a price is zero or more',
+            5 => '"1e400" is written with an exponent; write the price out in digits',
+        ],
+        1,
+    ],
     'a quote never closed' => ["sku,name\nA,\"open\nB,2\n", [2 => 'a quote opens here and is never closed'], 1],
     'a 10 kB cell' => ["sku,Color\nA,".str_repeat('x', 10240)."\nB,Red\n", [2 => '10,240 characters; at most 500 are taken here'], 1],
     'NUL bytes' => ["sku,name\nA,a\0b\nB,2\n", [2 => 'a NUL byte in cell 2'], 1],
@@ -65,15 +102,25 @@ test('each kind of bad row is refused with its line and reason, and the good one
 
 test('a file that no row can be read from is refused as a whole', function (string $bytes, string $reason): void {
     expect(fn () => $this->read($bytes))->toThrow(Refused::class, $reason)->and(DB::table('changes')->count())->toBe(0);
-})->with([['', 'empty'], ["name,price\nA,1\n", 'No column holds the sku'], ["\x89PNG\r\n\x1a\n", 'a picture'], ["sku,sku\nA,B\n", 'Two columns']]);
+})->with([
+    ['', 'empty'], ["name,price\nA,1\n", 'No column holds the sku'], ["\x89PNG\r\n\x1a\n", 'a picture'], ["sku,sku\nA,B\n", 'Two columns'],
+]);
 
 test('with refused rows nothing is read unless the person says so', function (): void {
-    expect(fn () => $this->read("sku,price\nA,1\nB,x\n", goodRows: false))->toThrow(Refused::class, '1 rows cannot be taken')->and(Item::query()->count())->toBe(0);
+    expect(fn () => $this->read("sku,price\nA,1\nB,x\n", goodRows: false))
+        ->toThrow(Refused::class, '1 rows cannot be taken')
+        ->and(Item::query()->count())
+        ->toBe(0);
 });
 
 test('a number that cannot be read is kept as text and told', function (): void {
     $figures = $this->read("sku,Weight\nA,140 lb\nB,half\nC,0\n", MAP);
-    expect($figures->refused)->toBe([])->and(array_column($figures->unread, 'line'))->toBe([3])->and(DB::table('spellings')->where('text', 'half')->value('problem'))->toContain('not a number');
+    expect($figures->refused)
+        ->toBe([])
+        ->and(array_column($figures->unread, 'line'))
+        ->toBe([3])
+        ->and(DB::table('spellings')->where('text', 'half')->value('problem'))
+        ->toContain('not a number');
 });
 
 test('0, None and n/a are texts like any other, unless the mapping lists them', function (): void {
@@ -87,13 +134,23 @@ test('newcomers follow, wait or are refused, as the definition says', function (
     $this->read("sku,Color\nA,Red\n", MAP);
     DB::table('definitions')->where('slug', 'color')->update(['policy' => $policy->value]);
     $figures = $this->read("sku,Color\nA,RED\nB,Blurple\n", MAP);
-    expect($figures->values)->toBe($values)->and(reasons($figures->refused))->toBe($refused)->and(Value::query()->where('held', true)->pluck('label')->all())->toBe($held);
+    expect($figures->values)
+        ->toBe($values)
+        ->and(reasons($figures->refused))
+        ->toBe($refused)
+        ->and(Value::query()->where('held', true)->pluck('label')->all())
+        ->toBe($held);
     $this->publish();
     expect(array_keys($this->counts()[1]['color']))->toBe($policy === Policy::Follow ? ['blurple', 'red'] : ['red']);
 })->with([
     [Policy::Follow, ['added' => 1, 'resolved' => 1, 'held' => 0], [], []],
     [Policy::Hold, ['added' => 0, 'resolved' => 1, 'held' => 1], [], ['Blurple']],
-    [Policy::Refuse, ['added' => 0, 'resolved' => 1, 'held' => 0], [3 => '"Blurple" is not among its values, and newcomers are refused here'], []],
+    [
+        Policy::Refuse,
+        ['added' => 0, 'resolved' => 1, 'held' => 0],
+        [3 => '"Blurple" is not among its values, and newcomers are refused here'],
+        [],
+    ],
 ]);
 
 test('what is set by hand stays when a feed is read', function (): void {
@@ -108,13 +165,22 @@ test('a reading that dies half-way leaves the catalog as it was', function (): v
     $this->read("sku,Color\nA,Red\n", MAP);
     DB::statement("CREATE TRIGGER die BEFORE INSERT ON assignments WHEN NEW.item_id > 1 BEGIN SELECT RAISE(ABORT, 'killed'); END");
     expect(fn () => $this->read("sku,Color\nA,Blue\nB,Blue\n", MAP))->toThrow(PDOException::class)
-        ->and(Item::query()->count())->toBe(1)->and(Value::query()->pluck('label')->all())->toBe(['Red'])->and(DB::table('changes')->count())->toBe(1);
+
+        ->and(Item::query()->count())
+        ->toBe(1)
+        ->and(Value::query()->pluck('label')->all())
+        ->toBe(['Red'])
+        ->and(DB::table('changes')->count())
+        ->toBe(1);
 });
 
 test('columns of the demo map by name, by heading and by guess', function (): void {
     $file = fopen(dirname(__DIR__, 2).'/demo/feeds/brannoch.csv', 'rb');
     $figures = app(ReadFeed::class)($file, 'Brannoch', new ColumnMap, false, fn () => null);
     $kinds = Definition::query()->pluck('kind', 'slug')->map->value->all();
-    expect($figures->refused)->toBe([])->and($kinds)->toMatchArray(['color' => 'choice', 'brush-size' => 'choice', 'vegan' => 'flag', 'occasion' => 'choice', 'brand' => 'choice'])
+    expect($figures->refused)
+        ->toBe([])
+        ->and($kinds)
+        ->toMatchArray(['color' => 'choice', 'brush-size' => 'choice', 'vegan' => 'flag', 'occasion' => 'choice', 'brand' => 'choice'])
         ->and(Definition::query()->where('slug', 'occasion')->first()->multiple)->toBeTrue();
 });

@@ -14,7 +14,10 @@ test('it is worked out anew after a change, and not inside one', function (): vo
     $work = function () use (&$times): int {
         return ++$times;
     };
-    expect($remembered->known('x'))->toBeNull()->and([$remembered->of('x', $work), $remembered->of('x', $work), $remembered->known('x')])->toBe([1, 1, 1]);
+    expect($remembered->known('x'))
+        ->toBeNull()
+        ->and([$remembered->of('x', $work), $remembered->of('x', $work), $remembered->known('x')])
+        ->toBe([1, 1, 1]);
     app(Ledger::class)->note('Products', 'Something');
     expect($remembered->known('x'))->toBeNull()->and($remembered->lately('x', $work))->toBe(2);
     DB::transaction(fn () => expect($remembered->of('x', $work))->toBe(3));
@@ -26,11 +29,19 @@ test('in a large catalog nobody waits for figures that may be a little old', fun
     DB::table('items')->insert(['id' => 30000, 'sku' => 'Z']);
     expect($remembered->lately('x', fn (): int => 1))->toBe(1);
     app(Ledger::class)->note('Products', 'Something');
-    expect($remembered->lately('x', fn (): int => 2))->toBe(1)->and($remembered->of('x', fn (): int => 3))->toBe(3)->and($remembered->lately('x', fn (): int => 4))->toBe(3);
+    expect($remembered->lately('x', fn (): int => 2))
+        ->toBe(1)
+        ->and($remembered->of('x', fn (): int => 3))
+        ->toBe(3)
+        ->and($remembered->lately('x', fn (): int => 4))
+        ->toBe(3);
 });
 
 test('a transaction has the right to write from its beginning, so that one that reads first is not turned away later', function (): void {
-    $other = new PDO('sqlite:'.$this->data().'/catalog.sqlite', options: [PDO::ATTR_TIMEOUT => 0, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+    $other = new PDO(
+        'sqlite:'.$this->data().'/catalog.sqlite',
+        options: [PDO::ATTR_TIMEOUT => 0, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+    );
     DB::beginTransaction();
     DB::table('lineups')->count();
     expect(fn () => $other->exec('UPDATE lineups SET placement = placement'))->toThrow(PDOException::class, 'locked');

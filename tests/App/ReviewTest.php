@@ -11,7 +11,10 @@ use App\Vocabulary\Value;
 
 /* Look-alikes of an attribute: proposed, merged under a name, kept apart, and the certain ones all at once. */
 
-beforeEach(fn () => $this->read("sku,Color\nA,Cobalt blue\nB,Cobalt blue\nC,\"Blue, cobalt\"\nD,Light grey\nE,Lt. Gray\nF,Turquoise\nG,Turqoise\nH,Red\nI,Rod\nJ,300 gsm\nK,300 g/m2\n", '{"columns": {"Color": {"kind": "choice"}}}'));
+beforeEach(fn () => $this->read(
+    "sku,Color\nA,Cobalt blue\nB,Cobalt blue\nC,\"Blue, cobalt\"\nD,Light grey\nE,Lt. Gray\nF,Turquoise\nG,Turqoise\nH,Red\nI,Rod\nJ,300 gsm\nK,300 g/m2\n",
+    '{"columns": {"Color": {"kind": "choice"}}}',
+));
 
 function attribute(): Definition
 {
@@ -21,18 +24,28 @@ function attribute(): Definition
 /** @return list<list<string>> */
 function proposed(): array
 {
-    return array_map(fn (Proposal $proposal): array => array_map(fn (int $id): string => Value::query()->findOrFail($id)->label, $proposal->values), app(ProposeMerges::class)->of(attribute()));
+    return array_map(
+        fn (Proposal $proposal): array => array_map(fn (int $id): string => Value::query()->findOrFail($id)->label, $proposal->values),
+        app(ProposeMerges::class)->of(attribute()),
+    );
 }
 
 test('groups are proposed, merged under a name, and taken back', function (): void {
-    expect(proposed())->toBe([['Cobalt blue', 'Blue, cobalt'], ['Light grey', 'Lt. Gray'], ['Turquoise', 'Turqoise'], ['300 gsm', '300 g/m2']]);
-    $this->actingAs($this->person())->get('/values/color/look-alikes')->assertOk()->assertSee('4 groups to decide on')->assertSee('same words in another order or form');
+    expect(proposed())
+        ->toBe([['Cobalt blue', 'Blue, cobalt'], ['Light grey', 'Lt. Gray'], ['Turquoise', 'Turqoise'], ['300 gsm', '300 g/m2']]);
+    $this->actingAs($this->person())
+        ->get('/values/color/look-alikes')
+        ->assertOk()
+        ->assertSee('4 groups to decide on')
+        ->assertSee('same words in another order or form');
     $ids = app(ProposeMerges::class)->of(attribute())[0]->values;
-    $this->post('/values/color/look-alikes', ['do' => 'merge', 'keep' => $ids[0], 'pick' => $ids, 'label' => 'Cobalt Blue (PB28)'])->assertRedirect('/values/color/look-alikes');
+    $this->post('/values/color/look-alikes', ['do' => 'merge', 'keep' => $ids[0], 'pick' => $ids, 'label' => 'Cobalt Blue (PB28)'])
+        ->assertRedirect('/values/color/look-alikes');
     expect(Value::query()->findOrFail($ids[0])->label)->toBe('Cobalt Blue (PB28)')->and(proposed())->toHaveCount(3);
     app(TakeBack::class)(app(TakeBack::class)->newest());
     expect(proposed())->toHaveCount(4);
-    $this->post('/values/color/look-alikes', ['do' => 'merge', 'keep' => $ids[0], 'pick' => $ids, 'label' => 'Red'])->assertSessionHasErrors();
+    $this->post('/values/color/look-alikes', ['do' => 'merge', 'keep' => $ids[0], 'pick' => $ids, 'label' => 'Red'])
+        ->assertSessionHasErrors();
     expect(proposed())->toHaveCount(4);
 });
 
@@ -43,14 +56,23 @@ test('what is kept apart is not proposed again, until that is taken back', funct
     app(TakeBack::class)($change);
     expect(proposed())->toContain(['Turquoise', 'Turqoise']);
     $name = app(ProposeMerges::class)->of(attribute())[0]->name();
-    $this->actingAs($this->person())->get("/values/color/look-alikes?later={$name}")->assertSee('3 groups to decide on')->assertDontSee('Cobalt blue stays');
+    $this->actingAs($this->person())
+        ->get("/values/color/look-alikes?later={$name}")
+        ->assertSee('3 groups to decide on')
+        ->assertDontSee('Cobalt blue stays');
 });
 
 test('the certain ones are merged as one step', function (): void {
-    $certain = array_values(array_filter(app(ProposeMerges::class)->of(attribute()), fn (Proposal $proposal): bool => $proposal->isCertain()));
+    $certain = array_values(array_filter(
+        app(ProposeMerges::class)->of(attribute()), fn (Proposal $proposal): bool => $proposal->isCertain(),
+    ));
     expect(count($certain))->toBe(2);
     $this->actingAs($this->person())->get('/values/color/look-alikes?batch=1')->assertSee('300 g/m2')->assertDontSee('Turqoise');
-    $this->post('/values/color/look-alikes/certain', ['groups' => array_map(fn (Proposal $proposal): string => $proposal->name(), $certain)])->assertSessionHas('done', '2 values merged into 2 (Color)');
+    $this->post(
+        '/values/color/look-alikes/certain',
+        ['groups' => array_map(fn (Proposal $proposal): string => $proposal->name(), $certain)],
+    )
+        ->assertSessionHas('done', '2 values merged into 2 (Color)');
     expect(proposed())->toHaveCount(2);
     app(TakeBack::class)(app(TakeBack::class)->newest());
     expect(proposed())->toHaveCount(4);

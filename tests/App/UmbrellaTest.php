@@ -24,7 +24,10 @@ use Illuminate\Support\Facades\DB;
 /* Umbrellas: several values that shoppers tick as one; products keep their own. */
 
 beforeEach(function (): void {
-    $this->read("sku,parent_sku,Color,Size\nP,,,\nP-1,P,Sage,S\nP-2,P,Olive,M\nQ,,Olive,M\nR,,Green,L\nS,,Red,S\nT,,Sage,L\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice", "level": "variant"}, "Size": {"attribute": "size", "kind": "choice", "level": "variant"}}}');
+    $this->read(
+        "sku,parent_sku,Color,Size\nP,,,\nP-1,P,Sage,S\nP-2,P,Olive,M\nQ,,Olive,M\nR,,Green,L\nS,,Red,S\nT,,Sage,L\n",
+        '{"columns": {"Color": {"attribute": "color", "kind": "choice", "level": "variant"}, "Size": {"attribute": "size", "kind": "choice", "level": "variant"}}}',
+    );
     app(EditLineup::class)->add('color');
 });
 
@@ -42,31 +45,51 @@ function shades(string ...$labels): array
 test('values under an umbrella are one term, counted as products once, and their addresses lead to it', function (): void {
     $this->publish();
     $gather = app(GatherValues::class);
-    expect($gather->consequences(shade(), 'Green', shades('Sage', 'Olive', 'Green'))->toArray())->toMatchArray(['umbrella' => 'Green', 'new' => true, 'products' => 4, 'terms' => ['before' => 4, 'after' => 2], 'filters' => ['Color']]);
+    expect($gather->consequences(shade(), 'Green', shades('Sage', 'Olive', 'Green'))->toArray())
+        ->toMatchArray([
+            'umbrella' => 'Green', 'new' => true, 'products' => 4, 'terms' => ['before' => 4, 'after' => 2], 'filters' => ['Color'],
+        ]);
     $cells = DB::table('assignments')->get()->all();
     $change = $gather(shade(), 'Green', shades('Sage', 'Olive', 'Green'));
-    expect(DB::table('assignments')->get()->all())->toEqual($cells)->and($change->rows()->count())->toBe(4)->and(app(CurrentDrift::class)()->differences())->toBeGreaterThan(0);
+    expect(DB::table('assignments')->get()->all())
+        ->toEqual($cells)
+        ->and($change->rows()->count())
+        ->toBe(4)
+        ->and(app(CurrentDrift::class)()->differences())
+        ->toBeGreaterThan(0);
     $this->publish();
-    expect($this->counts()[1]['color'])->toBe(['green' => 4, 'red' => 1])->and($this->counts(new Picks(['color' => ['green'], 'size' => ['m']]))[0])->toBe(2);
+    expect($this->counts()[1]['color'])
+        ->toBe(['green' => 4, 'red' => 1])
+        ->and($this->counts(new Picks(['color' => ['green'], 'size' => ['m']]))[0])
+        ->toBe(2);
     $this->get('/shop?color=sage')->assertRedirect('/shop?color=green');
     $this->get('/shop/p/Q')->assertSee('Olive');
     $this->get('/shop?color=green')->assertOk()->assertSee('Color: Green');
     expect(Narrowing::where(['color:Sage'])->query()->count())->toBe(2);
     app(TakeBack::class)($change);
     $this->publish();
-    expect($this->counts()[1]['color'])->toBe(['green' => 1, 'olive' => 2, 'red' => 1, 'sage' => 2])->and(Umbrella::query()->count())->toBe(0);
+    expect($this->counts()[1]['color'])
+        ->toBe(['green' => 1, 'olive' => 2, 'red' => 1, 'sage' => 2])
+        ->and(Umbrella::query()->count())
+        ->toBe(0);
 });
 
 test('a value is in one umbrella at most, and an empty umbrella goes', function (): void {
     $gather = app(GatherValues::class);
     $gather(shade(), 'Greens', shades('Sage', 'Olive'));
-    expect($gather->consequences(shade(), 'Muted', shades('Sage'))->toArray())->toMatchArray(['new' => true, 'from' => ['Greens'], 'terms' => ['before' => 3, 'after' => 4]]);
+    expect($gather->consequences(shade(), 'Muted', shades('Sage'))->toArray())
+        ->toMatchArray(['new' => true, 'from' => ['Greens'], 'terms' => ['before' => 3, 'after' => 4]]);
     $gather(shade(), 'Muted', shades('Sage', 'Olive'));
     expect(Umbrella::query()->pluck('label')->all())->toBe(['Muted']);
     $gather->release(shade(), shades('Sage', 'Olive'));
     expect(Umbrella::query()->count())->toBe(0);
     app(TakeBack::class)(app(TakeBack::class)->newest());
-    expect(Umbrella::query()->pluck('label')->all())->toBe(['Muted'])->and(fn () => $gather(shade(), ' ', shades('Sage')))->toThrow(Refused::class)->and(fn () => $gather(shade(), 'X', []))->toThrow(Refused::class, 'at least one value');
+    expect(Umbrella::query()->pluck('label')->all())
+        ->toBe(['Muted'])
+        ->and(fn () => $gather(shade(), ' ', shades('Sage')))
+        ->toThrow(Refused::class)
+        ->and(fn () => $gather(shade(), 'X', []))
+        ->toThrow(Refused::class, 'at least one value');
 });
 
 test('merging into a value under an umbrella counts terms as shoppers see them', function (): void {
@@ -98,18 +121,29 @@ test('a cleaned list goes to another shop and comes back the same, and a bad one
     $figures = $take->check($tone, $open($csv));
     expect($figures)->toMatchArray(['values' => 3, 'umbrellas' => 1])->and($tone->values()->count())->toBe(1);
     $change = $take($tone, $open($csv));
-    expect(app(ListValues::class)->write($tone, 'csv'))->toContain('Green,,Red')->toContain('Sage,Greens,Sage')->and($take($tone, $open($csv)))->toBeNull();
+    expect(app(ListValues::class)->write($tone, 'csv'))
+        ->toContain('Green,,Red')
+        ->toContain('Sage,Greens,Sage')
+        ->and($take($tone, $open($csv)))
+        ->toBeNull();
     app(TakeBack::class)($change);
     expect($tone->values()->pluck('label')->all())->toBe(['red']);
-    expect(fn () => $take($tone, $open("value,spelling\nRed,x\nBlue,x\n")))->toThrow(Refused::class, 'Line 3: "x" stands for "Red" and for "Blue"')
-        ->and(fn () => $take($tone, $open("name\nRed\n")))->toThrow(Refused::class, 'no column "value"')->and(fn () => $take($tone, $open("value\n,\n\"\"\n")))->toThrow(Refused::class);
+    expect(fn () => $take($tone, $open("value,spelling\nRed,x\nBlue,x\n")))
+        ->toThrow(Refused::class, 'Line 3: "x" stands for "Red" and for "Blue"')
+
+        ->and(fn () => $take($tone, $open("name\nRed\n")))
+        ->toThrow(Refused::class, 'no column "value"')
+        ->and(fn () => $take($tone, $open("value\n,\n\"\"\n")))
+        ->toThrow(Refused::class);
 });
 
 test('umbrellas are proposed by basic color and taken as one step', function (): void {
     $this->actingAs($this->person())->get('/values/color/umbrellas')->assertOk()->assertSee('Green')->assertDontSee('groups[Red]');
     $proposals = app(ProposeUmbrellas::class)->of(shade());
-    expect(array_map(fn (array $values): array => array_map(fn (Value $value): string => $value->label, $values), $proposals))->toBe(['Green' => ['Sage', 'Olive', 'Green']]);
-    $this->post('/values/color/umbrellas', ['groups' => ['Green' => array_map(fn (Value $value): int => $value->id, $proposals['Green'])]])->assertSessionHas('done', 'Gathered 3 values under Green (Color)');
+    expect(array_map(fn (array $values): array => array_map(fn (Value $value): string => $value->label, $values), $proposals))
+        ->toBe(['Green' => ['Sage', 'Olive', 'Green']]);
+    $this->post('/values/color/umbrellas', ['groups' => ['Green' => array_map(fn (Value $value): int => $value->id, $proposals['Green'])]])
+        ->assertSessionHas('done', 'Gathered 3 values under Green (Color)');
     expect(app(ProposeUmbrellas::class)->of(shade()))->toBe([]);
     $this->post('/values/color/umbrellas')->assertSessionHasErrors();
     app(TakeBack::class)(app(TakeBack::class)->newest());

@@ -31,7 +31,10 @@ function picture(string $as): string
 
 test('pictures are known by their content, made smaller and kept once', function (string $as): void {
     $name = Pictures::keep(picture($as));
-    expect(getimagesize(Pictures::path($name)))->toMatchArray([0 => 640, 1 => 160, 'mime' => 'image/webp'])->and(Pictures::keep(picture($as)))->toBe($name);
+    expect(getimagesize(Pictures::path($name)))
+        ->toMatchArray([0 => 640, 1 => 160, 'mime' => 'image/webp'])
+        ->and(Pictures::keep(picture($as)))
+        ->toBe($name);
 })->with(['png', 'jpeg', 'webp']);
 
 test('what is no such picture is refused', function (Closure $bytes, string $reason): void {
@@ -42,12 +45,22 @@ test('what is no such picture is refused', function (Closure $bytes, string $rea
 test('a brand has a page, stands in the directory and on its products, and a merged one leads on', function (): void {
     $this->actingAs($this->person());
     $value = fn (string $slug): Value => Value::query()->where('slug', $slug)->firstOrFail();
-    $send = fn (array $input) => $this->put('/values/brand/'.$value('ninefold')->id, ['label' => 'Ninefold', 'version' => $value('ninefold')->version] + $input);
-    $send(['description' => 'Ground <b>nine</b> times.', 'picture' => UploadedFile::fake()->createWithContent('logo.svg', picture('png'))])->assertSessionHasNoErrors();
-    $send(['description' => 'Ground', 'picture' => UploadedFile::fake()->createWithContent('logo.png', '<svg/>')])->assertSessionHasErrors('picture');
+    $send = fn (array $input) => $this
+        ->put('/values/brand/'.$value('ninefold')->id, ['label' => 'Ninefold', 'version' => $value('ninefold')->version] + $input);
+    $send(['description' => 'Ground <b>nine</b> times.', 'picture' => UploadedFile::fake()->createWithContent('logo.svg', picture('png'))])
+        ->assertSessionHasNoErrors();
+    $send(['description' => 'Ground', 'picture' => UploadedFile::fake()->createWithContent('logo.png', '<svg/>')])
+        ->assertSessionHasErrors('picture');
     $this->publish();
-    $this->get('/shop/a/brand')->assertOk()->assertSeeInOrder(['Ninefold', 'Östrelle', '9 Sheets'])->assertSee('/shop/a/brand/ninefold"', false);
-    $this->get('/shop/a/brand/ninefold')->assertOk()->assertSee('Ground &lt;b&gt;nine&lt;/b&gt; times.', false)->assertSee('/shop/p/A')->assertDontSee('/shop/p/B');
+    $this->get('/shop/a/brand')
+        ->assertOk()
+        ->assertSeeInOrder(['Ninefold', 'Östrelle', '9 Sheets'])
+        ->assertSee('/shop/a/brand/ninefold"', false);
+    $this->get('/shop/a/brand/ninefold')
+        ->assertOk()
+        ->assertSee('Ground &lt;b&gt;nine&lt;/b&gt; times.', false)
+        ->assertSee('/shop/p/A')
+        ->assertDontSee('/shop/p/B');
     $this->get('/shop/p/A')->assertSee($value('ninefold')->picture)->assertSee('/shop/a/brand/ninefold', false);
     $this->get('/pictures/'.$value('ninefold')->picture)->assertOk()->assertHeader('Content-Type', 'image/webp');
     $this->get('/shop/a/price')->assertNotFound();

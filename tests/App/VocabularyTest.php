@@ -44,7 +44,14 @@ function merge(string $keep, string ...$others): Change
 function vocabulary(): array
 {
     return [DB::table('spellings')->orderBy('id')->get(['id', 'text', 'value_id'])->toArray(), DB::table('attribute_values')->orderBy('id')->get(['id', 'label', 'slug', 'merged_into', 'look', 'held', 'position'])->toArray(),
-        DB::table('assignments')->orderBy('item_id')->orderBy('spelling_id')->get()->toArray(), DB::table('definitions')->orderBy('id')->get(['id', 'label', 'kind', 'unit', 'state', 'multiple'])->toArray()];
+        DB::table('assignments')
+            ->orderBy('item_id')
+            ->orderBy('spelling_id')
+            ->get()
+            ->toArray(), DB::table('definitions')
+            ->orderBy('id')
+            ->get(['id', 'label', 'kind', 'unit', 'state', 'multiple'])
+            ->toArray()];
 }
 
 beforeEach(function (): void {
@@ -60,10 +67,24 @@ test('spellings with equal keys are one value from the start', function (): void
 test('a merge moves spellings and no assignment, says before what it will do, and goes back exactly', function (): void {
     $before = vocabulary();
     $merge = app(MergeValues::class);
-    $plan = $merge->plan(color(), FindValue::named(color(), 'Green')->id, [FindValue::named(color(), 'grn')->id, FindValue::named(color(), 'Verde')->id]);
-    expect(MergeConsequences::of(color(), $plan, app(ProductCounts::class))->toArray())->toMatchArray(['products' => 2, 'products_after' => 5, 'values' => ['before' => 4, 'after' => 2], 'terms' => ['before' => 4, 'after' => 2], 'redirects' => ['grn' => 'green', 'verde' => 'green']]);
+    $plan = $merge
+        ->plan(
+            color(),
+            FindValue::named(color(), 'Green')->id,
+            [FindValue::named(color(), 'grn')->id, FindValue::named(color(), 'Verde')->id],
+        );
+    expect(MergeConsequences::of(color(), $plan, app(ProductCounts::class))->toArray())
+        ->toMatchArray([
+            'products' => 2, 'products_after' => 5, 'values' => ['before' => 4, 'after' => 2], 'terms' => ['before' => 4, 'after' => 2],
+            'redirects' => ['grn' => 'green', 'verde' => 'green'],
+        ]);
     $change = $merge(color(), $plan);
-    expect(vocabulary()[2])->toEqual($before[2])->and($change->rows()->count())->toBe(4)->and(app(ValueTable::class)->of(color())[0]->products)->toBe(5);
+    expect(vocabulary()[2])
+        ->toEqual($before[2])
+        ->and($change->rows()->count())
+        ->toBe(4)
+        ->and(app(ValueTable::class)->of(color())[0]->products)
+        ->toBe(5);
     app(TakeBack::class)($change);
     expect(vocabulary())->toEqual($before);
 });
@@ -84,14 +105,20 @@ test('an old merge is taken back while a later one stands; one that was built up
     $second = merge('Olive', 'Verde');
     expect(WayBack::of($first)->isOpen())->toBeTrue();
     $third = merge('Olive', 'Green');
-    expect(WayBack::of($first)->obstacles)->toBe(["Entry {$third->id} stands in the way: Merged Green into Olive (Color). Take that back first."])->and(WayBack::of($second)->isOpen())->toBeTrue();
+    expect(WayBack::of($first)->obstacles)
+        ->toBe(["Entry {$third->id} stands in the way: Merged Green into Olive (Color). Take that back first."])
+        ->and(WayBack::of($second)->isOpen())
+        ->toBeTrue();
     expect(fn () => app(TakeBack::class)($first))->toThrow(Refused::class, 'stands in the way');
 });
 
 test('a later delivery lands on the value that stayed, and goes back with its elder', function (): void {
     $change = merge('Green', 'grn');
     $figures = $this->read("sku,Color\nF,GRN.\n", COLORS);
-    expect($figures->values)->toBe(['added' => 0, 'resolved' => 1, 'held' => 0])->and(FindValue::named(color(), 'GRN.')->label)->toBe('Green');
+    expect($figures->values)
+        ->toBe(['added' => 0, 'resolved' => 1, 'held' => 0])
+        ->and(FindValue::named(color(), 'GRN.')->label)
+        ->toBe('Green');
     app(TakeBack::class)($change);
     expect(FindValue::named(color(), 'GRN.')->label)->toBe('grn');
 });
@@ -100,7 +127,8 @@ test('a value is renamed, keeps its address, and its new name is its own spellin
     $value = FindValue::named(color(), 'grn');
     app(SaveValue::class)($value, 'Grass green', new Look(['#00aa00']), false, $value->version);
     expect($value->refresh()->slug)->toBe('grn')->and(FindValue::known(color(), 'GRASS GREEN')?->id)->toBe($value->id);
-    expect(fn () => app(SaveValue::class)($value, 'olive', new Look, false, $value->version))->toThrow(Refused::class, 'Merge the two instead')
+    expect(fn () => app(SaveValue::class)($value, 'olive', new Look, false, $value->version))
+        ->toThrow(Refused::class, 'Merge the two instead')
         ->and(fn () => app(SaveValue::class)($value, 'Other', new Look, false, 1))->toThrow(Refused::class, 'Someone else saved');
 });
 
@@ -108,14 +136,19 @@ test('values are set and added by hand, counted before, and taken back', functio
     $before = vocabulary();
     $items = Chosen::items(Item::query()->whereIn('sku', ['A', 'C', 'D'])->pluck('id')->all());
     $change = app(ChangeCells::class);
-    $figures = fn (array $texts, CellMode $mode): array => $change->consequences($items, CellChange::set(color(), $texts, $mode))->toArray();
+    $figures = fn (array $texts, CellMode $mode): array => $change
+        ->consequences($items, CellChange::set(color(), $texts, $mode))
+        ->toArray();
     expect($figures(['Olive'], CellMode::Add))->toMatchArray(['items' => 3, 'changed' => 2, 'unchanged' => 1, 'replaced' => 0])
         ->and($figures(['Olive'], CellMode::Set))->toMatchArray(['changed' => 3, 'replaced' => 3])
         ->and($figures(['Sage'], CellMode::Set)['new_values'])->toBe(['Sage']);
     $added = $change($items, CellChange::set(color(), ['Olive'], CellMode::Add));
     expect(app(ValueTable::class)->of(color())[2]->products)->toBe(3);
     $change($items, CellChange::set(color(), ['Sage']));
-    expect(FindValue::named(color(), 'Sage')->look()->colors)->toBe(['#9cab86'])->and(fn () => app(TakeBack::class)($added))->toThrow(Refused::class, 'stands in the way');
+    expect(FindValue::named(color(), 'Sage')->look()->colors)
+        ->toBe(['#9cab86'])
+        ->and(fn () => app(TakeBack::class)($added))
+        ->toThrow(Refused::class, 'stands in the way');
     app(TakeBack::class)(app(TakeBack::class)->newest());
     app(TakeBack::class)($added);
     expect(vocabulary())->toEqual($before);
@@ -123,7 +156,9 @@ test('values are set and added by hand, counted before, and taken back', functio
 
 test('two people on one product: the second is told', function (): void {
     $item = Item::query()->first();
-    $save = fn (string $text) => app(ChangeCells::class)(Chosen::items([$item->id]), CellChange::set(color(), [$text]), [$item->id => $item->version]);
+    $save = fn (string $text) => app(ChangeCells::class)(
+        Chosen::items([$item->id]), CellChange::set(color(), [$text]), [$item->id => $item->version],
+    );
     $save('Olive');
     expect(fn () => $save('Verde'))->toThrow(Refused::class, 'Someone else saved A');
 });
@@ -134,17 +169,28 @@ test('a change of kind loses nothing and goes back', function (): void {
     $size = Definition::query()->where('slug', 'size')->first();
     $form = fn (string $kind, ?string $unit = null) => DefinitionForm::from(['label' => 'Size', 'kind' => $kind, 'level' => 'product', 'unit' => $unit]);
     $change = app(SaveDefinition::class)($size, $form('number', 'mm'), State::Accepted, $size->version);
-    expect(DB::table('spellings')->where('definition_id', $size->id)->orderBy('id')->pluck('number', 'text')->all())->toBe(['10' => 10.0, '20 cm' => 200.0, 'big' => null]);
+    expect(DB::table('spellings')->where('definition_id', $size->id)->orderBy('id')->pluck('number', 'text')->all())
+        ->toBe(['10' => 10.0, '20 cm' => 200.0, 'big' => null]);
     app(TakeBack::class)($change);
     expect(vocabulary())->toEqual($before);
-    expect(fn () => app(SaveDefinition::class)($size->refresh(), $form('choice'), State::Accepted, 1))->toThrow(Refused::class, 'Someone else saved');
+    expect(fn () => app(SaveDefinition::class)($size->refresh(), $form('choice'), State::Accepted, 1))
+        ->toThrow(Refused::class, 'Someone else saved');
 });
 
 test('one value becomes several where a separator is named', function (): void {
     $this->read("sku,Use\nU1,Studio/Gift\nU2,Gift\n", '{"columns": {"Use": {"kind": "choice", "level": "product"}}}', feed: 'Uses');
     $use = Definition::query()->where('slug', 'use')->first();
-    app(SaveDefinition::class)($use, DefinitionForm::from(['label' => 'Use', 'kind' => 'choice', 'level' => 'product', 'multiple' => true, 'separator' => '/']), State::Accepted, $use->version);
-    $products = array_column(array_map(fn ($row): array => [$row->value->label, $row->products], app(ValueTable::class)->of($use->refresh())), 1, 0);
+    app(SaveDefinition::class)(
+        $use,
+        DefinitionForm::from(['label' => 'Use', 'kind' => 'choice', 'level' => 'product', 'multiple' => true, 'separator' => '/']),
+        State::Accepted,
+        $use->version,
+    );
+    $products = array_column(
+        array_map(fn ($row): array => [$row->value->label, $row->products], app(ValueTable::class)->of($use->refresh())),
+        1,
+        0,
+    );
     expect($products)->toBe(['Gift' => 2, 'Studio' => 1, 'Studio/Gift' => 0]);
 });
 
@@ -153,7 +199,10 @@ test('a merge over many assignments writes few rows', function (): void {
     DB::statement('INSERT INTO assignments SELECT i.id, s.definition_id, s.id, 0 FROM items i JOIN spellings s ON s.text = \'grn\' WHERE i.sku LIKE \'N%\'');
     $rows = (int) DB::selectOne('SELECT total_changes() AS n')->n;
     merge('Green', 'grn', 'Verde');
-    expect((int) DB::selectOne('SELECT total_changes() AS n')->n - $rows)->toBeLessThan(100)->and(app(ValueTable::class)->of(color())[0]->products)->toBe(30005);
+    expect((int) DB::selectOne('SELECT total_changes() AS n')->n - $rows)
+        ->toBeLessThan(100)
+        ->and(app(ValueTable::class)->of(color())[0]->products)
+        ->toBe(30005);
 });
 
 test('merged values that were merged on lead to the last one', function (): void {
@@ -161,5 +210,8 @@ test('merged values that were merged on lead to the last one', function (): void
     merge('Green', 'grn');
     $this->publish();
     $edition = App\Publishing\Edition::openCurrent();
-    expect($edition->redirect($edition->attribute('color'), 'verde'))->toBe('green')->and(Value::query()->whereNull('merged_into')->count())->toBe(2);
+    expect($edition->redirect($edition->attribute('color'), 'verde'))
+        ->toBe('green')
+        ->and(Value::query()->whereNull('merged_into')->count())
+        ->toBe(2);
 });

@@ -52,16 +52,25 @@ function one(string $label): Value
 
 function mergeInto(string $keep, string ...$labels): Change
 {
-    return app(MergeValues::class)(finish(), app(MergeValues::class)->plan(finish(), one($keep)->id, array_map(fn (string $label): int => one($label)->id, array_values($labels))));
+    return app(MergeValues::class)(
+        finish(),
+        app(MergeValues::class)
+            ->plan(finish(), one($keep)->id, array_map(fn (string $label): int => one($label)->id, array_values($labels))),
+    );
 }
 
 /** @return array<string, list<mixed>> everything that says what the words mean */
 function whole(): array
 {
-    $rows = fn (string $table, string ...$columns): array => array_map(fn (stdClass $row): array => (array) $row, DB::table($table)->orderBy('id')->get($columns)->all());
+    $rows = fn (string $table, string ...$columns): array => array_map(
+        fn (stdClass $row): array => (array) $row, DB::table($table)->orderBy('id')->get($columns)->all(),
+    );
 
     return ['values' => $rows('attribute_values', 'id', 'label', 'slug', 'look', 'held', 'retired', 'merged_into', 'umbrella_id', 'position'), 'spellings' => $rows('spellings', 'id', 'text', 'value_id', 'settled'),
-        'umbrellas' => $rows('umbrellas', 'id', 'label', 'slug', 'look'), 'apart' => $rows('kept_apart', 'one_id', 'other_id'), 'cells' => DB::table('assignments')->orderBy('item_id')->get()->all()];
+        'umbrellas' => $rows('umbrellas', 'id', 'label', 'slug', 'look'), 'apart' => $rows('kept_apart', 'one_id', 'other_id'), 'cells' => DB::table('assignments')
+            ->orderBy('item_id')
+            ->get()
+            ->all()];
 }
 
 /** @return array<string, Newcomer> by text */
@@ -79,7 +88,11 @@ test('an old merge is taken back alone while later ones stand, and says what sta
     $inner = mergeInto('Gloss', 'Matt');
     $outer = mergeInto('Matte', 'Gloss');
     $way = WayBack::of($inner->refresh());
-    expect($way->isOpen())->toBeFalse()->and(implode(' ', $way->obstacles))->toContain("Entry {$outer->id}")->toContain('Merged Gloss into Matte')
+    expect($way->isOpen())
+        ->toBeFalse()
+        ->and(implode(' ', $way->obstacles))
+        ->toContain("Entry {$outer->id}")
+        ->toContain('Merged Gloss into Matte')
         ->and(fn () => app(TakeBack::class)($inner))->toThrow(Refused::class, 'stands in the way');
     app(TakeBack::class)($outer);
     app(TakeBack::class)($inner->refresh());
@@ -95,7 +108,10 @@ test('everything taken back to the start leaves the vocabulary as it was', funct
         app(KeepApart::class)(finish(), [one('Satin')->id, one('Silk')->id]),
         app(SaveValue::class)(one('Silk'), 'Silky', new Look(['#ffffff'], 'Silk look', 'soft'), false, one('Silk')->version),
         app(MoveSpelling::class)(finish(), Spelling::query()->where('text', 'Matt')->firstOrFail(), null),
-        app(SettleNewcomers::class)(finish(), array_fill_keys(array_map(fn (Newcomer $one): int => $one->spelling, array_values(newcomers())), 'proposed')),
+        app(SettleNewcomers::class)(
+            finish(),
+            array_fill_keys(array_map(fn (Newcomer $one): int => $one->spelling, array_values(newcomers())), 'proposed'),
+        ),
         app(ChangeValues::class)(finish(), 'retire', [one('Silky')->id]),
         mergeInto('Gloss', 'Pearl'),
     ];
@@ -109,19 +125,30 @@ test('everything taken back to the start leaves the vocabulary as it was', funct
 
 test('a merge says what becomes of the pages that shoppers visit', function (): void {
     $pages = PagesTouched::of(finish(), [one('Matte')->id], [one('Matte')->id, one('Matt')->id, one('Silk')->id]);
-    expect(array_map(fn ($page): array => [$page->page, $page->before, $page->after, $page->fewer], $pages))->toBe([['Paint', 2, 3, 1], ['Paint > Oil', 1, 2, 1], ['Paper', 0, 1, 0]]);
+    expect(array_map(fn ($page): array => [$page->page, $page->before, $page->after, $page->fewer], $pages))
+        ->toBe([['Paint', 2, 3, 1], ['Paint > Oil', 1, 2, 1], ['Paper', 0, 1, 0]]);
 });
 
 test('a spelling is taken out into a value of its own, or into another, and the next delivery follows', function (): void {
     mergeInto('Matte', 'Matt', 'Silk');
     $move = app(MoveSpelling::class);
-    expect(fn () => $move(finish(), Spelling::query()->where('text', 'matte ')->firstOrFail(), null))->toThrow(Refused::class, 'It is what Matte is called');
+    expect(fn () => $move(finish(), Spelling::query()->where('text', 'matte ')->firstOrFail(), null))
+        ->toThrow(Refused::class, 'It is what Matte is called');
     // The value that it was before comes back, with its address.
     $change = $move(finish(), Spelling::query()->where('text', 'Silk')->firstOrFail(), null);
-    expect(one('Silk')->slug)->toBe('silk')->and(one('Silk')->merged_into)->toBeNull()->and(Value::query()->where('definition_id', finish()->id)->count())->toBe(5);
+    expect(one('Silk')->slug)
+        ->toBe('silk')
+        ->and(one('Silk')->merged_into)
+        ->toBeNull()
+        ->and(Value::query()->where('definition_id', finish()->id)->count())
+        ->toBe(5);
     $move(finish(), Spelling::query()->where('text', 'Matt')->firstOrFail(), one('Gloss'));
     $this->read("sku,Color\nG,SILK\nH,matt\n", COLOR_MAP);
-    $of = fn (string $sku): string => (string) DB::table('assignments as a')->join('spellings as s', 's.id', '=', 'a.spelling_id')->join('attribute_values as v', 'v.id', '=', 's.value_id')->where('a.item_id', Item::query()->where('sku', $sku)->value('id'))->value('v.label');
+    $of = fn (string $sku): string => (string) DB::table('assignments as a')
+        ->join('spellings as s', 's.id', '=', 'a.spelling_id')
+        ->join('attribute_values as v', 'v.id', '=', 's.value_id')
+        ->where('a.item_id', Item::query()->where('sku', $sku)->value('id'))
+        ->value('v.label');
     expect($of('G'))->toBe('Silk')->and($of('H'))->toBe('Gloss');
     app(TakeBack::class)($change);
     expect($of('F'))->toBe('Matte')->and($of('G'))->toBe('Matte');
@@ -134,10 +161,32 @@ test('newcomers come with a later delivery, with the best proposal, and what fou
     $found = newcomers();
     expect(array_keys($found))->toBe(['Glosss', 'Pearl', 'very shiny', 'GLOSS'])
         ->and($found['GLOSS']->resolved)->toBeTrue()->and($found['GLOSS']->value->label)->toBe('Gloss')
-        ->and($found['Glosss']->same?->label)->toBe('Gloss')->and($found['Glosss']->certain)->toBeFalse()->and($found['Glosss']->proposes())->toBe('merge')
-        ->and($found['Pearl']->proposes())->toBe('keep')->and($found['very shiny']->under)->toBe('Shiny')->and($found['very shiny']->proposes())->toBe('gather');
-    $change = app(SettleNewcomers::class)(finish(), array_map(fn (Newcomer $one): string => 'proposed', array_column($found, null, 'spelling')));
-    expect($change->summary)->toBe('Settled 4 newcomers: 1 merged, 1 gathered, 2 kept (Color)')->and(newcomers())->toBe([])->and(one('Glosss')->label)->toBe('Gloss')->and(one('very shiny')->umbrella?->label)->toBe('Shiny');
+
+        ->and($found['Glosss']->same?->label)
+        ->toBe('Gloss')
+        ->and($found['Glosss']->certain)
+        ->toBeFalse()
+        ->and($found['Glosss']->proposes())
+        ->toBe('merge')
+
+        ->and($found['Pearl']->proposes())
+        ->toBe('keep')
+        ->and($found['very shiny']->under)
+        ->toBe('Shiny')
+        ->and($found['very shiny']->proposes())
+        ->toBe('gather');
+    $change = app(SettleNewcomers::class)(
+        finish(),
+        array_map(fn (Newcomer $one): string => 'proposed', array_column($found, null, 'spelling')),
+    );
+    expect($change->summary)
+        ->toBe('Settled 4 newcomers: 1 merged, 1 gathered, 2 kept (Color)')
+        ->and(newcomers())
+        ->toBe([])
+        ->and(one('Glosss')->label)
+        ->toBe('Gloss')
+        ->and(one('very shiny')->umbrella?->label)
+        ->toBe('Shiny');
     app(TakeBack::class)($change);
     expect(array_keys(newcomers()))->toBe(array_keys($found));
 });
@@ -147,15 +196,35 @@ test('a newcomer that is kept although it looked like a value is never proposed 
     $this->read("sku,Color\nG,Glosss\n", COLOR_MAP);
     expect(newcomers()['Glosss']->value->held)->toBeTrue();
     app(SettleNewcomers::class)(finish(), [newcomers()['Glosss']->spelling => 'keep']);
-    expect(one('Glosss')->held)->toBeFalse()->and(array_filter(app(ProposeMerges::class)->of(finish()), fn ($proposal): bool => in_array(one('Glosss')->id, $proposal->values, true)))->toBe([])
+    expect(one('Glosss')->held)
+        ->toBeFalse()
+        ->and(array_filter(
+            app(ProposeMerges::class)->of(finish()),
+            fn ($proposal): bool => in_array(one('Glosss')->id, $proposal->values, true),
+        ))
+        ->toBe([])
         ->and(fn () => app(SettleNewcomers::class)(finish(), [1 => 'keep']))->toThrow(Refused::class, 'decided on them meanwhile');
 });
 
 test('a delivery of forty new spellings needs no more than five decisions', function (): void {
-    $names = ['Ultramarine', 'Viridian', 'Burnt sienna', 'Raw umber', 'Cadmium red', 'Cobalt teal', 'Lamp black', 'Titanium white', 'Rose madder', 'Naples yellow'];
-    $this->read("sku,Color\n".implode("\n", array_map(fn (int $i, string $name): string => "N{$i},{$name}", array_keys($names), $names)), COLOR_MAP);
-    app(SettleNewcomers::class)(finish(), array_fill_keys(array_map(fn (Newcomer $one): int => $one->spelling, array_values(newcomers())), 'keep'));
-    $ways = [fn (string $name): string => mb_strtoupper($name), fn (string $name): string => " {$name}", fn (string $name): string => str_replace(' ', "\u{00A0}", $name).' ', fn (string $name): string => str_contains($name, ' ') ? implode(', ', array_reverse(explode(' ', $name))) : "{$name}."];
+    $names = [
+        'Ultramarine', 'Viridian', 'Burnt sienna', 'Raw umber', 'Cadmium red', 'Cobalt teal', 'Lamp black', 'Titanium white', 'Rose madder',
+        'Naples yellow',
+    ];
+    $this->read(
+        "sku,Color\n".implode("\n", array_map(fn (int $i, string $name): string => "N{$i},{$name}", array_keys($names), $names)),
+        COLOR_MAP,
+    );
+    app(SettleNewcomers::class)(
+        finish(),
+        array_fill_keys(array_map(fn (Newcomer $one): int => $one->spelling, array_values(newcomers())), 'keep'),
+    );
+    $ways = [
+        fn (string $name): string => mb_strtoupper($name),
+        fn (string $name): string => " {$name}",
+        fn (string $name): string => str_replace(' ', "\u{00A0}", $name).' ',
+        fn (string $name): string => str_contains($name, ' ') ? implode(', ', array_reverse(explode(' ', $name))) : "{$name}.",
+    ];
     $rows = [];
     foreach ($names as $i => $name) {
         foreach ($ways as $n => $way) {
@@ -179,7 +248,10 @@ test('a delivery of forty new spellings needs no more than five decisions', func
 });
 
 test('what the shop merged and kept apart in one attribute teaches another', function (): void {
-    $this->read("sku,Surface,Frame\nS1,Cad. red,Sand\nS2,Cadmium red,Beach\nS3,Ivory,Gris\nS4,Eggshell,Grey\n", '{"columns": {"Surface": {"attribute": "surface", "kind": "choice"}, "Frame": {"attribute": "frame", "kind": "choice"}}}');
+    $this->read(
+        "sku,Surface,Frame\nS1,Cad. red,Sand\nS2,Cadmium red,Beach\nS3,Ivory,Gris\nS4,Eggshell,Grey\n",
+        '{"columns": {"Surface": {"attribute": "surface", "kind": "choice"}, "Frame": {"attribute": "frame", "kind": "choice"}}}',
+    );
     $surface = Definition::query()->where('slug', 'surface')->firstOrFail();
     $frame = Definition::query()->where('slug', 'frame')->firstOrFail();
     expect(app(ProposeMerges::class)->of($frame))->toBe([]);
@@ -187,8 +259,16 @@ test('what the shop merged and kept apart in one attribute teaches another', fun
     $merge($frame, $merge->plan($frame, FindValue::named($frame, 'Grey')->id, [FindValue::named($frame, 'Gris')->id]));
     $merge($surface, $merge->plan($surface, FindValue::named($surface, 'Ivory')->id, [FindValue::named($surface, 'Eggshell')->id]));
     $this->read("sku,Color\nT1,Gris\nT2,Grey\nT3,Ivory\nT4,Eggshell\n", COLOR_MAP);
-    $labels = fn (): array => array_map(fn ($proposal): array => [array_map(fn (int $id): string => Value::query()->findOrFail($id)->label, $proposal->values), $proposal->evidence], app(ProposeMerges::class)->of(finish()));
-    expect($labels())->toContain([['Gris', 'Grey'], ['merged in this shop before']])->toContain([['Ivory', 'Eggshell'], ['merged in this shop before']]);
+    $labels = fn (): array => array_map(
+        fn ($proposal): array => [
+            array_map(fn (int $id): string => Value::query()->findOrFail($id)->label, $proposal->values),
+            $proposal->evidence,
+        ],
+        app(ProposeMerges::class)->of(finish()),
+    );
+    expect($labels())
+        ->toContain([['Gris', 'Grey'], ['merged in this shop before']])
+        ->toContain([['Ivory', 'Eggshell'], ['merged in this shop before']]);
     app(KeepApart::class)($surface, [FindValue::named($surface, 'Cadmium red')->id, FindValue::named($surface, 'Ivory')->id]);
     app(KeepApart::class)(finish(), [one('Ivory')->id, one('Eggshell')->id]);
     expect(array_column($labels(), 0))->not->toContain(['Ivory', 'Eggshell']);
@@ -202,7 +282,12 @@ test('several values are hidden, shown, retired and dressed at once; retired one
     $this->publish();
     expect(array_keys($this->counts()[1]['color']))->toBe(['matt', 'matte', 'silk']);
     $change(finish(), 'restore', $ids);
-    expect(one('Gloss')->retired)->toBeFalse()->and($change(finish(), 'hide', $ids))->not->toBeNull()->and($change(finish(), 'hide', $ids))->toBeNull();
+    expect(one('Gloss')->retired)
+        ->toBeFalse()
+        ->and($change(finish(), 'hide', $ids))->not
+        ->toBeNull()
+        ->and($change(finish(), 'hide', $ids))
+        ->toBeNull();
     app(CreateValue::class)(finish(), 'Viridian');
     DB::table('attribute_values')->where('label', 'Viridian')->update(['look' => null]);
     $change(finish(), 'dress', [one('Viridian')->id]);
@@ -210,20 +295,55 @@ test('several values are hidden, shown, retired and dressed at once; retired one
 });
 
 test('umbrellas are proposed from words and from measures', function (): void {
-    $this->read("sku,Shade,Volume\nW1,Matte white,10 ml\nW2,\"White, titanium\",20 ml\nW3,White,\nW4,Burnt sienna,50 ml\nW5,Raw sienna,200 ml\nW6,Viridian,0.5 l\n", '{"columns": {"Shade": {"attribute": "shade", "kind": "choice"}, "Volume": {"attribute": "pack", "kind": "choice"}}}');
-    $of = fn (string $slug, string $way): array => array_map(fn (array $values): array => array_map(fn (Value $value): string => $value->label, $values), app(ProposeUmbrellas::class)->of(Definition::query()->where('slug', $slug)->firstOrFail(), $way));
-    expect($of('shade', 'words'))->toBe(['Sienna' => ['Burnt sienna', 'Raw sienna'], 'White' => ['Matte white', 'White, titanium', 'White']])
+    $this->read(
+        "sku,Shade,Volume\nW1,Matte white,10 ml\nW2,\"White, titanium\",20 ml\nW3,White,\nW4,Burnt sienna,50 ml\nW5,Raw sienna,200 ml\nW6,Viridian,0.5 l\n",
+        '{"columns": {"Shade": {"attribute": "shade", "kind": "choice"}, "Volume": {"attribute": "pack", "kind": "choice"}}}',
+    );
+    $of = fn (string $slug, string $way): array => array_map(
+        fn (array $values): array => array_map(fn (Value $value): string => $value->label, $values),
+        app(ProposeUmbrellas::class)->of(Definition::query()->where('slug', $slug)->firstOrFail(), $way),
+    );
+    expect($of('shade', 'words'))
+        ->toBe(['Sienna' => ['Burnt sienna', 'Raw sienna'], 'White' => ['Matte white', 'White, titanium', 'White']])
         ->and($of('pack', 'measure'))->toBe(['Under 200 ml' => ['10 ml', '20 ml', '50 ml'], '200 ml and more' => ['200 ml', '0.5 l']]);
 });
 
 test('the map knows the shape of colors, sizes and measures, and forces none on the rest', function (): void {
-    $this->read("sku,Shade,Size,Pack,Width\nM1,Red,S,10 ml,10 cm\nM2,Sky blue,XL,20 ml,100 mm\nM3,Gray,M,30 ml,12 cm\nM4,Moody,Other,1 l,13 cm\nM5,,,25 ml,5 m\nM6,,,20ml,11 cm\n", '{"columns": {"Shade": {"attribute": "shade", "label": "Shade", "kind": "choice"}, "Size": {"attribute": "size", "label": "Size", "kind": "choice"}, "Pack": {"attribute": "pack", "kind": "choice"}, "Width": {"attribute": "width", "kind": "number", "unit": "cm"}}}');
-    $map = fn (string $slug): MapLens => MapLens::ofValues($definition = Definition::query()->where('slug', $slug)->firstOrFail(), app(ValueTable::class)->of($definition));
-    expect($map('color')->shape)->toBe('none')->and($map('shade')->shape)->toBe('colors')->and(count($map('shade')->plane->dots ?? []))->toBe(3)->and(array_map(fn ($row) => $row->value->label, $map('shade')->beside))->toBe(['Moody'])
-        ->and($map('size')->shape)->toBe('sizes')->and(array_map(fn (array $rows): string => $rows[0]->value->label, array_values($map('size')->ladders[0])))->toBe(['S', 'M', 'XL'])
-        ->and($map('pack')->shape)->toBe('numbers')->and(array_column($map('pack')->points, 'label'))->toBe(['10 ml', '20 ml', '25 ml', '30 ml', '1,000 ml'])->and(array_column(array_filter($map('pack')->points, fn ($point) => $point['outlier']), 'label'))->toBe(['1,000 ml']);
+    $this->read(
+        "sku,Shade,Size,Pack,Width\nM1,Red,S,10 ml,10 cm\nM2,Sky blue,XL,20 ml,100 mm\nM3,Gray,M,30 ml,12 cm\nM4,Moody,Other,1 l,13 cm\nM5,,,25 ml,5 m\nM6,,,20ml,11 cm\n",
+        '{"columns": {"Shade": {"attribute": "shade", "label": "Shade", "kind": "choice"}, "Size": {"attribute": "size", "label": "Size", "kind": "choice"}, "Pack": {"attribute": "pack", "kind": "choice"}, "Width": {"attribute": "width", "kind": "number", "unit": "cm"}}}',
+    );
+    $map = fn (string $slug): MapLens => MapLens::ofValues(
+        $definition = Definition::query()->where('slug', $slug)->firstOrFail(),
+        app(ValueTable::class)->of($definition),
+    );
+    expect($map('color')->shape)
+        ->toBe('none')
+        ->and($map('shade')->shape)
+        ->toBe('colors')
+        ->and(count($map('shade')->plane->dots ?? []))
+        ->toBe(3)
+        ->and(array_map(fn ($row) => $row->value->label, $map('shade')->beside))
+        ->toBe(['Moody'])
+
+        ->and($map('size')->shape)
+        ->toBe('sizes')
+        ->and(array_map(fn (array $rows): string => $rows[0]->value->label, array_values($map('size')->ladders[0])))
+        ->toBe(['S', 'M', 'XL'])
+
+        ->and($map('pack')->shape)
+        ->toBe('numbers')
+        ->and(array_column($map('pack')->points, 'label'))
+        ->toBe(['10 ml', '20 ml', '25 ml', '30 ml', '1,000 ml'])
+        ->and(array_column(array_filter($map('pack')->points, fn ($point) => $point['outlier']), 'label'))
+        ->toBe(['1,000 ml']);
     $numbers = MapLens::ofNumbers(Definition::query()->where('slug', 'width')->firstOrFail(), app(ProductCounts::class));
-    expect(array_column($numbers->points, 'number'))->toBe([10.0, 11.0, 12.0, 13.0, 500.0])->and(array_column($numbers->points[0]['members'], 'label'))->toBe(['10 cm', '100 mm'])->and($numbers->points[4]['outlier'])->toBeTrue();
+    expect(array_column($numbers->points, 'number'))
+        ->toBe([10.0, 11.0, 12.0, 13.0, 500.0])
+        ->and(array_column($numbers->points[0]['members'], 'label'))
+        ->toBe(['10 cm', '100 mm'])
+        ->and($numbers->points[4]['outlier'])
+        ->toBeTrue();
     foreach (['/values/shade/map', '/values/size/map', '/values/pack/map', '/values/color/map', '/values/width', '/values/color/flow'] as $page) {
         $this->actingAs($this->person())->get($page)->assertOk();
     }
@@ -250,10 +370,34 @@ test('a look takes a color by name, and a picture by its content', function (): 
     $value = one('Gloss');
     $picture = imagecreatetruecolor(20, 20);
     imagepng($picture, $path = tempnam(sys_get_temp_dir(), 'look'));
-    $page->put("/values/color/{$value->id}", ['label' => 'Gloss', 'version' => $value->version, 'color_name' => 'black and white', 'look_picture' => new Illuminate\Http\UploadedFile($path, 'pattern.txt', null, null, true)])->assertSessionHasNoErrors();
-    expect(one('Gloss')->look()->colors)->toBe(['#000000', '#ffffff'])->and(one('Gloss')->look()->picture)->toMatch('/^[a-f0-9]{32}\.webp$/');
-    $page->put("/values/color/{$value->id}", ['label' => 'Gloss', 'version' => one('Gloss')->version, 'color_name' => 'no such shade at all'])->assertSessionHasErrors('colors');
+    $page->put(
+        "/values/color/{$value->id}",
+        [
+            'label' => 'Gloss',
+            'version' => $value->version,
+            'color_name' => 'black and white',
+            'look_picture' => new Illuminate\Http\UploadedFile($path, 'pattern.txt', null, null, true),
+        ],
+    )
+        ->assertSessionHasNoErrors();
+    expect(one('Gloss')->look()->colors)
+        ->toBe(['#000000', '#ffffff'])
+        ->and(one('Gloss')->look()->picture)
+        ->toMatch('/^[a-f0-9]{32}\.webp$/');
+    $page->put(
+        "/values/color/{$value->id}",
+        ['label' => 'Gloss', 'version' => one('Gloss')->version, 'color_name' => 'no such shade at all'],
+    )
+        ->assertSessionHasErrors('colors');
     file_put_contents($path, '<svg xmlns="http://www.w3.org/2000/svg"/>');
-    $page->put("/values/color/{$value->id}", ['label' => 'Gloss', 'version' => one('Gloss')->version, 'look_picture' => new Illuminate\Http\UploadedFile($path, 'pattern.png', null, null, true)])->assertSessionHasErrors('picture');
+    $page->put(
+        "/values/color/{$value->id}",
+        [
+            'label' => 'Gloss',
+            'version' => one('Gloss')->version,
+            'look_picture' => new Illuminate\Http\UploadedFile($path, 'pattern.png', null, null, true),
+        ],
+    )
+        ->assertSessionHasErrors('picture');
     unlink($path);
 });

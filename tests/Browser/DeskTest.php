@@ -18,16 +18,43 @@ function demo(): Site
 test('the keyboard: rooms, search, rows, merging, taking back, ordering', function (): void {
     $me = (new Person(demo()))->signIn();
     $me->chord(WebDriverKeys::ALT, '4')->see('Attribute', '.work')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN);
-    $me->open('/values/finish')->see('4 values')->keys('/')->holds('document.activeElement.matches("[data-find]")')->keys('satin', WebDriverKeys::ENTER)->see('Satin', 'tbody')->notSee('Gloss', 'tbody');
-    $me->open('/values/finish')->see('4 values')->keys(WebDriverKeys::ARROW_DOWN)->holds('document.activeElement.getAttribute("aria-label") === "Select Gloss"')->keys(' ')->see('1 selected');
-    $me->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ARROW_DOWN)->holds('document.activeElement.getAttribute("aria-label").startsWith("Select S")')->keys(' ')->see('Merge into one?', '#panel')->keys('m')->see('Merged')->see('3 values');
+    $me->open('/values/finish')
+        ->see('4 values')
+        ->keys('/')
+        ->holds('document.activeElement.matches("[data-find]")')
+        ->keys('satin', WebDriverKeys::ENTER)
+        ->see('Satin', 'tbody')
+        ->notSee('Gloss', 'tbody');
+    $me->open('/values/finish')
+        ->see('4 values')
+        ->keys(WebDriverKeys::ARROW_DOWN)
+        ->holds('document.activeElement.getAttribute("aria-label") === "Select Gloss"')
+        ->keys(' ')
+        ->see('1 selected');
+    $me->keys(WebDriverKeys::ARROW_DOWN)
+        ->keys(WebDriverKeys::ARROW_DOWN)
+        ->holds('document.activeElement.getAttribute("aria-label").startsWith("Select S")')
+        ->keys(' ')
+        ->see('Merge into one?', '#panel')
+        ->keys('m')
+        ->see('Merged')
+        ->see('3 values');
     $me->keys('u')->see('Took back', '.toast')->see('4 values');
     $me->keys('?')->see('Move from row to row', 'dialog')->keys(WebDriverKeys::ESCAPE)->notSee('Move from row to row');
     $me->open('/line-ups')->see('15 filters');
     $second = $me->script('return document.querySelectorAll("tbody tr")[1].dataset.name');
-    $me->focus('tbody tr:nth-child(2) .handle')->chord(WebDriverKeys::ALT, WebDriverKeys::ARROW_UP)->see("Reordered the shop's line-up")->holds('document.querySelector("tbody tr").dataset.name === arguments[0]', $second)->holds('document.activeElement.matches(".handle")');
+    $me->focus('tbody tr:nth-child(2) .handle')
+        ->chord(WebDriverKeys::ALT, WebDriverKeys::ARROW_UP)
+        ->see("Reordered the shop's line-up")
+        ->holds('document.querySelector("tbody tr").dataset.name === arguments[0]', $second)
+        ->holds('document.activeElement.matches(".handle")');
     $me->keys('u')->see('Took back', '.toast')->holds('document.querySelectorAll("tbody tr")[1].dataset.name === arguments[0]', $second);
-    $me->open('/products')->keys(WebDriverKeys::ARROW_DOWN)->keys(' ')->see('1 product selected', '#panel')->keys(WebDriverKeys::ENTER)->see('Definitions in use');
+    $me->open('/products')
+        ->keys(WebDriverKeys::ARROW_DOWN)
+        ->keys(' ')
+        ->see('1 product selected', '#panel')
+        ->keys(WebDriverKeys::ENTER)
+        ->see('Definitions in use');
     $me->open('/definitions?open=finish')->see('In use', '#panel')->keys('s')->see('Nothing was different');
     expect($me->complaints())->toBe([]);
     $me->leave();
@@ -40,7 +67,10 @@ test('two people on one value: the second is told and keeps what was typed', fun
         $person->open('/values/hair')->click('[data-name="Goat"] a.name')->see('Save', '#panel');
     }
     $first->type('#look_help', 'Soft and thirsty')->press('Save', '#panel')->see('Changed Goat');
-    $second->type('#look_help', 'From the second')->press('Save', '#panel')->see('Someone else saved Goat')->holds('document.querySelector("#look_help").value === "From the second"');
+    $second->type('#look_help', 'From the second')
+        ->press('Save', '#panel')
+        ->see('Someone else saved Goat')
+        ->holds('document.querySelector("#look_help").value === "From the second"');
     $second->press('Save', '#panel')->see('Changed Goat');
     expect($second->script('return document.querySelector("#look_help").value'))->toBe('From the second');
     $first->leave();
@@ -72,7 +102,10 @@ test('axe finds nothing on any view', function (): void {
         '/line-ups', '/line-ups?filter=color', '/line-ups?page=paint&filter=price&bands=shares&why=1', '/line-ups?page=brushes&propose=lineup', '/line-ups?page=paint&with=shop', '/publishing', '/history', '/history?entry=5', '/people', '/shop', '/shop/c/paint?color=burnt-sienna&price=5..20', '/shop/p/NO-001'] as $path) {
         $look($path);
     }
-    $me->open('/values/color')->click('tbody tr:nth-child(1) .pick')->click('tbody tr:nth-child(2) .pick')->see('Merge into one?', '#panel');
+    $me->open('/values/color')
+        ->click('tbody tr:nth-child(1) .pick')
+        ->click('tbody tr:nth-child(2) .pick')
+        ->see('Merge into one?', '#panel');
     $problems = [...$problems, ...array_map(fn (string $problem): string => "merge: {$problem}", $me->accessibilityProblems())];
     expect($problems)->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();
@@ -84,7 +117,11 @@ test('the storefront works without scripts, with links and a button', function (
     expect($me->plainText('main h1'))->toBe('Brushes');
     $me->plainClick('input[name="hair[]"][value="goat"]')->plainClick('#filters .button.main')->at('/shop/c/brushes?hair=goat');
     expect($me->plainText('.chip'))->toContain('Hair: Goat');
-    $me->plainClick('.chip')->at('/shop/c/brushes')->plainType('input[name="price[to]"]', '5')->plainClick('#filters .button.main')->at('/shop/c/brushes?price=..5');
+    $me->plainClick('.chip')
+        ->at('/shop/c/brushes')
+        ->plainType('input[name="price[to]"]', '5')
+        ->plainClick('#filters .button.main')
+        ->at('/shop/c/brushes?price=..5');
     $me->plainClick('.good');
     expect($me->plainText('main table'))->toContain('in stock');
     $me->leave();

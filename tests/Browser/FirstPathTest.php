@@ -47,39 +47,99 @@ test('the nine steps, with the mouse', function (): void {
     // 2. A feed is looked at, checked and read.
     $me->press('Feeds', 'nav')->attach('#file', csvFile(FEED, 'harbour.csv'))->type('#feed', 'Harbour')->press('Look at it', '#panel')
         ->see('comma between cells')->see('UTF-8')->see('Finish·')->see('Burnt Sienna')->see('Check it first');
-    $me->press('Check', '#panel')->see('Read it like this?')->see('Refused rows 1')->see('carries a currency')->see('New products 5')->see('New variants 5');
+    $me->press('Check', '#panel')
+        ->see('Read it like this?')
+        ->see('Refused rows 1')
+        ->see('carries a currency')
+        ->see('New products 5')
+        ->see('New variants 5');
     expect($me->site->command(['values', 'colour'])[0])->toBe(1);
-    $me->press('Read the good rows', '#panel')->press('Read 10 rows', '#panel')->see('done', '#panel')->see('New products 5')->see('Refused rows 1');
+    $me->press('Read the good rows', '#panel')
+        ->press('Read 10 rows', '#panel')
+        ->see('done', '#panel')
+        ->see('New products 5')
+        ->see('Refused rows 1');
 
     // 3. Its columns stand as proposals.
     $me->press('Look over the definitions')->see('Proposed')->see('Colour')->see('Finish');
     $me->press('Colour', '.work')->see('Burnt Sienna', '.work')->type('#label', 'Color')->press('Accept', '#panel')->see('Accepted Color');
     $me->press('Volume', '.work')->see('Volume', '#panel h2')->press('Accept', '#panel')->see('Accepted Volume');
-    $me->press('Accept the ticked ones')->see('Accepted')->press('Vegan', '.work')->see('In use', '#panel')->press('Merge, retire or delete', '#panel')->see('What it holds together', '#panel')->press('Retire', '#panel')->see('Retired Vegan');
-    $me->press('New definition', '.work')->see('New definition', '#panel h2')->type('#label', 'Weight')->choose('#kind', 'number')->find('#unit');
+    $me->press('Accept the ticked ones')
+        ->see('Accepted')
+        ->press('Vegan', '.work')
+        ->see('In use', '#panel')
+        ->press('Merge, retire or delete', '#panel')
+        ->see('What it holds together', '#panel')
+        ->press('Retire', '#panel')
+        ->see('Retired Vegan');
+    $me->press('New definition', '.work')
+        ->see('New definition', '#panel h2')
+        ->type('#label', 'Weight')
+        ->choose('#kind', 'number')
+        ->find('#unit');
     $me->type('#unit', 'g')->press('Define', '#panel')->see('Defined Weight')->see('Number, g');
     $me->open('/definitions?open=new')->type('#label', 'color')->press('Define', '#panel')->see('There is a definition Color already');
 
     // 4. Products: narrowed, one opened, several given a value.
     $me->press('Products', 'nav')->see('5 of 5 products')->see('<img src=x onerror=alert(2)> brush');
-    $me->press('narrow')->choose('#category', 'category:brushes')->press('Narrow', '.work form')->see('2 of 5 products')->see('in Brushes and below');
+    $me->press('narrow')
+        ->choose('#category', 'category:brushes')
+        ->press('Narrow', '.work form')
+        ->see('2 of 5 products')
+        ->see('in Brushes and below');
     $me->press('in Brushes')->see('5 of 5 products');
-    $me->open('/products?where[]=missing:colour')->see('2 of 5 products')->open('/products?where[]=finish:gloss')->see('2 of 5 products')->open('/products?q=half+pan')->see('1 of 5 products');
-    $me->press('Ostrelle half pan', '.work')->type('input[aria-label="Weight of T3 in g"]', '12')->press('Set Weight of T3')->see('Set Weight 12 on T3');
-    $me->open('/products?where[]=category:brushes')->click('tbody tr:nth-child(1) .pick')->click('tbody tr:nth-child(2) .pick')->see('2 products selected', '#panel')->choose('#give-what', 'finish')->find('#give-value');
-    $me->type('#give-value', 'Satin')->see('has no value “Satin” yet', '#panel')->see('Lose another value 2', '#panel')->press('Set: 2', '#panel')->see('Set Finish Satin on 2 products');
+    $me->open('/products?where[]=missing:colour')
+        ->see('2 of 5 products')
+        ->open('/products?where[]=finish:gloss')
+        ->see('2 of 5 products')
+        ->open('/products?q=half+pan')
+        ->see('1 of 5 products');
+    $me->press('Ostrelle half pan', '.work')
+        ->type('input[aria-label="Weight of T3 in g"]', '12')
+        ->press('Set Weight of T3')
+        ->see('Set Weight 12 on T3');
+    $me->open('/products?where[]=category:brushes')
+        ->click('tbody tr:nth-child(1) .pick')
+        ->click('tbody tr:nth-child(2) .pick')
+        ->see('2 products selected', '#panel')
+        ->choose('#give-what', 'finish')
+        ->find('#give-value');
+    $me->type('#give-value', 'Satin')
+        ->see('has no value “Satin” yet', '#panel')
+        ->see('Lose another value 2', '#panel')
+        ->press('Set: 2', '#panel')
+        ->see('Set Finish Satin on 2 products');
     $me->press('Take back', '.toast')->see('Took back', '.toast');
 
     // 5. Values: two merged, taken back, merged again; one renamed and dressed; the order changed.
     $me->press('Values', 'nav')->press('Color', '.work')->see('Viridian·')->see('·viridian')->see('4 values');
-    $select = fn () => $me->press('none', '.bar')->click('input[aria-label="Select Burnt Sienna"]')->see('1 selected')->click('input[aria-label="Select Sienna burnt"]')->see('Merge into one?', '#panel');
-    $select()->see('4 → 3', '#panel')->see('…/sienna-burnt leads to …/burnt-sienna', '#panel')->press('Merge, keep', '#panel')->see('Merged Sienna burnt into Burnt Sienna')->see('3 values', '.work');
+    $select = fn () => $me
+        ->press('none', '.bar')
+        ->click('input[aria-label="Select Burnt Sienna"]')
+        ->see('1 selected')
+        ->click('input[aria-label="Select Sienna burnt"]')
+        ->see('Merge into one?', '#panel');
+    $select()
+        ->see('4 → 3', '#panel')
+        ->see('…/sienna-burnt leads to …/burnt-sienna', '#panel')
+        ->press('Merge, keep', '#panel')
+        ->see('Merged Sienna burnt into Burnt Sienna')
+        ->see('3 values', '.work');
     $me->press('Take back', '.toast')->see('4 values', '.work');
     $select()->press('Merge, keep', '#panel')->see('3 values', '.work');
-    $me->press('Cerulean', '.work')->see('Save', '#panel')->type('#label', 'Cerulean blue')->type('#look_help', 'A cool blue')->press('Save', '#panel')->see('Renamed Cerulean to Cerulean blue');
+    $me->press('Cerulean', '.work')
+        ->see('Save', '#panel')
+        ->type('#label', 'Cerulean blue')
+        ->type('#look_help', 'A cool blue')
+        ->press('Save', '#panel')
+        ->see('Renamed Cerulean to Cerulean blue');
     $me->choose('#order', 'products')->see('Ordered Color by products')->choose('#order', 'hand')->see('Ordered Color by hand');
     $first = $me->script('return document.querySelector("tbody tr").dataset.name');
-    $me->drag('tbody tr:nth-child(1) .handle', 'tbody tr:nth-child(3) .handle')->holds('document.querySelector("tbody tr").dataset.name !== arguments[0]', $first)->see('Ordered Color by hand')->reload()->holds('document.querySelector("tbody tr").dataset.name !== arguments[0]', $first);
+    $me->drag('tbody tr:nth-child(1) .handle', 'tbody tr:nth-child(3) .handle')
+        ->holds('document.querySelector("tbody tr").dataset.name !== arguments[0]', $first)
+        ->see('Ordered Color by hand')
+        ->reload()
+        ->holds('document.querySelector("tbody tr").dataset.name !== arguments[0]', $first);
 
     // 6. The line-up.
     $me->press('Line-ups', 'nav')->see('No filters yet');
@@ -87,35 +147,93 @@ test('the nine steps, with the mouse', function (): void {
         $me->choose('#source', $source)->press('Add', '.work')->see("Added the filter {$title}");
     }
     $me->see('cubes with colors or pictures · any of · follows · 3 terms');
-    $me->open('/line-ups')->press('Finish', '.work')->see('Title', '.filter-card')->type('#title', 'Sheen')->choose('#control', 'menu')->choose('#empty_terms', 'unavailable')->press('Starts open', '.filter-card')->press('Save', '.filter-card')->see('Changed the filter Sheen')->see('drop-down');
-    $me->open('/line-ups')->press('Price', '.work')->see('Step', '.filter-card')->type('#step', '0')->press('Save', '.filter-card')->see('The step is a number above zero')->type('#step', '0.5')->press('Save', '.filter-card')->see('step 0.5');
-    $me->open('/line-ups')->drag('tbody tr:nth-child(6) .handle', 'tbody tr:nth-child(2) .handle')->see("Reordered the shop's line-up")->holds('document.querySelector("tbody tr:nth-child(2), tbody tr:nth-child(3)").parentElement.innerText.indexOf("Sheen") < document.querySelector("tbody").innerText.indexOf("Volume")');
+    $me->open('/line-ups')
+        ->press('Finish', '.work')
+        ->see('Title', '.filter-card')
+        ->type('#title', 'Sheen')
+        ->choose('#control', 'menu')
+        ->choose('#empty_terms', 'unavailable')
+        ->press('Starts open', '.filter-card')
+        ->press('Save', '.filter-card')
+        ->see('Changed the filter Sheen')
+        ->see('drop-down');
+    $me->open('/line-ups')
+        ->press('Price', '.work')
+        ->see('Step', '.filter-card')
+        ->type('#step', '0')
+        ->press('Save', '.filter-card')
+        ->see('The step is a number above zero')
+        ->type('#step', '0.5')
+        ->press('Save', '.filter-card')
+        ->see('step 0.5');
+    $me->open('/line-ups')
+        ->drag('tbody tr:nth-child(6) .handle', 'tbody tr:nth-child(2) .handle')
+        ->see("Reordered the shop's line-up")
+        ->holds('document.querySelector("tbody tr:nth-child(2), tbody tr:nth-child(3)").parentElement.innerText.indexOf("Sheen") < document.querySelector("tbody").innerText.indexOf("Volume")');
 
     // 7. Edition 1 and the storefront.
-    $me->see('Nothing published yet', '.status')->press('Nothing published yet')->see('Publish edition 1', '#panel')->press('Publish edition 1', '#panel')->see('Edition 1 is live', '.status')->see('no drift', '.status');
+    $me->see('Nothing published yet', '.status')
+        ->press('Nothing published yet')
+        ->see('Publish edition 1', '#panel')
+        ->press('Publish edition 1', '#panel')
+        ->see('Edition 1 is live', '.status')
+        ->see('no drift', '.status');
     $me->press('Storefront', 'nav')->see('All products')->see('5 products')->see('<img src=x onerror=alert(2)> brush');
     $me->press('Paint', 'nav')->see('3 products')->click('input[value="burnt-sienna"]')->see('Color: Burnt Sienna')->see('2 products');
     $me->at('/shop/c/paint?colour=burnt-sienna');
     $me->click('input[name="stock"][value="yes"]')->see('1 product')->notSee('Tarnbeck studio', '.goods');
     $me->at('/shop/c/paint?colour=burnt-sienna&stock=yes');
     $me->reload()->see('In stock: In stock')->see('1 product');
-    $me->back()->see('2 products')->forward()->see('In stock: In stock')->press('Color: Burnt Sienna')->see('3 products')->press('Clear all')->see('3 products');
+    $me->back()
+        ->see('2 products')
+        ->forward()
+        ->see('In stock: In stock')
+        ->press('Color: Burnt Sienna')
+        ->see('3 products')
+        ->press('Clear all')
+        ->see('3 products');
     $me->choose('#sort', 'price-down')->see('3 products');
     expect($me->address())->toContain('sort=price-down');
-    $me->type('input[name="price[to]"]', '4')->keys("\t")->see('Price: up to 4 €')->see('1 product')->press('Ostrelle half pan', '.goods')->see('Cerulean blue')->see('€3.20');
+    $me->type('input[name="price[to]"]', '4')
+        ->keys("\t")
+        ->see('Price: up to 4 €')
+        ->see('1 product')
+        ->press('Ostrelle half pan', '.goods')
+        ->see('Cerulean blue')
+        ->see('€3.20');
 
     // 8. A later delivery: growth without a hand on the line-up.
-    $me->open('/feeds')->attach('#file', csvFile(LATER, 'harbour.csv'))->type('#feed', 'Harbour')->press('Look at it', '#panel')->see('as in the last reading')
-        ->press('Check', '#panel')->see('New values 2', '#panel')->see('Spellings that resolve by themselves 1', '#panel')->press('Read 4 rows', '#panel')->see('done', '#panel');
+    $me->open('/feeds')
+        ->attach('#file', csvFile(LATER, 'harbour.csv'))
+        ->type('#feed', 'Harbour')
+        ->press('Look at it', '#panel')
+        ->see('as in the last reading')
+
+        ->press('Check', '#panel')
+        ->see('New values 2', '#panel')
+        ->see('Spellings that resolve by themselves 1', '#panel')
+        ->press('Read 4 rows', '#panel')
+        ->see('done', '#panel');
     $me->open('/values/colour?q=burnt')->see('SIENNA··BURNT')->open('/values/colour?q=phthalo')->see('Phthalo blue');
     expect($me->script('return document.querySelector("tbody .cube rect").getAttribute("fill")'))->toBe('#0f4c94');
-    $me->see('differences', '.status')->press('differences', '.status')->see('Phthalo blue · 1 product')->press('Publish edition 2', '#panel')->see('Edition 2 is live', '.status');
+    $me->see('differences', '.status')
+        ->press('differences', '.status')
+        ->see('Phthalo blue · 1 product')
+        ->press('Publish edition 2', '#panel')
+        ->see('Edition 2 is live', '.status');
     $me->open('/shop/c/gouache')->see('2 products')->open('/shop?colour=sienna-burnt')->see('Color: Burnt Sienna');
     $me->at('/shop?colour=burnt-sienna');
 
     // 9. History.
-    $me->press('Back to the line-up')->press('History', 'nav')->see('Published edition 2')->see('Maren Quill')->see('Merged Sienna burnt into Burnt Sienna');
-    $me->press('Renamed Cerulean to Cerulean blue', '.work')->see('Take this back?', '#panel')->press('Take back', '#panel')->see('Took back: renamed Cerulean to Cerulean blue');
+    $me->press('Back to the line-up')
+        ->press('History', 'nav')
+        ->see('Published edition 2')
+        ->see('Maren Quill')
+        ->see('Merged Sienna burnt into Burnt Sienna');
+    $me->press('Renamed Cerulean to Cerulean blue', '.work')
+        ->see('Take this back?', '#panel')
+        ->press('Take back', '#panel')
+        ->see('Took back: renamed Cerulean to Cerulean blue');
     expect($me->complaints())->toBe([]);
     $me->leave();
 });

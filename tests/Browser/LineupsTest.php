@@ -19,18 +19,48 @@ test('a line-up for Paint is composed from proposals beside the page as it would
     $me = (new Person(counter()))->signIn()->open('/line-ups?page=paint')->see('15 filters for 633 products');
     $me->see('As shoppers would see it', '#panel')->see('Alizarin', '#live');
     // Why each is here, and why others are not, with the link that mends it.
-    $me->press('why these?', '#panel')->see('covers 100 % of 633 products', '#live')->see('Not here: Hair, no product here carries it', '#live');
-    $me->open('/line-ups?page=paint')->press('propose a better order', '.note')->see('In the order of what they earn here')->keys('t')->see('Reordered the line-up of Paint and below', '.toast');
+    $me->press('why these?', '#panel')
+        ->see('covers 100 % of 633 products', '#live')
+        ->see('Not here: Hair, no product here carries it', '#live');
+    $me->open('/line-ups?page=paint')
+        ->press('propose a better order', '.note')
+        ->see('In the order of what they earn here')
+        ->keys('t')
+        ->see('Reordered the line-up of Paint and below', '.toast');
     // Dropped here, and only here.
-    $me->open('/line-ups?page=paint')->press('Finish', '.lineup-work table')->press('Drop it here', '.filter-card')->see('Took the filter Finish out of the line-up of Paint', '.toast')->notSee('Finish', '#live')->see('finish is dropped by Paint and below')->open('/line-ups')->see('Finish', '.lineup-work table');
+    $me->open('/line-ups?page=paint')
+        ->press('Finish', '.lineup-work table')
+        ->press('Drop it here', '.filter-card')
+        ->see('Took the filter Finish out of the line-up of Paint', '.toast')
+        ->notSee('Finish', '#live')
+        ->see('finish is dropped by Paint and below')
+        ->open('/line-ups')
+        ->see('Finish', '.lineup-work table');
     // Added from what would earn its place.
-    $me->open('/line-ups?page=brushes&propose=lineup')->see('Handle', '.card')->press('Add the ticked ones')->see('Added the filter', '.toast')->see('Handle', '#live');
+    $me->open('/line-ups?page=brushes&propose=lineup')
+        ->see('Handle', '.card')
+        ->press('Add the ticked ones')
+        ->see('Added the filter', '.toast')
+        ->see('Handle', '#live');
     // Bands in equal shares, an edge moved with keys, one typed, saved for Paint alone.
-    $me->open('/line-ups?page=paint&filter=price')->press('in equal shares', '.filter-card')->holds('document.querySelectorAll(".edge").length === 4');
+    $me->open('/line-ups?page=paint&filter=price')
+        ->press('in equal shares', '.filter-card')
+        ->holds('document.querySelectorAll(".edge").length === 4');
     $before = $me->script('return document.querySelector(".edge").dataset.edge');
-    $me->focus('.edge')->keys(WebDriverKeys::ARROW_RIGHT)->holds('document.querySelector(".edge").dataset.edge !== arguments[0]', $before)->holds('document.querySelector("[name=\"bands[0][to]\"]").value === document.querySelector(".edge").dataset.edge');
-    $me->type('[name="bands[0][label]"]', 'Bargains')->press('Save', '.filter-card')->see('Changed the filter Price in the line-up of Paint', '.toast')->see('Bargains', '#live')->see('changed here: control, bands', '.lineup-work');
-    $me->press('bands as inherited', '.filter-card')->see('as inherited', '.toast')->keys('u')->see('Took back', '.toast')->see('Bargains', '#live');
+    $me->focus('.edge')
+        ->keys(WebDriverKeys::ARROW_RIGHT)
+        ->holds('document.querySelector(".edge").dataset.edge !== arguments[0]', $before)
+        ->holds('document.querySelector("[name=\"bands[0][to]\"]").value === document.querySelector(".edge").dataset.edge');
+    $me->type('[name="bands[0][label]"]', 'Bargains')
+        ->press('Save', '.filter-card')
+        ->see('Changed the filter Price in the line-up of Paint', '.toast')
+        ->see('Bargains', '#live')
+        ->see('changed here: control, bands', '.lineup-work');
+    $me->press('bands as inherited', '.filter-card')
+        ->see('as inherited', '.toast')
+        ->keys('u')
+        ->see('Took back', '.toast')
+        ->see('Bargains', '#live');
     $me->open('/line-ups?page=paint&with=shop')->see('Compared with Whole shop')->see('other control', '.lineup-work');
     expect($me->accessibilityProblems())->toBe([]);
     expect($me->site->command(['publish'])[0])->toBe(0);
@@ -42,13 +72,23 @@ test('a line-up for Paint is composed from proposals beside the page as it would
 test('only these: what is chosen stays through a merge, and what is new waits to be admitted', function (): void {
     $me = (new Person(counter()))->signIn()->open('/line-ups?filter=lightfastness')->press('choose, pin', '.filter-card');
     $first = $me->text('.choose-term:nth-child(1) .name');
-    $me->choose('#terms', 'only')->click('.choose-term:nth-child(1) [name="chosen[]"]')->click('.choose-term:nth-child(2) [name="chosen[]"]')->press('Save', '.filter-card')->see('only 2', '.lineup-work')->see($first, '#live');
+    $me->choose('#terms', 'only')
+        ->click('.choose-term:nth-child(1) [name="chosen[]"]')
+        ->click('.choose-term:nth-child(2) [name="chosen[]"]')
+        ->press('Save', '.filter-card')
+        ->see('only 2', '.lineup-work')
+        ->see($first, '#live');
     $me->open('/values/lightfastness')->type('#new', 'Superb')->press('Make it', '#panel')->see('Made the value Superb', '.toast');
     $file = sys_get_temp_dir().'/lokum-new-'.bin2hex(random_bytes(4)).'.csv';
     file_put_contents($file, "sku,name,category,Lightfastness\nSUP-1,One,Paint > Oil,Superb\n");
     expect($me->site->command(['feed:read', $file, '--feed=Tarnbeck'])[0])->toBe(0);
     unlink($file);
-    $me->open('/line-ups?filter=lightfastness')->see('1 waiting', '.lineup-work')->press('Superb', '.filter-card .note')->see('Changed the filter Lightfastness', '.toast')->notSee('waiting', '.lineup-work table')->see('only 3', '.lineup-work');
+    $me->open('/line-ups?filter=lightfastness')
+        ->see('1 waiting', '.lineup-work')
+        ->press('Superb', '.filter-card .note')
+        ->see('Changed the filter Lightfastness', '.toast')
+        ->notSee('waiting', '.lineup-work table')
+        ->see('only 3', '.lineup-work');
     $me->leave();
 });
 
@@ -57,7 +97,10 @@ test('every control narrows the shop, by mouse and by keys', function (): void {
     expect($site->command(['gather', 'color', '--under=Green', 'Viridian', 'Sap green'])[0])->toBe(0);
     $me = (new Person($site))->signIn();
     foreach (['color' => 'nested', 'brand' => 'letters', 'pigment-series' => 'menu'] as $filter => $control) {
-        $me->open("/line-ups?filter={$filter}")->choose('#control', $control)->press('Save', '.filter-card')->see('Changed the filter', '.toast');
+        $me->open("/line-ups?filter={$filter}")
+            ->choose('#control', $control)
+            ->press('Save', '.filter-card')
+            ->see('Changed the filter', '.toast');
     }
     $me->open('/line-ups')->choose('#source', 'category')->press('Add', '.lineup-work')->see('Added the filter Category', '.toast');
     expect($site->command(['publish'])[0])->toBe(0);
@@ -70,25 +113,58 @@ test('every control narrows the shop, by mouse and by keys', function (): void {
     // An umbrella, then one of its values.
     $me->click('#filters [value="green"]')->see('Color: Green', '.chip');
     $green = $total();
-    $me->click('#filters .below summary')->click('#filters [value="green"]')->notSee('Color: Green', '.chip')->click('#filters .below summary')->click('#filters [value="viridian"]')->see('Color: Viridian', '.chip');
+    $me->click('#filters .below summary')
+        ->click('#filters [value="green"]')
+        ->notSee('Color: Green', '.chip')
+        ->click('#filters .below summary')
+        ->click('#filters [value="viridian"]')
+        ->see('Color: Viridian', '.chip');
     expect($total())->toBeLessThan($green)->and($green)->toBeLessThan($all)->and($me->address())->toBe('/shop?color=viridian');
     // A to Z: looked for by typing, taken with the space bar.
-    $me->open('/shop')->type('[data-find-in]', 'loxh')->holds('[...document.querySelectorAll("#filters [data-letter]")].filter(e => !e.hidden).length === 1')->focus('#filters [value="loxholm"]')->keys(WebDriverKeys::SPACE)->see('Brand: Loxholm', '.chip');
+    $me->open('/shop')
+        ->type('[data-find-in]', 'loxh')
+        ->holds('[...document.querySelectorAll("#filters [data-letter]")].filter(e => !e.hidden).length === 1')
+        ->focus('#filters [value="loxholm"]')
+        ->keys(WebDriverKeys::SPACE)
+        ->see('Brand: Loxholm', '.chip');
     // A drop-down, by keys.
     $me->open('/shop')->focus('#filters select')->keys(WebDriverKeys::ARROW_DOWN)->see('Pigment series:', '.chip');
     // A category below, ticked; then a scale by its thumb and by typing.
     $me->open('/shop')->click('#filters [value="ink"]')->see('Category: Ink', '.chip')->see('25 products', '[role="status"]');
-    $me->open('/shop/c/paper')->focus('#filters .slide [x-ref="low"]')->keys(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT)->see('and over', '.chip')->press('Clear all', 'main')->notSee('and over', '.chip');
+    $me->open('/shop/c/paper')
+        ->focus('#filters .slide [x-ref="low"]')
+        ->keys(WebDriverKeys::ARROW_RIGHT, WebDriverKeys::ARROW_RIGHT)
+        ->see('and over', '.chip')
+        ->press('Clear all', 'main')
+        ->notSee('and over', '.chip');
     // Nothing left: which one to drop.
-    $me->open('/shop?brand=loxholm&category=paper&price=..1')->see('Nothing has all of this at once')->see('Without one of these there is more');
-    $me->open('/shop/search?q=watercolor+pad')->see('products', '[role="status"]')->open('/shop')->type('header input[type=search]', 'cobalt')->keys(WebDriverKeys::ENTER)->see('“cobalt”', 'h1');
+    $me->open('/shop?brand=loxholm&category=paper&price=..1')
+        ->see('Nothing has all of this at once')
+        ->see('Without one of these there is more');
+    $me->open('/shop/search?q=watercolor+pad')
+        ->see('products', '[role="status"]')
+        ->open('/shop')
+        ->type('header input[type=search]', 'cobalt')
+        ->keys(WebDriverKeys::ENTER)
+        ->see('“cobalt”', 'h1');
     expect($me->accessibilityProblems())->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();
 });
 
 test('on a phone the filters are a drawer that stays open while things are ticked', function (): void {
-    $me = (new Person(counter()))->resize(420, 860)->open('/shop/c/brushes')->see('Filters', '.drawer-open-it')->holds('document.querySelector("#narrow").offsetParent === null');
-    $me->press('Filters', 'main')->holds('getComputedStyle(document.querySelector("#narrow")).display !== "none"')->click('#filters [name="brand[]"]')->see('Brand:', '.chip')->holds('getComputedStyle(document.querySelector("#narrow")).display !== "none"')->press('Show', '#narrow')->holds('getComputedStyle(document.querySelector("#narrow")).display === "none"')->see('Filters 1', 'main');
+    $me = (new Person(counter()))
+        ->resize(420, 860)
+        ->open('/shop/c/brushes')
+        ->see('Filters', '.drawer-open-it')
+        ->holds('document.querySelector("#narrow").offsetParent === null');
+    $me->press('Filters', 'main')
+        ->holds('getComputedStyle(document.querySelector("#narrow")).display !== "none"')
+        ->click('#filters [name="brand[]"]')
+        ->see('Brand:', '.chip')
+        ->holds('getComputedStyle(document.querySelector("#narrow")).display !== "none"')
+        ->press('Show', '#narrow')
+        ->holds('getComputedStyle(document.querySelector("#narrow")).display === "none"')
+        ->see('Filters 1', 'main');
     expect($me->accessibilityProblems())->toBe([]);
     $me->leave();
 });
@@ -104,7 +180,12 @@ test('without scripts the drawer is a link, and texts, bands and sorting work wi
 });
 
 test('a shop is let in with a token, and the stand-in gets a signed notice of the next edition', function (): void {
-    $me = (new Person(counter()))->signIn()->open('/outside')->type('#name', 'The real shop')->press('Make a token')->see('it is not shown again');
+    $me = (new Person(counter()))
+        ->signIn()
+        ->open('/outside')
+        ->type('#name', 'The real shop')
+        ->press('Make a token')
+        ->see('it is not shown again');
     $secret = $me->text('[data-secret]');
     $request = curl_init($me->site->address.'/api/edition');
     curl_setopt_array($request, [CURLOPT_RETURNTRANSFER => true, CURLOPT_HTTPHEADER => ["Authorization: Bearer {$secret}"]]);

@@ -86,7 +86,10 @@ final class Person
 
     public function see(string $text, string $in = 'body'): self
     {
-        $this->until(fn (): bool => str_contains($this->text($in), $text), fn (): string => "\"{$text}\" is not in {$in}, which says: ".mb_strimwidth($this->text($in), 0, 1500));
+        $this->until(
+            fn (): bool => str_contains($this->text($in), $text),
+            fn (): string => "\"{$text}\" is not in {$in}, which says: ".mb_strimwidth($this->text($in), 0, 1500),
+        );
 
         return $this;
     }
@@ -100,7 +103,12 @@ final class Person
 
     public function text(string $in = 'body'): string
     {
-        return (string) preg_replace('/\s+/u', ' ', (string) $this->browser->executeScript('return [...document.querySelectorAll(arguments[0])].map(e => e.innerText).join(" ")', [$in]));
+        return (string) preg_replace(
+            '/\s+/u',
+            ' ',
+            (string) $this->browser
+                ->executeScript('return [...document.querySelectorAll(arguments[0])].map(e => e.innerText).join(" ")', [$in]),
+        );
     }
 
     /** Clicks a button, link or label by its words, inside a part of the page. */
@@ -111,7 +119,9 @@ final class Person
                 const said = e => (e.innerText || e.getAttribute("aria-label") || "").replace(/\s+/g, " ").trim(); const seen = all.filter(e => e.offsetParent !== null);
                 document.querySelectorAll("[data-pointed]").forEach(e => e.removeAttribute("data-pointed"));
                 const found = seen.find(e => said(e) === words) ?? seen.find(e => said(e).startsWith(words)) ?? seen.find(e => said(e).includes(words)); found?.setAttribute("data-pointed", ""); found?.scrollIntoView({block: "nearest"}); return found !== undefined', [$words, $in]);
-            $found === true ? $this->browser->findElement(WebDriverBy::cssSelector('[data-pointed]'))->click() : throw new RuntimeException("Nothing says \"{$words}\" in {$in}: ".mb_strimwidth($this->text($in), 0, 600));
+            $found === true ? $this->browser
+                ->findElement(WebDriverBy::cssSelector('[data-pointed]'))
+                ->click() : throw new RuntimeException("Nothing says \"{$words}\" in {$in}: ".mb_strimwidth($this->text($in), 0, 600));
         });
     }
 
@@ -131,7 +141,10 @@ final class Person
 
     public function set(string $selector, string $value): self
     {
-        return $this->act(fn () => $this->browser->executeScript('const e = document.querySelector(arguments[0]); e.value = arguments[1]; e.dispatchEvent(new Event("input", {bubbles: true})); e.dispatchEvent(new Event("change", {bubbles: true}));', [$selector, $value]));
+        return $this->act(fn () => $this->browser->executeScript(
+            'const e = document.querySelector(arguments[0]); e.value = arguments[1]; e.dispatchEvent(new Event("input", {bubbles: true})); e.dispatchEvent(new Event("change", {bubbles: true}));',
+            [$selector, $value],
+        ));
     }
 
     public function choose(string $selector, string $value): self
@@ -170,7 +183,14 @@ final class Person
 
     public function drag(string $from, string $to): self
     {
-        $this->browser->action()->clickAndHold($this->find($from))->moveByOffset(0, 8)->moveToElement($this->find($to))->moveByOffset(0, 6)->release()->perform();
+        $this->browser
+            ->action()
+            ->clickAndHold($this->find($from))
+            ->moveByOffset(0, 8)
+            ->moveToElement($this->find($to))
+            ->moveByOffset(0, 6)
+            ->release()
+            ->perform();
 
         return $this;
     }
@@ -221,7 +241,10 @@ final class Person
     /** Waits until a condition of the page holds. */
     public function holds(string $condition, mixed ...$arguments): self
     {
-        $this->until(fn (): bool => $this->browser->executeScript('return Boolean('.$condition.')', $arguments) === true, fn (): string => "{$condition} does not hold on {$this->address()}: ".mb_strimwidth($this->text(), 0, 600));
+        $this->until(
+            fn (): bool => $this->browser->executeScript('return Boolean('.$condition.')', $arguments) === true,
+            fn (): string => "{$condition} does not hold on {$this->address()}: ".mb_strimwidth($this->text(), 0, 600),
+        );
 
         return $this;
     }
@@ -230,7 +253,8 @@ final class Person
     public function accessibilityProblems(): array
     {
         $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
-        $found = (array) $this->browser->executeAsyncScript('const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}).then(r => done(r.violations.map(v => v.id + ": " + v.help + " at " + v.nodes.slice(0, 3).map(n => n.target.join(" ")).join(", "))))');
+        $found = (array) $this->browser
+            ->executeAsyncScript('const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}).then(r => done(r.violations.map(v => v.id + ": " + v.help + " at " + v.nodes.slice(0, 3).map(n => n.target.join(" ")).join(", "))))');
 
         return array_map(strval(...), array_values($found));
     }
@@ -248,7 +272,10 @@ final class Person
         $severe = array_filter($this->browser->manage()->getLog('browser'), fn (array $entry): bool => $entry['level'] === 'SEVERE');
 
         // A question about a form that a later one has replaced is broken off on purpose.
-        return array_values(array_filter(array_map(fn (array $entry): string => $entry['message'], $severe), fn (string $message): bool => preg_match('/"htmx:(?:sendAbort|afterRequest), /', $message) !== 1));
+        return array_values(array_filter(
+            array_map(fn (array $entry): string => $entry['message'], $severe),
+            fn (string $message): bool => preg_match('/"htmx:(?:sendAbort|afterRequest), /', $message) !== 1,
+        ));
     }
 
     public function leave(): void

@@ -9,18 +9,42 @@ use Tests\Support\Site;
 /* Look-alikes one after the other with keys alone, the certain ones at once, and texts that cannot be read. */
 
 test('look-alikes are merged, kept apart, put off and taken back with keys alone', function (): void {
-    $me = (new Person(Site::start(built: true)))->signIn()->open('/values/color')->see('Review', '.lens')->keys('r')->see('groups to decide on')->see('The same thing?', '#panel');
+    $me = (new Person(Site::start(built: true)))
+        ->signIn()
+        ->open('/values/color')
+        ->see('Review', '.lens')
+        ->keys('r')
+        ->see('groups to decide on')
+        ->see('The same thing?', '#panel');
     $count = fn (): int => (int) $me->script('return document.querySelector(".lens b").innerText');
     $before = $count();
     $first = $me->text('tbody tr:first-child .cube');
-    $me->keys('m')->see('Merged', '.toast')->notSee($first, 'tbody tr:first-child')->keys('a')->see('Kept apart', '.toast')->keys('l')->notSee('Kept apart', '.toast');
+    $me->keys('m')
+        ->see('Merged', '.toast')
+        ->notSee($first, 'tbody tr:first-child')
+        ->keys('a')
+        ->see('Kept apart', '.toast')
+        ->keys('l')
+        ->notSee('Kept apart', '.toast');
     expect($count())->toBe($before - 3);
     // A member that is none of them is left out, and the one that stays is called by another name.
-    $me->open('/values/color/look-alikes')->click('tbody tr:last-child .pick')->see('Tick at least two', '#panel')->click('tbody tr:last-child .pick')->see('Products whose value changes', '#panel')->type('#label', 'A name of its own')->press('Merge', '#panel')->see('into A name of its own (Color)');
+    $me->open('/values/color/look-alikes')
+        ->click('tbody tr:last-child .pick')
+        ->see('Tick at least two', '#panel')
+        ->click('tbody tr:last-child .pick')
+        ->see('Products whose value changes', '#panel')
+        ->type('#label', 'A name of its own')
+        ->press('Merge', '#panel')
+        ->see('into A name of its own (Color)');
     $me->keys('u')->see('Took back', '.toast')->open('/values/color/look-alikes?batch=1')->see('Take the certain ones', '#panel');
     $problems = $me->accessibilityProblems();
     $me->keys('m')->see('values merged into', '.toast')->keys('u')->see('Took back', '.toast');
-    $me->open('/values/volume/unread')->type('input[aria-label="half pan means"]', '1.5 ml')->keys(WebDriverKeys::ESCAPE)->keys('s')->see('read half pan as 1.5 ml', '.toast')->see('Every text can be read');
+    $me->open('/values/volume/unread')
+        ->type('input[aria-label="half pan means"]', '1.5 ml')
+        ->keys(WebDriverKeys::ESCAPE)
+        ->keys('s')
+        ->see('read half pan as 1.5 ml', '.toast')
+        ->see('Every text can be read');
     $me->open('/values/color/look-alikes');
     $problems = [...$problems, ...$me->accessibilityProblems()];
     foreach (['/shop/a/brand', '/shop/a/brand/ninefold', '/values/weight/unread', '/values/brand', '/values/color/umbrellas'] as $path) {
@@ -32,10 +56,35 @@ test('look-alikes are merged, kept apart, put off and taken back with keys alone
 });
 
 test('values are gathered under an umbrella with keys, which is dressed, left and taken back', function (): void {
-    $me = (new Person(Site::start(built: true)))->signIn()->open('/values/finish')->see('4 values')->click('tbody tr:nth-child(1) .pick')->click('tbody tr:nth-child(4) .pick')->see('Or let shoppers tick them as one', '#panel');
-    $me->type('#under', 'Shiny')->see('New umbrella Shiny', '#panel')->see('4 → 3', '#panel')->keys(WebDriverKeys::ESCAPE)->keys('g')->see('under Shiny (Finish)', '.toast')->see('Shoppers tick', 'thead')->see('Shiny', 'tbody .tray');
-    $me->press('Shiny', 'tbody')->see('Umbrella of 2 values', '#panel')->type('#label', 'Shining')->press('Save', '#panel')->see('Changed the umbrella Shining', '.toast');
-    $me->open('/publishing')->see('Shining')->open('/values/finish')->click('tbody tr:nth-child(1) .pick')->see('Take out of the umbrella', '#panel')->press('Take out', '#panel')->see('out of their umbrella', '.toast')->keys('u')->see('Took back', '.toast');
+    $me = (new Person(Site::start(built: true)))
+        ->signIn()
+        ->open('/values/finish')
+        ->see('4 values')
+        ->click('tbody tr:nth-child(1) .pick')
+        ->click('tbody tr:nth-child(4) .pick')
+        ->see('Or let shoppers tick them as one', '#panel');
+    $me->type('#under', 'Shiny')
+        ->see('New umbrella Shiny', '#panel')
+        ->see('4 → 3', '#panel')
+        ->keys(WebDriverKeys::ESCAPE)
+        ->keys('g')
+        ->see('under Shiny (Finish)', '.toast')
+        ->see('Shoppers tick', 'thead')
+        ->see('Shiny', 'tbody .tray');
+    $me->press('Shiny', 'tbody')
+        ->see('Umbrella of 2 values', '#panel')
+        ->type('#label', 'Shining')
+        ->press('Save', '#panel')
+        ->see('Changed the umbrella Shining', '.toast');
+    $me->open('/publishing')
+        ->see('Shining')
+        ->open('/values/finish')
+        ->click('tbody tr:nth-child(1) .pick')
+        ->see('Take out of the umbrella', '#panel')
+        ->press('Take out', '#panel')
+        ->see('out of their umbrella', '.toast')
+        ->keys('u')
+        ->see('Took back', '.toast');
     $me->open('/values/finish?umbrella=1');
     expect($me->accessibilityProblems())->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();

@@ -24,24 +24,75 @@ test('the flow shows spellings, values and terms; dragging proposes, keys do, an
     $me->open('/values/color/flow?q=ultramarine')->see('French ultramarine');
     $value = fn (string $label): string => '.flow-value:has([aria-label="Select '.$label.'"])';
     // One dragged onto another: a proposal in the panel, and nothing done.
-    $me->drag($value('Blue, ultramarine'), $value('Ultramarine blue'))->see('Merge into one?', '#panel')->see('Ultramarine blue stays', '#panel')->see('On', '#panel .pages')->keys('m')->see('Merged Blue, ultramarine into Ultramarine blue (Color)', '.toast');
+    $me->drag($value('Blue, ultramarine'), $value('Ultramarine blue'))
+        ->see('Merge into one?', '#panel')
+        ->see('Ultramarine blue stays', '#panel')
+        ->see('On', '#panel .pages')
+        ->keys('m')
+        ->see('Merged Blue, ultramarine into Ultramarine blue (Color)', '.toast');
     expect($me->address())->toStartWith('/values/color/flow');
     // The same with keys, and gathering by a drag onto the umbrella.
-    $me->open('/values/color/flow?q=ultramarine')->focus('.flow-value .pick')->keys(WebDriverKeys::SPACE)->see('is selected', '#panel')->type('#under', 'Deep blue')->see('New umbrella', '#panel')->keys(WebDriverKeys::ESCAPE)->keys('g')->see('under Deep blue', '.toast')->see('Deep blue', '.flow-term');
-    $me->open('/values/color/flow?q=ultramarine')->drag($value('Ultramarine blue'), '.flow-term')->see('Products under it', '#panel')->keys('g')->see('Gathered Ultramarine blue under Deep blue', '.toast');
+    $me->open('/values/color/flow?q=ultramarine')
+        ->focus('.flow-value .pick')
+        ->keys(WebDriverKeys::SPACE)
+        ->see('is selected', '#panel')
+        ->type('#under', 'Deep blue')
+        ->see('New umbrella', '#panel')
+        ->keys(WebDriverKeys::ESCAPE)
+        ->keys('g')
+        ->see('under Deep blue', '.toast')
+        ->see('Deep blue', '.flow-term');
+    $me->open('/values/color/flow?q=ultramarine')
+        ->drag($value('Ultramarine blue'), '.flow-term')
+        ->see('Products under it', '#panel')
+        ->keys('g')
+        ->see('Gathered Ultramarine blue under Deep blue', '.toast');
     // A spelling is dragged out of its value, or taken out with keys.
-    $me->open('/values/color/flow?q=blue,+ultramarine')->press('more spelling', '.flow')->see('Blue, ultramarine', '.flow-spelling')->press('Blue, ultramarine', '.flow')->see('A spelling of', '#panel')->keys('o')->see('into a value of its own', '.toast')->keys('u')->see('Took back', '.toast');
+    $me->open('/values/color/flow?q=blue,+ultramarine')
+        ->press('more spelling', '.flow')
+        ->see('Blue, ultramarine', '.flow-spelling')
+        ->press('Blue, ultramarine', '.flow')
+        ->see('A spelling of', '#panel')
+        ->keys('o')
+        ->see('into a value of its own', '.toast')
+        ->keys('u')
+        ->see('Took back', '.toast');
     $me->open('/values/color/flow?in=1')->see('Back to all values')->open('/values/color/flow');
     expect($me->accessibilityProblems())->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();
 });
 
 test('the lenses share one selection; a value is renamed in its place; several are hidden and dressed', function (): void {
-    $me = (new Person(bench()))->signIn()->open('/values/finish')->click('tbody tr:nth-child(1) .pick')->click('tbody tr:nth-child(2) .pick')->see('Merge into one?', '#panel')->press('Flow', '.lens')->see('Merge into one?', '#panel')->see('2 selected')->press('Map', '.lens')->see('These values have no shape')->press('List', '.lens')->see('2 selected');
-    $me->press('Hide from shoppers', '#panel')->see('Hid from shoppers:', '.toast')->see('held', 'tbody')->keys('u')->see('Took back', '.toast');
+    $me = (new Person(bench()))
+        ->signIn()
+        ->open('/values/finish')
+        ->click('tbody tr:nth-child(1) .pick')
+        ->click('tbody tr:nth-child(2) .pick')
+        ->see('Merge into one?', '#panel')
+        ->press('Flow', '.lens')
+        ->see('Merge into one?', '#panel')
+        ->see('2 selected')
+        ->press('Map', '.lens')
+        ->see('These values have no shape')
+        ->press('List', '.lens')
+        ->see('2 selected');
+    $me->press('Hide from shoppers', '#panel')
+        ->see('Hid from shoppers:', '.toast')
+        ->see('held', 'tbody')
+        ->keys('u')
+        ->see('Took back', '.toast');
     $me->open('/values/finish')->focus('tbody tr:nth-child(1) .pick')->keys(WebDriverKeys::F2)->find('input[form="rename"]');
     $me->keys('Very glossy', WebDriverKeys::ENTER)->see('to Very glossy (Finish)', '.toast')->see('Very glossy', 'tbody');
-    $me->open('/values/color/map')->see('grays')->click('label[data-says^="Viridian ·"]')->see('Viridian', '#panel')->see('1 selected')->click('label[data-says^="Emerald green ·"]')->see('Merge into one?', '#panel')->see('Emerald green ·', '[data-map-says]')->keys('a')->see('Kept apart', '.toast');
+    $me->open('/values/color/map')
+        ->see('grays')
+        ->click('label[data-says^="Viridian ·"]')
+        ->see('Viridian', '#panel')
+        ->see('1 selected')
+        ->click('label[data-says^="Emerald green ·"]')
+        ->see('Merge into one?', '#panel')
+        ->see('Emerald green ·', '[data-map-says]')
+        ->keys('a')
+        ->see('Kept apart', '.toast');
     expect($me->accessibilityProblems())->toBe([]);
     foreach (['/values/brush-size/map', '/values/weight', '/values/volume', '/values/color'] as $path) {
         expect($me->open($path)->accessibilityProblems())->toBe([], $path);
@@ -53,7 +104,10 @@ test('the lenses share one selection; a value is renamed in its place; several a
 test('newcomers of a later delivery are settled with one key each and many at once; an old merge is taken back', function (): void {
     $site = bench();
     $file = sys_get_temp_dir().'/lokum-later-'.bin2hex(random_bytes(4)).'.csv';
-    file_put_contents($file, "sku,name,category,Colour\nNEW-1,One,Paint > Oil,\"Viridian, \"\nNEW-2,Two,Paint > Oil,\"Sienna, raw \"\nNEW-3,Three,Paint > Oil,Gamboge nova\nNEW-4,Four,Paint > Oil,Virridian\nNEW-5,Five,Paint > Oil,Cobalt Bleu\n");
+    file_put_contents(
+        $file,
+        "sku,name,category,Colour\nNEW-1,One,Paint > Oil,\"Viridian, \"\nNEW-2,Two,Paint > Oil,\"Sienna, raw \"\nNEW-3,Three,Paint > Oil,Gamboge nova\nNEW-4,Four,Paint > Oil,Virridian\nNEW-5,Five,Paint > Oil,Cobalt Bleu\n",
+    );
     expect($site->command(['feed:read', $file, '--feed=Tarnbeck'])[0])->toBe(0);
     unlink($file);
     $me = (new Person($site))->signIn()->see('newcomers')->open('/newcomers/color')->see('Virridian')->see('Gamboge nova');
@@ -64,7 +118,13 @@ test('newcomers of a later delivery are settled with one key each and many at on
     expect($me->accessibilityProblems())->toBe([]);
     $me->click('[aria-label="Select all"]')->keys('t')->see('Settled', '.toast');
     // The merge of Virridian is older than what was settled since; it is taken back alone.
-    $me->open('/history')->press('Settled 1 newcomer: 1 merged', '#work')->see('Take back', '#panel')->press('Take back', '#panel')->see('Took back: settled 1 newcomer', '.toast')->open('/values/color?q=virridian')->see('Virridian', 'tbody .name');
+    $me->open('/history')
+        ->press('Settled 1 newcomer: 1 merged', '#work')
+        ->see('Take back', '#panel')
+        ->press('Take back', '#panel')
+        ->see('Took back: settled 1 newcomer', '.toast')
+        ->open('/values/color?q=virridian')
+        ->see('Virridian', 'tbody .name');
     expect($me->complaints())->toBe([]);
     $me->leave();
 });

@@ -25,10 +25,24 @@ test('an edition does not drift from itself', function (): void {
 });
 
 test('every kind of difference is found once', function (): void {
-    $before = summary([line(1, 'Red'), line(2, 'Blue', 5), line(3, 'Gone'), line(4, 'Same')], ['Color' => '{}', 'Price' => '{}', 'Old' => '{}'], ['paint' => ['Color', 'Price']], 9);
-    $after = summary([line(1, 'Crimson', 1, '', 'red'), line(2, 'Blue', 6, '#00f'), line(5, 'New'), line(4, 'Same')], ['Price' => '{"step":2}', 'Color' => '{}', 'Fresh' => '{}'], ['paint' => ['Color', 'Fresh'], 'ink' => []], 10);
+    $before = summary(
+        [line(1, 'Red'), line(2, 'Blue', 5), line(3, 'Gone'), line(4, 'Same')],
+        ['Color' => '{}', 'Price' => '{}', 'Old' => '{}'],
+        ['paint' => ['Color', 'Price']],
+        9,
+    );
+    $after = summary(
+        [line(1, 'Crimson', 1, '', 'red'), line(2, 'Blue', 6, '#00f'), line(5, 'New'), line(4, 'Same')],
+        ['Price' => '{"step":2}', 'Color' => '{}', 'Fresh' => '{}'],
+        ['paint' => ['Color', 'Fresh'], 'ink' => []],
+        10,
+    );
     $drift = Drift::between($before, $after);
-    expect([array_column($drift->new, 'label'), array_column($drift->gone, 'label'), $drift->renamed[0][1]->label, $drift->redressed[0][1]->label, $drift->recounted[0][1]->products])->toBe([['New'], ['Gone'], 'Crimson', 'Blue', 6])
+    expect([
+        array_column($drift->new, 'label'), array_column($drift->gone, 'label'), $drift->renamed[0][1]->label,
+        $drift->redressed[0][1]->label, $drift->recounted[0][1]->products,
+    ])
+        ->toBe([['New'], ['Gone'], 'Crimson', 'Blue', 6])
         ->and($drift->filters)->toBe(['appearing' => ['Fresh'], 'disappearing' => ['Old'], 'changed' => ['Price'], 'reordered' => true])
         ->and($drift->pages)->toBe(['paint' => ['appearing' => ['Fresh'], 'disappearing' => ['Price']]])
         ->and($drift->products)->toBe(1)->and($drift->differences())->toBe(10);
@@ -37,10 +51,23 @@ test('every kind of difference is found once', function (): void {
 test('an umbrella that holds other values is regrouped, and addresses say where they will lead', function (): void {
     $greens = fn (string ...$holds): TermLine => new TermLine(9, 'color', 'Green', 'green', '', 4, $holds);
     $before = summary([$greens('Olive', 'Sage'), line(1, 'Viridian'), line(2, 'Rot'), line(3, 'Old')]);
-    $after = new Summary(1, 1, [9 => $greens('Olive', 'Viridian'), 2 => line(2, 'Red')], [], [], '1', ['color' => ['viridian' => 9, 'sage' => 3]]);
+    $after = new Summary(
+        1, 1, [9 => $greens('Olive', 'Viridian'), 2 => line(2, 'Red')], [], [], '1', ['color' => ['viridian' => 9, 'sage' => 3]],
+    );
     $drift = Drift::between($before, $after);
-    expect($drift->regrouped)->toHaveCount(1)->and($drift->regrouped[0][1]->holds)->toBe(['Olive', 'Viridian'])->and($drift->differences())->toBe(4)
-        ->and($drift->addresses)->toBe([['attribute' => 'color', 'from' => 'viridian', 'to' => 'green'], ['attribute' => 'color', 'from' => 'rot', 'to' => 'red'], ['attribute' => 'color', 'from' => 'old', 'to' => null]]);
+    expect($drift->regrouped)
+        ->toHaveCount(1)
+        ->and($drift->regrouped[0][1]->holds)
+        ->toBe(['Olive', 'Viridian'])
+        ->and($drift->differences())
+        ->toBe(4)
+
+        ->and($drift->addresses)
+        ->toBe([
+            ['attribute' => 'color', 'from' => 'viridian', 'to' => 'green'],
+            ['attribute' => 'color', 'from' => 'rot', 'to' => 'red'],
+            ['attribute' => 'color', 'from' => 'old', 'to' => null],
+        ]);
 });
 
 test('before the first edition everything is new', function (): void {
@@ -50,12 +77,34 @@ test('before the first edition everything is new', function (): void {
 // Common practice, no source: drill into a category with one color only, and the color filter has nothing to offer there.
 test('a filter with nothing to offer says why', function (Kind $kind, array $counts, int $products, ?Absence $why): void {
     expect(Absence::ofTerms($kind, $counts, $products))->toBe($why);
-})->with([[Kind::Choice, [], 5, Absence::NobodyCarriesIt], [Kind::Choice, [0, 0], 5, Absence::NobodyCarriesIt], [Kind::Choice, [5, 0], 5, Absence::AllTheSame], [Kind::Choice, [3], 5, Absence::AllTheSame], [Kind::Choice, [3, 1], 5, null], [Kind::Flag, [3], 5, null], [Kind::Flag, [5], 5, Absence::AllTheSame]]);
+})->with([
+    [Kind::Choice, [], 5, Absence::NobodyCarriesIt], [Kind::Choice, [0, 0], 5, Absence::NobodyCarriesIt],
+    [Kind::Choice, [5, 0], 5, Absence::AllTheSame], [Kind::Choice, [3], 5, Absence::AllTheSame], [Kind::Choice, [3, 1], 5, null],
+    [Kind::Flag, [3], 5, null], [Kind::Flag, [5], 5, Absence::AllTheSame],
+]);
 
 test('a scale needs two ends', function (): void {
-    expect(Absence::ofScale(null))->toBe(Absence::NobodyCarriesIt)->and(Absence::ofScale([2.0, 2.0]))->toBe(Absence::AllTheSame)->and(Absence::ofScale([1.0, 2.0]))->toBeNull();
+    expect(Absence::ofScale(null))
+        ->toBe(Absence::NobodyCarriesIt)
+        ->and(Absence::ofScale([2.0, 2.0]))
+        ->toBe(Absence::AllTheSame)
+        ->and(Absence::ofScale([1.0, 2.0]))
+        ->toBeNull();
 });
 
 test('controls are proposed from what a definition holds', function (): void {
-    expect(Control::proposeFor(Kind::Choice, 10, 5))->toBe(Control::Cubes)->and(Control::proposeFor(Kind::Choice, 10, 4))->toBe(Control::Ticks)->and(Control::proposeFor(Kind::Number, 0, 0))->toBe(Control::Scale)->and(Control::proposeFor(Kind::Flag, 2, 0))->toBe(Control::Flag)->and(Control::proposeFor(Kind::Text, 0, 0))->toBe(Control::Words)->and(Control::proposeFor(Kind::Date, 0, 0))->toBe(Control::Dates)->and(Control::proposeFor(Kind::Choice, 100, 0))->toBe(Control::Letters);
+    expect(Control::proposeFor(Kind::Choice, 10, 5))
+        ->toBe(Control::Cubes)
+        ->and(Control::proposeFor(Kind::Choice, 10, 4))
+        ->toBe(Control::Ticks)
+        ->and(Control::proposeFor(Kind::Number, 0, 0))
+        ->toBe(Control::Scale)
+        ->and(Control::proposeFor(Kind::Flag, 2, 0))
+        ->toBe(Control::Flag)
+        ->and(Control::proposeFor(Kind::Text, 0, 0))
+        ->toBe(Control::Words)
+        ->and(Control::proposeFor(Kind::Date, 0, 0))
+        ->toBe(Control::Dates)
+        ->and(Control::proposeFor(Kind::Choice, 100, 0))
+        ->toBe(Control::Letters);
 });

@@ -46,7 +46,11 @@ test('products and variants are not mixed by accident', function (): void {
 function threeProducts(Question ...$questions): Counter
 {
     $layout = new Layout([3, 2]);
-    $terms = new Terms($layout, [1 => [[0, 0], [0, 1], [0, 2]], 2 => [[1, 0], [1, 1], [0, 2]], 3 => [[0, 0], [1, 1]], 4 => [[1, 0], [0, 1], [0, 2]]], [5 => [0, 2], 6 => [1]]);
+    $terms = new Terms(
+        $layout,
+        [1 => [[0, 0], [0, 1], [0, 2]], 2 => [[1, 0], [1, 1], [0, 2]], 3 => [[0, 0], [1, 1]], 4 => [[1, 0], [0, 1], [0, 2]]],
+        [5 => [0, 2], 6 => [1]],
+    );
 
     return new Counter(Scope::listing($layout, $layout->allProducts()), array_values($questions), $terms);
 }
@@ -82,7 +86,13 @@ function sliced(array $numbers): array
     $layout = new Layout([count($numbers)]);
     $distinct = array_values(array_unique(array_filter($numbers, fn (?float $n): bool => $n !== null)));
     sort($distinct);
-    $set = fn (callable $holds): ProductSet => StoredBits::products(StoredBits::encode(array_keys(array_filter($numbers, fn (?float $n): bool => $n !== null && $holds(array_search($n, $distinct, true)))), $layout->productBytes()), $layout);
+    $set = fn (callable $holds): ProductSet => StoredBits::products(
+        StoredBits::encode(
+            array_keys(array_filter($numbers, fn (?float $n): bool => $n !== null && $holds(array_search($n, $distinct, true)))),
+            $layout->productBytes(),
+        ),
+        $layout,
+    );
     $slices = [];
     for ($digit = 0; (count($distinct) - 1) >> $digit > 0; $digit++) {
         $slices[] = $set(fn (int $rank): bool => ($rank >> $digit & 1) === 1);
@@ -95,7 +105,10 @@ function sliced(array $numbers): array
 test('ranges hold their ends, and no missing number', function (?float $from, ?float $to, int $count): void {
     [$numbers] = sliced([25.0, 1.0, 23.0, null, 90.0, 12.5, 0.0, 23.0]);
     expect($numbers->within($from, $to)?->count() ?? 0)->toBe($count);
-})->with([[1.0, 23.0, 4], [null, 91.0, 7], [0.0, 0.0, 1], [null, null, 7], [90.1, null, 0], [23.0, 25.0, 3], [24.0, 24.5, 0], [null, -1.0, 0], [12.5, null, 5]]);
+})->with([
+    [1.0, 23.0, 4], [null, 91.0, 7], [0.0, 0.0, 1], [null, null, 7], [90.1, null, 0], [23.0, 25.0, 3], [24.0, 24.5, 0], [null, -1.0, 0],
+    [12.5, null, 5],
+]);
 
 test('ranges and ends equal those of a plain search', function (): void {
     mt_srand(5);
@@ -115,8 +128,17 @@ test('ranges and ends equal those of a plain search', function (): void {
 
 // Common practice, no source.
 test('steps count from the minimum', function (): void {
-    expect((new Steps(1, 20, 5))->stops())->toBe([1.0, 6.0, 11.0, 16.0])->and((new Steps(0, 100, 5))->stops(5))->toBe([0.0, 5.0, 10.0, 15.0, 20.0])
-        ->and((new Steps(1, 20, 5))->snap(8.4))->toBe(6.0)->and((new Steps(1, 20, 5))->snap(99))->toBe(16.0)->and((new Steps(0, 1, 0.1))->snap(0.3000001))->toBe(0.3)
+    expect((new Steps(1, 20, 5))->stops())
+        ->toBe([1.0, 6.0, 11.0, 16.0])
+        ->and((new Steps(0, 100, 5))->stops(5))
+        ->toBe([0.0, 5.0, 10.0, 15.0, 20.0])
+
+        ->and((new Steps(1, 20, 5))->snap(8.4))
+        ->toBe(6.0)
+        ->and((new Steps(1, 20, 5))->snap(99))
+        ->toBe(16.0)
+        ->and((new Steps(0, 1, 0.1))->snap(0.3000001))
+        ->toBe(0.3)
         ->and(Steps::around(2.4, 61, 5)->stops(1))->toBe([0.0])->and(Steps::around(2.4, 61, 5)->max)->toBe(65.0);
 });
 

@@ -35,7 +35,14 @@ function file_of(string $bytes): CsvFile
 test('delimiter, encoding and headings are found', function (string $bytes, string $delimiter, string $encoding, array $headings, array $first): void {
     $file = file_of($bytes);
     $rows = iterator_to_array($file->rows(), false);
-    expect($file->dialect->delimiter)->toBe($delimiter)->and($file->dialect->encoding)->toBe($encoding)->and($file->dialect->headings)->toBe($headings)->and($rows[0]->cells)->toBe($first);
+    expect($file->dialect->delimiter)
+        ->toBe($delimiter)
+        ->and($file->dialect->encoding)
+        ->toBe($encoding)
+        ->and($file->dialect->headings)
+        ->toBe($headings)
+        ->and($rows[0]->cells)
+        ->toBe($first);
 })->with([
     ["sku,name\nA,Étude\n", ',', 'UTF-8', ['sku', 'name'], ['A', 'Étude']],
     ["\xEF\xBB\xBFsku;name\r\nA;1,5\r\n", ';', 'UTF-8', ['sku', 'name'], ['A', '1,5']],
@@ -61,10 +68,16 @@ test('characters at the border of a chunk stay whole', function (): void {
 
 test('files of another kind are named', function (string $bytes, string $reason): void {
     expect(fn () => file_of($bytes))->toThrow(UnreadableFile::class, $reason);
-})->with([['', 'empty'], ["  \n\n", 'empty'], ["PK\x03\x04rest", 'spreadsheet'], ["%PDF-1.7\n", 'PDF'], ["\x89PNG\r\n", 'picture'], ['{"a": 1}', 'JSON'], ['<!DOCTYPE html><p>', 'web page'], ["\x01\x02\x03\x04\x05\x06", 'binary']]);
+})->with([
+    ['', 'empty'], ["  \n\n", 'empty'], ["PK\x03\x04rest", 'spreadsheet'], ["%PDF-1.7\n", 'PDF'], ["\x89PNG\r\n", 'picture'],
+    ['{"a": 1}', 'JSON'], ['<!DOCTYPE html><p>', 'web page'], ["\x01\x02\x03\x04\x05\x06", 'binary'],
+]);
 
 test('a quote that is never closed costs its own row only', function (): void {
-    $rows = iterator_to_array(CsvReader::rows(stream("a,b\n1,\"open\n2,ok\n\"3\n4\",\"say \"\"hi\"\"\"\n5,12\" wide\n6,\"x\"y\n"), ','), false);
+    $rows = iterator_to_array(
+        CsvReader::rows(stream("a,b\n1,\"open\n2,ok\n\"3\n4\",\"say \"\"hi\"\"\"\n5,12\" wide\n6,\"x\"y\n"), ','),
+        false,
+    );
     expect(array_map(fn (Row $row): array => [$row->line, $row->problem === null ? $row->cells : 'refused'], $rows))
         ->toBe([[1, ['a', 'b']], [2, 'refused'], [3, ['2', 'ok']], [4, ["3\n4", 'say "hi"']], [6, ['5', '12" wide']], [7, 'refused']]);
 });
@@ -84,7 +97,10 @@ test('prices', function (string $cell, ?float $price): void {
 
 test('bad prices have a reason', function (string $cell, string $reason): void {
     expect(fn () => Money::price($cell))->toThrow(BadCell::class, $reason);
-})->with([['12,50 €', 'carries a currency'], ['EUR 5', 'carries a currency'], ['abc', 'is not a price'], ['-1', 'is negative'], ['1e400', 'exponent'], ['1,250', 'thousands'], ['1 250', 'thousands'], ['99999999999999', 'too large']]);
+})->with([
+    ['12,50 €', 'carries a currency'], ['EUR 5', 'carries a currency'], ['abc', 'is not a price'], ['-1', 'is negative'],
+    ['1e400', 'exponent'], ['1,250', 'thousands'], ['1 250', 'thousands'], ['99999999999999', 'too large'],
+]);
 
 test('category paths', function (): void {
     expect(CategoryPath::read(' Paint >  Oil ')?->names)->toBe(['Paint', 'Oil'])->and(CategoryPath::read(' '))->toBeNull()
@@ -94,16 +110,30 @@ test('category paths', function (): void {
 test('empty parts of a path are refused', fn () => CategoryPath::read('Paint > > Oil'))->throws(BadCell::class, 'empty part');
 
 test('a row says what it is, or why not', function (array $cells, ?string $reason): void {
-    $reader = new RowReader(['sku', 'parent', 'price', 'Color'], ['sku', 'parent_sku', 'price', new Column('color', 'Color', multiple: true, empty: ['n/a'])]);
+    $reader = new RowReader(
+        ['sku', 'parent', 'price', 'Color'],
+        ['sku', 'parent_sku', 'price', new Column('color', 'Color', multiple: true, empty: ['n/a'])],
+    );
     expect($reader->read(new Row(2, $cells))->refusal['reason'] ?? null)->toBe($reason);
 })->with([
-    [['A', '', '1', 'red|blue'], null], [['A'], null], [['A', '', '', '', ' '], null], [[' ', '', '1', ''], 'the sku is missing'], [['A', 'A', '', ''], '"A" names itself as its product'],
-    [['A', '', '1', 'red', 'more'], '5 cells under 4 headings; cell 5 holds "more"'], [['A', '', '1', str_repeat('x', 10240)], '10,240 characters; at most 500 are taken here'],
+    [['A', '', '1', 'red|blue'], null], [['A'], null], [['A', '', '', '', ' '], null], [[' ', '', '1', ''], 'the sku is missing'], [
+        ['A', 'A', '', ''], '"A" names itself as its product',
+    ],
+    [['A', '', '1', 'red', 'more'], '5 cells under 4 headings; cell 5 holds "more"'], [
+        ['A', '', '1', str_repeat('x', 10240)], '10,240 characters; at most 500 are taken here',
+    ],
 ]);
 
 test('several spellings in a cell, and cells that count as empty', function (): void {
     $column = new Column('color', 'Color', multiple: true, empty: ['n/a']);
-    expect($column->spellings(' red | blue|n/a|'))->toBe(['red', 'blue'])->and($column->spellings(' red '))->toBe([' red '])->and($column->spellings('n/a'))->toBe([])->and($column->spellings('0'))->toBe(['0']);
+    expect($column->spellings(' red | blue|n/a|'))
+        ->toBe(['red', 'blue'])
+        ->and($column->spellings(' red '))
+        ->toBe([' red '])
+        ->and($column->spellings('n/a'))
+        ->toBe([])
+        ->and($column->spellings('0'))
+        ->toBe(['0']);
 });
 
 test('a column is guessed from its cells', function (array $cells, Kind $kind, bool $multiple, ?string $unit): void {
@@ -114,10 +144,25 @@ test('a column is guessed from its cells', function (array $cells, Kind $kind, b
     [$column] = $guess->column('column');
     expect([$column->kind, $column->multiple, $column->unit, $column->level])->toBe([$kind, $multiple, $unit, Level::Variant]);
 })->with([
-    [['yes', 'no', 'Y', ''], Kind::Flag, false, null], [['0', '1', '1'], Kind::Number, false, null], [['30 ml', '1,5 cl', '60 ml'], Kind::Number, false, 'ml'], [['red', 'blue', 'red'], Kind::Choice, false, null],
-    [['red|blue', 'red'], Kind::Choice, true, null], [['2026-01-02', '2025-12-31'], Kind::Date, false, null], [['000', '00', '0', '1'], Kind::Choice, false, null], [[str_repeat('long words ', 9), str_repeat('other words ', 9)], Kind::Text, false, null],
+    [['yes', 'no', 'Y', ''], Kind::Flag, false, null], [['0', '1', '1'], Kind::Number, false, null], [
+        ['30 ml', '1,5 cl', '60 ml'], Kind::Number, false, 'ml',
+    ], [['red', 'blue', 'red'], Kind::Choice, false, null],
+    [['red|blue', 'red'], Kind::Choice, true, null], [['2026-01-02', '2025-12-31'], Kind::Date, false, null], [['000', '00', '0', '1'], Kind::Choice, false, null], [
+        [str_repeat('long words ', 9), str_repeat('other words ', 9)],
+        Kind::Text,
+        false,
+        null,
+    ],
 ]);
 
 test('a map that cannot be used says where', function (string $json, string $reason): void {
     expect(fn () => ColumnMap::fromJson($json))->toThrow(BadMap::class, $reason);
-})->with([['[', 'not a JSON object'], ['[1]', 'not a JSON object'], ['{"column": {}}', '"column" that is not known'], ['{"columns": {"A": {"kind": "colour"}}}', 'column "A": "kind" must be'], ['{"columns": {"A": {"multiple": "yes"}}}', '"multiple" must be'], ['{"columns": {"A": "weight"}}', 'one of sku'], ['{"empty": "x"}', '"empty" must be a list']]);
+})->with([
+    ['[', 'not a JSON object'],
+    ['[1]', 'not a JSON object'],
+    ['{"column": {}}', '"column" that is not known'],
+    ['{"columns": {"A": {"kind": "colour"}}}', 'column "A": "kind" must be'],
+    ['{"columns": {"A": {"multiple": "yes"}}}', '"multiple" must be'],
+    ['{"columns": {"A": "weight"}}', 'one of sku'],
+    ['{"empty": "x"}', '"empty" must be a list'],
+]);

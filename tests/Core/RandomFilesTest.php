@@ -9,7 +9,9 @@ use Lokum\Feed\Dialect;
 /* Files of every kind that is promised, written at random: what was written is what is read, cell by cell. */
 
 /** Pieces of cells: what suppliers write, and what hurts. */
-const PIECES = ['Red', ' ', '  ', '"', '""', ',', ';', '|', "\t", "\n", "\r\n", 'Étude', '12,50', '1.5', 'ß', '€', "'", 'a"b', '=1+1', '0', '-', 'x'];
+const PIECES = [
+    'Red', ' ', '  ', '"', '""', ',', ';', '|', "\t", "\n", "\r\n", 'Étude', '12,50', '1.5', 'ß', '€', "'", 'a"b', '=1+1', '0', '-', 'x',
+];
 
 /** A cell that the encoding can hold and the delimiter does not have to be guessed from. */
 function randomCell(string $encoding): string
@@ -40,7 +42,8 @@ test('a file comes back as it was written, in every encoding and with every deli
     $text = implode('', array_map(fn (array $row): string => CsvWriter::line($row, $delimiter), [$headings, ...$rows]));
     $mark = $marked ? ['UTF-8' => "\xEF\xBB\xBF", 'UTF-16LE' => "\xFF\xFE", 'UTF-16BE' => "\xFE\xFF"][$encoding] : '';
     $file = opened($mark.mb_convert_encoding($text, $encoding, 'UTF-8'));
-    expect([$file->dialect->encoding, $file->dialect->marked, $file->dialect->delimiter, $file->dialect->headings])->toBe([$encoding, $marked, $delimiter, $headings]);
+    expect([$file->dialect->encoding, $file->dialect->marked, $file->dialect->delimiter, $file->dialect->headings])
+        ->toBe([$encoding, $marked, $delimiter, $headings]);
     $read = [];
     foreach ($file->rows() as $row) {
         expect($row->problem)->toBeNull();
@@ -67,5 +70,8 @@ test('rows are numbered by the lines they begin on, whatever their cells hold', 
 test('a broken row is told by its line, and those behind it are read', function (): void {
     $rows = iterator_to_array(opened("sku,name\nA,fine\nB,\"never closed\nC,x\nD,y\n")->rows(), false);
     $sound = array_values(array_filter($rows, fn ($row): bool => $row->problem === null));
-    expect(array_column(array_column($sound, 'cells'), 0))->toBe(['A', 'C', 'D'])->and(array_column(array_filter($rows, fn ($row): bool => $row->problem !== null), 'line'))->toBe([3]);
+    expect(array_column(array_column($sound, 'cells'), 0))
+        ->toBe(['A', 'C', 'D'])
+        ->and(array_column(array_filter($rows, fn ($row): bool => $row->problem !== null), 'line'))
+        ->toBe([3]);
 });

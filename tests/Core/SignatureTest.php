@@ -51,11 +51,21 @@ test('different things have different keys', function (string $one, string $othe
 
 test('words written as one meet those written apart', function (string $one, string $other): void {
     expect(array_intersect(signed($one)->joinings(), signed($other)->joinings()))->not->toBe([]);
-})->with([['Off-white', 'offwhite'], ["Lamb's wool", 'Lambswool'], ['Slip-on', 'slipons'], ['V-neck', 'vneck'], ['Ever green', 'evergreen'], ['Colour fast', 'colorfast']]);
+})->with([
+    ['Off-white', 'offwhite'], ["Lamb's wool", 'Lambswool'], ['Slip-on', 'slipons'], ['V-neck', 'vneck'], ['Ever green', 'evergreen'],
+    ['Colour fast', 'colorfast'],
+]);
 
 test('what is made of parts is read with the greatest share first', function (string $text, ?array $parts): void {
     expect(array_map(array_values(...), Composition::in($text)->parts ?? []))->toBe($parts ?? []);
-})->with([['95% cotton 5% elastane', [['95%', 'cotton'], ['5%', 'elastane']]], ['elastane 5%, cotton 95%', [['95%', 'cotton'], ['5%', 'elastane']]], ['50% wool and 50% silk', [['50%', 'silk'], ['50%', 'wool']]], ['100% organic cotton', [['100%', 'organic cotton']]], ['cotton', null], ['5% off 10%', null]]);
+})->with([
+    ['95% cotton 5% elastane', [['95%', 'cotton'], ['5%', 'elastane']]],
+    ['elastane 5%, cotton 95%', [['95%', 'cotton'], ['5%', 'elastane']]],
+    ['50% wool and 50% silk', [['50%', 'silk'], ['50%', 'wool']]],
+    ['100% organic cotton', [['100%', 'organic cotton']]],
+    ['cotton', null],
+    ['5% off 10%', null],
+]);
 
 test('a word with a point is whole where the list has one word for it, misspelled or not', function (array $texts, array $whole): void {
     expect(Shortenings::among($texts))->toBe($whole);
@@ -70,9 +80,15 @@ test('a word with a point is whole where the list has one word for it, misspelle
 
 test('random texts are signed without a failure, and alike whatever their case and ends', function (): void {
     mt_srand(6);
-    $pieces = ['Red', 'blue', '12', '1½', '%', '°C', 'cm', 'x', '×', 'non-', 'w/', '½', 'Ø', '100%', 'Cotton', '5%', '-', '/', '.', ',', '🎨', '日本', 'é', 'XL', 'A4', '#', '&', '(', ')', '"', "'", '00', '1e9', '١٢'];
+    $pieces = [
+        'Red', 'blue', '12', '1½', '%', '°C', 'cm', 'x', '×', 'non-', 'w/', '½', 'Ø', '100%', 'Cotton', '5%', '-', '/', '.', ',', '🎨', '日本',
+        'é', 'XL', 'A4', '#', '&', '(', ')', '"', "'", '00', '1e9', '١٢',
+    ];
     for ($i = 0; $i < 3000; $i++) {
-        $text = implode(mt_rand(0, 1) === 0 ? ' ' : '', array_map(fn (): string => $pieces[mt_rand(0, count($pieces) - 1)], range(1, mt_rand(1, 6))));
+        $text = implode(
+            mt_rand(0, 1) === 0 ? ' ' : '',
+            array_map(fn (): string => $pieces[mt_rand(0, count($pieces) - 1)], range(1, mt_rand(1, 6))),
+        );
         expect(signed(" {$text} ")->letters)->toBe(signed($text)->letters)->and(signed($text)->key())->toBe(signed($text)->key());
     }
 });

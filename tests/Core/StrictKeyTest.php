@@ -38,12 +38,23 @@ test('a key is never empty where something is to be seen, and is its own key', f
 
 test('labels are what people read', function (): void {
     expect(Label::of("  Burnt \u{00A0} sienna\t"))->toBe('Burnt sienna')->and(Label::of('Caf&eacute; &amp; Co'))->toBe('Café & Co')
-        ->and(Label::isBlank(" \u{00A0}\t"))->toBeTrue()->and(Label::isBlank("\u{200B}"))->toBeTrue()->and(Label::isBlank('0'))->toBeFalse()->and(Label::isBlank('-'))->toBeFalse();
+
+        ->and(Label::isBlank(" \u{00A0}\t"))
+        ->toBeTrue()
+        ->and(Label::isBlank("\u{200B}"))
+        ->toBeTrue()
+        ->and(Label::isBlank('0'))
+        ->toBeFalse()
+        ->and(Label::isBlank('-'))
+        ->toBeFalse();
 });
 
 test('slugs', function (string $label, string $slug): void {
     expect(Slug::of($label))->toBe($slug);
-})->with([['Burnt sienna', 'burnt-sienna'], ['  A & B! ', 'a-b'], ['Größe Ü', 'größe-ü'], ['☕', 'x'], ['0', '0'], ['1½"', '1'], ['300 g/m²', '300-g-m']]);
+})->with([
+    ['Burnt sienna', 'burnt-sienna'], ['  A & B! ', 'a-b'], ['Größe Ü', 'größe-ü'], ['☕', 'x'], ['0', '0'], ['1½"', '1'],
+    ['300 g/m²', '300-g-m'],
+]);
 
 test('a second equal slug gets -2, a third -3', function (): void {
     $taken = ['red', 'red-2'];

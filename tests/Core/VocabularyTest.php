@@ -17,11 +17,20 @@ function known(int $id, string $label, int $products, array $spellings): KnownVa
 }
 
 test('a merge plan moves the spellings of the values that end, and its inverse brings them back', function (): void {
-    $plan = MergePlan::of(known(1, 'Green', 9, [10 => 'Green']), [known(1, 'Green', 9, [10 => 'Green']), known(2, 'grn', 3, [11 => 'grn', 12 => 'Grn ']), known(3, 'Verde', 1, [13 => 'Verde'])]);
-    expect($plan->moves())->toBe([11 => 1, 12 => 1, 13 => 1])->and($plan->inverse())->toBe([11 => 2, 12 => 2, 13 => 3])->and($plan->redirects())->toBe(['grn' => 'green', 'verde' => 'green']);
+    $plan = MergePlan::of(
+        known(1, 'Green', 9, [10 => 'Green']),
+        [known(1, 'Green', 9, [10 => 'Green']), known(2, 'grn', 3, [11 => 'grn', 12 => 'Grn ']), known(3, 'Verde', 1, [13 => 'Verde'])],
+    );
+    expect($plan->moves())
+        ->toBe([11 => 1, 12 => 1, 13 => 1])
+        ->and($plan->inverse())
+        ->toBe([11 => 2, 12 => 2, 13 => 3])
+        ->and($plan->redirects())
+        ->toBe(['grn' => 'green', 'verde' => 'green']);
 });
 
-test('a value is not merged with itself', fn () => MergePlan::of(known(1, 'Green', 9, []), [known(1, 'Green', 9, [])]))->throws(InvalidArgumentException::class, 'nothing to merge');
+test('a value is not merged with itself', fn () => MergePlan::of(known(1, 'Green', 9, []), [known(1, 'Green', 9, [])]))
+    ->throws(InvalidArgumentException::class, 'nothing to merge');
 
 test('the one that stays has the most products, then the best-formed label, then is the oldest', function (): void {
     expect(MergePlan::proposeKeep(known(1, 'GREEN', 3, []), known(2, 'green', 5, []))->id)->toBe(2)
@@ -31,7 +40,11 @@ test('the one that stays has the most products, then the best-formed label, then
 
 function ordered(TermOrder $order, array $labels, array $positions = [], array $products = []): array
 {
-    $terms = array_map(fn (int $i, string $label): Term => new Term($i + 1, $label, $positions[$i] ?? 0, $products[$i] ?? 0), array_keys($labels), $labels);
+    $terms = array_map(
+        fn (int $i, string $label): Term => new Term($i + 1, $label, $positions[$i] ?? 0, $products[$i] ?? 0),
+        array_keys($labels),
+        $labels,
+    );
 
     return array_map(fn (Term $term): string => $term->label, (new TermSorter('en'))->sort($terms, $order));
 }
@@ -58,18 +71,33 @@ test('by hand, those without a place go last; by products, the many come first',
 
 test('colors are taken from names', function (string $name, array $colors): void {
     expect(ColorNames::in($name))->toBe($colors);
-})->with([['Burnt sienna', ['#8a4527']], ['Sienna, burnt', ['#8a4527']], ['BURNT SIENNA hue', ['#8a4527']], ['Teal', ['#008080']], ['black and white', ['#000000', '#ffffff']], ['Red/Blue/Green', ['#ff0000', '#0000ff', '#008000']], ['Cotton', []], ['Ninefold crimson', ['#dc143c']], ['', []]]);
+})->with([
+    ['Burnt sienna', ['#8a4527']], ['Sienna, burnt', ['#8a4527']], ['BURNT SIENNA hue', ['#8a4527']], ['Teal', ['#008080']],
+    ['black and white', ['#000000', '#ffffff']], ['Red/Blue/Green', ['#ff0000', '#0000ff', '#008000']], ['Cotton', []],
+    ['Ninefold crimson', ['#dc143c']], ['', []],
+]);
 
 test('yes and no', function (string $text, ?bool $flag): void {
     expect(FlagWord::read($text))->toBe($flag);
-})->with([['Yes', true], [' ja ', true], ['TRUE', true], ['1', true], ['✓', true], ['n', false], ['Nein', false], ['0', false], ['maybe', null], ['', null]]);
+})->with([
+    ['Yes', true], [' ja ', true], ['TRUE', true], ['1', true], ['✓', true], ['n', false], ['Nein', false], ['0', false], ['maybe', null],
+    ['', null],
+]);
 
 test('a look comes back from what is stored, and refuses what is no color', function (): void {
     $look = new Look(['#ff0000', '#00ff00'], 'Label', 'Help');
-    expect(Look::fromJson($look->toJson()))->toEqual($look)->and((new Look)->toJson())->toBeNull()->and(Look::fromJson('nonsense')->isBare())->toBeTrue();
+    expect(Look::fromJson($look->toJson()))
+        ->toEqual($look)
+        ->and((new Look)->toJson())
+        ->toBeNull()
+        ->and(Look::fromJson('nonsense')->isBare())
+        ->toBeTrue();
     new Look(['red']);
 })->throws(InvalidArgumentException::class, '"red" is not a color');
 
 test('of texts with the same letters the best-formed one makes the label', function (string $better, string $worse): void {
     expect(Lokum\Text\Label::form($better))->toBeGreaterThan(Lokum\Text\Label::form($worse));
-})->with([['Matte', 'matte'], ['Matte', 'MATTE'], ['matte', 'MATTE'], ['Matte', 'Matte '], ['Semi gloss', "Semi\u{A0}gloss"], ['A4', 'a4'], ['Semi gloss', 'Semi  gloss'], ['Semi gloss', 'semi_gloss']]);
+})->with([
+    ['Matte', 'matte'], ['Matte', 'MATTE'], ['matte', 'MATTE'], ['Matte', 'Matte '], ['Semi gloss', "Semi\u{A0}gloss"], ['A4', 'a4'],
+    ['Semi gloss', 'Semi  gloss'], ['Semi gloss', 'semi_gloss'],
+]);

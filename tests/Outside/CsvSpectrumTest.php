@@ -23,8 +23,18 @@ test('every file reads as its JSON says, and reads back after writing', function
     $expected = json_decode((string) file_get_contents("{$folder}/json/{$name}.json"), true);
     $expected = array_is_list($expected) ? $expected : [$expected];
     // The JSON holds numbers where the file holds digits, and leaves rows out that are blank.
-    $texts = array_map(fn (array $row): array => array_map(fn (mixed $value): string => is_string($value) ? str_replace("\r\n", "\n", $value) : (string) json_encode($value), $row), $expected);
-    expect(array_map(fn (array $row): array => array_map(fn (string $cell): string => str_replace("\r\n", "\n", $cell), array_combine($headings, $row)), $rows))->toEqual($texts);
+    $texts = array_map(
+        fn (array $row): array => array_map(
+            fn (mixed $value): string => is_string($value) ? str_replace("\r\n", "\n", $value) : (string) json_encode($value),
+            $row,
+        ),
+        $expected,
+    );
+    expect(array_map(
+        fn (array $row): array => array_map(fn (string $cell): string => str_replace("\r\n", "\n", $cell), array_combine($headings, $row)),
+        $rows,
+    ))
+        ->toEqual($texts);
     foreach ($rows as $cells) {
         $file = fopen('php://temp', 'w+b');
         fwrite($file, CsvWriter::line($cells));

@@ -73,7 +73,12 @@ abstract class CatalogTestCase extends TestCase
     public function counts(Picks $picks = new Picks, ?string $category = null): array
     {
         $edition = Edition::openCurrent();
-        $page = new CountPage($edition, $category === null ? null : $edition->category($category), $picks, array_map(fn (EditionAttribute $attribute): string => $attribute->slug, $edition->attributes()));
+        $page = new CountPage(
+            $edition,
+            $category === null ? null : $edition->category($category),
+            $picks,
+            array_map(fn (EditionAttribute $attribute): string => $attribute->slug, $edition->attributes()),
+        );
         $counts = [];
         foreach ($page->counter->counts() as $slug => $terms) {
             foreach ($edition->terms($edition->attribute((string) $slug)) as $id => $term) {
@@ -86,7 +91,11 @@ abstract class CatalogTestCase extends TestCase
 
     public function person(Role $role = Role::Manager): User
     {
-        return User::query()->create(['name' => 'Test Person', 'email' => bin2hex(random_bytes(4)).'@example.test', 'password' => 'a-long-password', 'role' => $role]);
+        return User::query()
+            ->create([
+                'name' => 'Test Person', 'email' => bin2hex(random_bytes(4)).'@example.test', 'password' => 'a-long-password',
+                'role' => $role,
+            ]);
     }
 
     private function boot(string $data): Application

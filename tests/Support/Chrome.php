@@ -37,7 +37,14 @@ final class Chrome
 
     public static function resize(RemoteWebDriver $browser, int $width, int $height): void
     {
-        $browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', ['cmd' => 'Emulation.setDeviceMetricsOverride', 'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false]]);
+        $browser->executeCustomCommand(
+            '/session/:sessionId/goog/cdp/execute',
+            'POST',
+            [
+                'cmd' => 'Emulation.setDeviceMetricsOverride',
+                'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false],
+            ],
+        );
     }
 
     private static function driver(): int

@@ -23,7 +23,9 @@ final class Site
         $port = self::freePort();
         $site = new self($data, "http://127.0.0.1:{$port}");
         $site->command($built ? ['demo', '--no-serve'] : ['values', 'none']);
-        $site->process = new Process([PHP_BINARY, __DIR__.'/serve.php', (string) $port], dirname(__DIR__, 2), ['LOKUM_DATA' => $data], null, null);
+        $site->process = new Process(
+            [PHP_BINARY, __DIR__.'/serve.php', (string) $port], dirname(__DIR__, 2), ['LOKUM_DATA' => $data], null, null,
+        );
         $site->process->disableOutput();
         $site->process->start();
         register_shutdown_function(function () use ($site): void {
@@ -48,7 +50,13 @@ final class Site
      */
     public function command(array $arguments): array
     {
-        $process = new Process([PHP_BINARY, '-d', 'memory_limit=1G', dirname(__DIR__, 2).'/bin/console.php', ...$arguments], null, ['LOKUM_DATA' => $this->data], null, 300);
+        $process = new Process(
+            [PHP_BINARY, '-d', 'memory_limit=1G', dirname(__DIR__, 2).'/bin/console.php', ...$arguments],
+            null,
+            ['LOKUM_DATA' => $this->data],
+            null,
+            300,
+        );
         $process->run();
 
         return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];

