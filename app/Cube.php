@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace App;
 
+use Lokum\Color\Contrast;
 use Lokum\Vocabulary\Look;
 
 /** The small picture of a value: its picture, its colors, or its first letters. Drawn once for each look on a page. */
 final class Cube
 {
     private const SIZE = 16;
+
+    /** The raised ground of both color schemes, as in tokens.css. */
+    private const PAGES = ['#fffdf9', '#272029'];
+
+    /** Contrast from which on a patch stands out by itself. */
+    private const SEEN = 1.5;
 
     /** @var array<string, string> */
     private static array $drawn = [];
@@ -43,6 +50,24 @@ final class Cube
             );
         }
 
-        return $stripes.'<rect x=".5" y=".5" width="15" height="15" rx="3.5" fill="none" stroke="#000" stroke-opacity=".22"/>';
+        return $stripes.'<rect x=".5" y=".5" width="15" height="15" rx="3.5" fill="none" stroke="currentColor" stroke-opacity="'.(self::isFaint($colors) ? '.6' : '.25').'"/>';
+    }
+
+    /**
+     * Whether a color would hardly be seen on the page, by day or by night: then its edge has to tell it.
+     *
+     * @param  list<string>  $colors
+     */
+    private static function isFaint(array $colors): bool
+    {
+        foreach ($colors as $color) {
+            foreach (self::PAGES as $page) {
+                if (Contrast::of($color, $page) < self::SEEN) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 }

@@ -22,14 +22,8 @@ final readonly class Lab
      */
     public static function ofHex(string $hex): self
     {
-        if (preg_match('/^#([0-9a-f]{2})([0-9a-f]{2})([0-9a-f]{2})$/Di', $hex, $part) !== 1) {
-            throw new InvalidArgumentException("\"{$hex}\" is not a color such as #a8325a.");
-        }
-        [$r, $g, $b] = array_map(function (string $two): float {
-            $part = hexdec($two) / 255;
-
-            return $part <= 0.04045 ? $part / 12.92 : (($part + 0.055) / 1.055) ** 2.4;
-        }, array_slice($part, 1));
+        $light = Rgb::ofHex($hex);
+        [$r, $g, $b] = [$light->red, $light->green, $light->blue];
         $x = 0.41239079926595934 * $r + 0.357584339383878 * $g + 0.1804807884018343 * $b;
         $y = 0.21263900587151027 * $r + 0.715168678767756 * $g + 0.07219231536073371 * $b;
         $z = 0.01933081871559182 * $r + 0.11919477979462598 * $g + 0.9505321522496607 * $b;
