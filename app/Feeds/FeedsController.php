@@ -57,19 +57,20 @@ final class FeedsController
         $problem = null;
         $file = null;
         $targets = [];
-        $seen = [];
+        $seen = $likely = [];
         if (! $request->hasHeader('HX-Request')) {
             try {
                 $file = CsvFile::open($reading->open());
                 $resolve = new ResolveColumns;
                 $targets = $resolve($file, $reading->feed, MappingForm::remembered($reading));
                 $seen = $resolve->seen();
+                $likely = LikelyDefinition::among($targets, $seen);
             } catch (UnreadableFile|Refused $why) {
                 $problem = $why->getMessage();
             }
         }
 
-        return view('feeds.reading', ['reading' => $reading, 'file' => $file, 'targets' => $targets, 'seen' => $seen, 'problem' => $problem,
+        return view('feeds.reading', ['reading' => $reading, 'file' => $file, 'targets' => $targets, 'seen' => $seen, 'likely' => $likely, 'problem' => $problem,
             'progress' => (new Progress('reading:'.$reading->id))->now(), 'definitions' => Definition::query()->live()->orderBy('label')->get()]);
     }
 

@@ -60,6 +60,12 @@ final readonly class ShownFilter
         return $this->settings->help ?? $this->help;
     }
 
+    /** Whether nothing is left to choose after what was picked elsewhere. */
+    public function isEmpty(): bool
+    {
+        return $this->terms === [] && $this->steps === null && $this->control !== Control::Words;
+    }
+
     public function isSingle(): bool
     {
         return $this->combine === Combine::One;

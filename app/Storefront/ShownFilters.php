@@ -72,7 +72,7 @@ final readonly class ShownFilters
                 array_map(fn ($category): array => [$category->slug, $category->name], $this->edition->below($this->address->page->category)),
             ),
             default => isset($this->counts[$filter->key]) ? $this->terms($filter) : null,
-        }, $settings), fn (?ShownFilter $filter): bool => $filter !== null));
+        }, $settings), fn (?ShownFilter $filter): bool => $filter !== null && ! $filter->isEmpty()));
     }
 
     private function terms(FilterSettings $filter): ?ShownFilter

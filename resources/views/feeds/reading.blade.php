@@ -35,12 +35,13 @@
                 <tbody>
                     @foreach ($targets as $target)
                         @php($guess = $seen[$target->index])
+                        @php($renamed = $likely[$target->index] ?? null)
                         @php($chosen = match (true) {
                             is_string($target->target) => $target->target,
                             $target->target === null => 'aside',
                             $target->definition !== null => $target->definition->slug,
                             $target->target->attribute === 'brand' => 'brand',
-                            default => 'new'
+                            default => $renamed?->definition->slug ?? 'new'
                         })
                         <tr data-row>
                             <td class="mono whitespace-pre"><input type="hidden" name="headings[{{ $target->index }}]"
@@ -80,7 +81,7 @@
                                     </select>
                                 @else<b>{{ $chosen === 'aside' ? 'left aside' : $target->column()?->label ?? $target->target }}</b>
                                 @endif
-                                <div class="small soft cut">{{ $target->why }}</div>
+                                <div @class(['small cut', $renamed ? 'warn' : 'soft'])>{{ $renamed?->why ?? $target->why }}</div>
                             </td>
                         </tr>
                     @endforeach

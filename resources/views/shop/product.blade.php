@@ -9,7 +9,7 @@
             @endforeach
         </nav>
         <div class="grid md:grid-cols-[280px_1fr] gap-8">
-            <div class="border border-(--line) rounded-lg p-6 bg-(--paper)"><x-picture class="w-full" :colors="$product->colors" :about="collect($trail)->pluck('name')->implode(' ') . ' ' . $product->name" :label="$product->name" /></div>
+            <div class="border border-(--line) rounded-lg p-6 bg-(--paper) self-start"><x-picture class="w-full" :colors="$product->colors" :about="collect($trail)->pluck('name')->implode(' ') . ' ' . $product->name" :label="$product->name" /></div>
             <div class="grid gap-4 content-start">
                 <h1>{{ $product->name }}</h1>
                 <p class="mono soft">{{ $product->sku }}</p>

@@ -1,0 +1,88 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Feeds;
+
+use App\Definitions\Definition;
+use Illuminate\Support\Facades\DB;
+use Lokum\Feed\ColumnGuess;
+use Lokum\Text\StrictKey;
+use Lokum\Text\WordForms;
+use Lokum\Vocabulary\Kind;
+
+/**
+ * Which definition a heading that nobody has seen before most likely leads to: a supplier has renamed a column, and its cells still
+ * hold the values of one that is known. It is proposed to a person, and never decided without one.
+ */
+final readonly class LikelyDefinition
+{
+    /** Share of the distinct values that the definition has to know. */
+    private const SHARE = 0.4;
+
+    /** The same where the heading holds the definition's name: "Colour name" beside Color. */
+    private const SHARE_WHERE_NAMED = 0.1;
+
+    private const LEAST = 2;
+
+    private const SAMPLES = 200;
+
+    private function __construct(public Definition $definition, public string $why)
+    {
+    }
+
+    /**
+     * @param  list<TargetColumn>  $targets
+     * @param  array<int, ColumnGuess>  $seen  by column index
+     * @return array<int, self> by column index, for those that would become definitions of their own
+     */
+    public static function among(array $targets, array $seen): array
+    {
+        $taken = array_filter(array_map(fn (TargetColumn $target): ?int => $target->definition?->id, $targets));
+        $free = Definition::query()->live()->where('kind', Kind::Choice)->whereNotIn('id', $taken)->get();
+        $likely = [];
+        foreach ($targets as $target) {
+            $column = $target->definition === null ? $target->column() : null;
+            $found = $column === null || $column->kind !== Kind::Choice ? null : self::of($target->heading, $seen[$target->index], $free->all());
+            if ($found !== null) {
+                $likely[$target->index] = $found;
+                $free = $free->where('id', '!=', $found->definition->id);
+            }
+        }
+
+        return $likely;
+    }
+
+    /** @param  array<Definition>  $definitions */
+    private static function of(string $heading, ColumnGuess $guess, array $definitions): ?self
+    {
+        $keys = array_values(array_unique(array_map(fn (int|string $text): string => StrictKey::of((string) $text), array_keys($guess->samples(self::SAMPLES)))));
+        if ($keys === [] || $definitions === []) {
+            return null;
+        }
+        $known = DB::table('spellings')
+            ->whereIn('definition_id', array_map(fn (Definition $definition): int => $definition->id, $definitions))
+            ->whereIn('key', $keys)
+            ->groupBy('definition_id')
+            ->selectRaw('definition_id, COUNT(DISTINCT key) AS n')
+            ->orderByDesc('n')
+            ->pluck('n', 'definition_id');
+        foreach ($known as $id => $n) {
+            [$definition] = array_values(array_filter($definitions, fn (Definition $one): bool => $one->id === $id));
+            $share = self::names($heading, $definition->label) ? self::SHARE_WHERE_NAMED : self::SHARE;
+            if ($n >= self::LEAST && $n >= $share * count($keys)) {
+                return new self($definition, "{$n} of ".count($keys)." values are those of {$definition->label}");
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether a heading holds the words of a definition's name, in one spelling or another. */
+    private static function names(string $heading, string $label): bool
+    {
+        $words = fn (string $text): array => array_map(WordForms::key(...), preg_split('/[^\p{L}\p{N}]+/u', $text, -1, PREG_SPLIT_NO_EMPTY) ?: []);
+
+        return array_diff($words($label), $words($heading)) === [];
+    }
+}

@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Feeds\Feed;
+use App\Feeds\LikelyDefinition;
+use App\Feeds\ResolveColumns;
+use Lokum\Feed\ColumnMap;
+use Lokum\Feed\CsvFile;
+
+/* A supplier renames a column: what its cells hold tells where it leads, and a person says so. */
+
+/** @return array<string, array{0: string, 1: string}> definition and reason by heading */
+function likely(string $csv): array
+{
+    $file = fopen('php://temp', 'w+b');
+    fwrite($file, $csv);
+    rewind($file);
+    $resolve = new ResolveColumns;
+    $targets = $resolve(CsvFile::open($file), Feed::query()->first(), new ColumnMap);
+    $found = LikelyDefinition::among($targets, $resolve->seen());
+
+    return array_combine(
+        array_map(fn (int $index): string => $targets[$index]->heading, array_keys($found)),
+        array_map(fn (LikelyDefinition $one): array => [$one->definition->slug, $one->why], $found),
+    );
+}
+
+beforeEach(fn () => $this->read("sku,Color,Finish\nA,Red,Gloss\nB,Blue,Matt\nC,Green,Satin\nD,Olive,Gloss\n"));
+
+test('a renamed column leads to the definition whose values it holds', function (string $csv, array $found): void {
+    expect(likely($csv))->toBe($found);
+})->with([
+    'most values are known' => ["sku,Farbton\nA,red\nB,BLUE \nC,Sage\n", ['Farbton' => ['color', '2 of 3 values are those of Color']]],
+    'few are known, but its heading says so' => [
+        "sku,Colour name\nA,red\nB,Blue\nC,Sage\nD,Navy\nE,Teal\nF,Rust\nG,Plum\n", ['Colour name' => ['color', '2 of 7 values are those of Color']],
+    ],
+    'few are known' => ["sku,Mood\nA,red\nB,Blue\nC,Sage\nD,Navy\nE,Teal\nF,Rust\nG,Plum\n", []],
+    'one value is no evidence' => ["sku,Mood\nA,red\nB,calm\n", []],
+    'another column leads there already' => ["sku,Color,Accent\nA,Red,Blue\nB,Blue,Red\n", []],
+    'two renamed ones do not lead to the same' => ["sku,Tone,Shade\nA,Red,Blue\nB,Blue,Red\n", ['Tone' => ['color', '2 of 2 values are those of Color']]],
+    'numbers are no values' => ["sku,Weight\nA,5\nB,6\n", []],
+]);
+
+test('nothing is decided without a person: the command makes a definition of its own', function (): void {
+    $this->read("sku,Farbton\nA,Red\nB,Blue\n");
+    expect(App\Definitions\Definition::query()->where('slug', 'farbton')->exists())->toBeTrue();
+});
