@@ -126,18 +126,7 @@
                             {{ mb_strimwidth(implode(' ', $figures->unread), 0, 260, '…') }}</p>
                     @endif
                     @if ($figures->samples !== [])
-                        <table class="samples">
-                            <caption class="label">For example</caption>
-                            <tbody>
-                                @foreach (array_slice($figures->samples, 0, 5) as $sample)
-                                    <tr>
-                                        <th scope="row" class="mono">{{ $sample['item'] }}</th>
-                                        <td class="soft">{{ $sample['before'] ?: 'none' }}</td>
-                                        <td>{{ $sample['after'] ?: 'none' }}</td>
-                                    </tr>
-                                @endforeach
-                            </tbody>
-                        </table>
+                        <x-samples :samples="$figures->samples" />
                     @endif
                 @endif
                 @can('edit')

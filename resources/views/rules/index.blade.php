@@ -244,18 +244,7 @@
                             </ul>
                         </div>
                     @elseif ($figures->samples !== [])
-                        <table class="samples">
-                            <caption class="label">For example</caption>
-                            <tbody>
-                                @foreach (array_slice($figures->samples, 0, 5) as $sample)
-                                    <tr>
-                                        <th scope="row" class="mono">{{ $sample['item'] }}</th>
-                                        <td class="soft">{{ $sample['before'] ?: 'none' }}</td>
-                                        <td>{{ $sample['after'] ?: 'none' }}</td>
-                                    </tr>
-                                @endforeach
-                            </tbody>
-                        </table>
+                        <x-samples :samples="$figures->samples" />
                     @endif
                     @if ($figures->conflicts !== [])
                         <table class="samples">

@@ -117,30 +117,7 @@
         <h2>The same thing?</h2>
         @php($next = implode(',', [...$later, $proposal->name()]))
         @if ($merge)
-            <dl class="figures">
-                <div>
-                    <dt>Products whose value changes</dt>
-                    <dd>{{ Format::number($merge->changing) }}</dd>
-                </div>
-                <div>
-                    <dt>{{ $merge->plan->keep->label }} afterwards</dt>
-                    <dd>{{ Format::count($merge->afterwards, 'product') }}</dd>
-                </div>
-                <div>
-                    <dt>Terms shoppers see</dt>
-                    <dd>{{ $merge->terms }} → {{ $merge->termsAfter }}</dd>
-                </div>
-                <div>
-                    <dt>Filters that follow</dt>
-                    <dd>{{ implode(', ', $merge->filters) ?: 'none' }}</dd>
-                </div>
-                @if ($merge->handPicked !== [])
-                    <div>
-                        <dt>Hand-picked lists</dt>
-                        <dd>{{ implode(', ', $merge->handPicked) }} {{ count($merge->handPicked) === 1 ? 'follows' : 'follow' }} by itself</dd>
-                    </div>
-                @endif
-            </dl>@include('values.pages', ['pages' => $merge->pages])
+            @include('values.merge-figures')
         @else<p class="note">Tick at least two values that are the same.</p>
         @endif
         @can('edit')

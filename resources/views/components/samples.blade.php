@@ -1,0 +1,14 @@
+@props(['samples'])
+{{-- A few products as they are and as they would be. --}}
+<table class="samples">
+    <caption class="label">For example</caption>
+    <tbody>
+        @foreach (array_slice($samples, 0, 5) as $sample)
+            <tr>
+                <th scope="row" class="mono">{{ $sample['item'] }}</th>
+                <td class="soft">{{ $sample['before'] ?: 'none' }}</td>
+                <td>{{ $sample['after'] ?: 'none' }}</td>
+            </tr>
+        @endforeach
+    </tbody>
+</table>
