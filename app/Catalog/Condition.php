@@ -19,6 +19,9 @@ use Lokum\Vocabulary\Kind;
 /** One condition of a narrowing: how it is written, how it reads, and what it leaves. */
 final readonly class Condition
 {
+    /** Words of narrowings that an attribute may be called, too. */
+    private const WORDS = ['words', 'missing', 'gap', 'feed', 'changed', 'origin'];
+
     private const ORIGINS = ['feed' => '= 0', 'hand' => '= -1', 'rule' => '> 0'];
 
     /** Items of the definition's level whose cells fulfil something, as the ids of their products. */
@@ -36,7 +39,7 @@ final readonly class Condition
     /** @throws Refused for what does not exist, by its name */
     public static function of(string $name, string $value): self
     {
-        return match ($name) {
+        return self::ofValue($name, $value) ?? match ($name) {
             'category' => self::category($value),
             'words' => self::words($value),
             'missing' => self::missing($value),
@@ -49,6 +52,14 @@ final readonly class Condition
                 ->orWhereRaw('items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.sku = ?)', [$value]))),
             default => self::carried($name, $value),
         };
+    }
+
+    /** A value of an attribute that is called like one of the words below: Origin, Feed. */
+    private static function ofValue(string $name, string $value): ?self
+    {
+        $definition = in_array($name, self::WORDS, true) ? Definition::query()->where('slug', $name)->first() : null;
+
+        return $definition?->kind->isAttribute() === true && FindValue::known($definition, $value) !== null ? self::carried($name, $value) : null;
     }
 
     public function line(): string

@@ -16,7 +16,7 @@ use Lokum\Vocabulary\TermOrder;
 final class NewDefinition
 {
     /** Words that a storefront address uses itself. */
-    public const RESERVED = ['sort', 'page', 'q', 'price', 'stock', 'category', 'sku'];
+    public const RESERVED = ['sort', 'page', 'q', 'sold-out', 'price', 'stock', 'category', 'sku'];
 
     /** The definition a column of a feed asks for: in use at once where a person described it, else a proposal. */
     public static function fromColumn(Column $column, bool $described, string $reason): Definition

@@ -97,3 +97,13 @@ test('every condition, and several together, find what a plain search finds', fu
     }
     expect($found)->toBeGreaterThan(100);
 })->with([1, 2, 3, 4]);
+
+test('an attribute may be called like a word of narrowings', function (): void {
+    $this->read("sku,Origin,Feed\nA,Italy,Hay\nB,Peru,Oats\nC,,\n", '{"columns": {"Origin": {"kind": "choice"}, "Feed": {"kind": "choice"}}}');
+    $found = fn (string ...$lines): array => Narrowing::where(array_values($lines))->query()->orderBy('sku')->pluck('sku')->all();
+    expect($found('origin:italy'))->toBe(['A'])
+        ->and($found('origin:origin=feed'))->toBe(['A', 'B'])
+        ->and($found('feed:oats'))->toBe(['B'])
+        ->and($found('feed:Test'))->toBe(['A', 'B', 'C'])
+        ->and($found('missing:feed'))->toBe(['C']);
+});
