@@ -84,7 +84,7 @@ final class ApiController
 
     public function show(string $sku): JsonResponse
     {
-        $product = Edition::openCurrent()->product($sku);
+        $product = Edition::openCurrent()->goods->product($sku);
 
         return $product === null ? LetIn::error(404, "There is no product \"{$sku}\".") : $this->answer($this->product($product) + ['description' => $product->description, 'properties' => $product->properties === [] ? new \stdClass : $product->properties,
             'variants' => array_map(
@@ -118,7 +118,7 @@ final class ApiController
                     )),
                 ]);
             }
-            foreach ($edition->everyProduct() as $product) {
+            foreach ($edition->goods->everyProduct() as $product) {
                 $line(['type' => 'product'] + $this->product($product) + ['properties' => $product->properties, 'variants' => $product->variants]);
             }
             flush();

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Refused;
-use Closure;
 use Lokum\Edition\Summary;
 use Lokum\Facet\Carriers;
 use Lokum\Facet\Layout;
@@ -15,7 +14,6 @@ use Lokum\Facet\StoredBits;
 use Lokum\Facet\TermSource;
 use Lokum\Facet\VariantSet;
 use Lokum\Lineup\FilterSettings;
-use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Level;
 use PDO;
 use PDOStatement;
@@ -28,7 +26,9 @@ final class EditionFile implements TermSource
 
     public readonly Layout $layout;
 
-    private readonly PDO $pdo;
+    public readonly EditionGoods $goods;
+
+    private readonly EditionDatabase $database;
 
     /** @var array<int, bool> whether an attribute's data belongs to products, by attribute id */
     private array $ofProducts = [];
@@ -49,30 +49,21 @@ final class EditionFile implements TermSource
 
     public function __construct(string $path)
     {
-        if (! is_file($path)) {
-            throw new Refused('The file of the current edition is missing. Publish again.');
-        }
-        $this->pdo = new PDO(
-            'sqlite:file:'.rawurlencode($path).'?mode=ro&immutable=1',
-            options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40],
-        );
-        $this->pdo->exec('PRAGMA mmap_size = 1073741824');
-        if ($this->meta('format') !== (string) EditionWriter::FORMAT) {
-            throw new Refused('The current edition was made by another version of Lokum. Publish again.');
-        }
+        $this->database = new EditionDatabase($path);
         /** @var list<int> $sizes */
         $sizes = json_decode($this->meta('lanes'), true);
         $this->layout = new Layout($sizes);
-        foreach ($this->rows('SELECT id, slug, label, kind, level, help FROM attributes') as $row) {
+        $this->goods = new EditionGoods($this->database, $this->layout);
+        foreach ($this->database->rows('SELECT id, slug, label, kind, level, help FROM attributes') as $row) {
             $this->attributes[(int) $row['id']] = EditionAttribute::fromRow($row);
             $this->ofProducts[(int) $row['id']] = $row['level'] === Level::Product->value;
         }
-        $this->bits = $this->pdo->prepare('SELECT t.attribute_id, b.bits FROM term_bits b JOIN terms t ON t.id = b.id WHERE b.id = ?');
+        $this->bits = $this->database->prepared('SELECT t.attribute_id, b.bits FROM term_bits b JOIN terms t ON t.id = b.id WHERE b.id = ?');
     }
 
     public function meta(string $key): string
     {
-        return (string) ($this->row('SELECT value FROM meta WHERE key = ?', [$key])['value'] ?? '');
+        return $this->database->meta($key);
     }
 
     public function summary(): Summary
@@ -112,7 +103,7 @@ final class EditionFile implements TermSource
     private function readTerms(EditionAttribute $attribute, bool $nested): array
     {
         $terms = [];
-        foreach ($this->rows('SELECT id, slug, label, look, products, parent_id FROM terms WHERE attribute_id = ?'.($nested ? '' : ' AND parent_id IS NULL').' ORDER BY parent_id IS NOT NULL, position', [$attribute->id]) as $row) {
+        foreach ($this->database->rows('SELECT id, slug, label, look, products, parent_id FROM terms WHERE attribute_id = ?'.($nested ? '' : ' AND parent_id IS NULL').' ORDER BY parent_id IS NOT NULL, position', [$attribute->id]) as $row) {
             $terms[(int) $row['id']] = EditionTerm::fromRow($row);
         }
 
@@ -132,7 +123,7 @@ final class EditionFile implements TermSource
     public function pages(EditionAttribute $attribute): array
     {
         $pages = [];
-        foreach ($this->rows('SELECT term_id, description, picture FROM pages WHERE attribute_id = ?', [$attribute->id]) as $row) {
+        foreach ($this->database->rows('SELECT term_id, description, picture FROM pages WHERE attribute_id = ?', [$attribute->id]) as $row) {
             $pages[(int) $row['term_id']] = [
                 'description' => $row['description'] === null ? null : (string) $row['description'],
                 'picture' => $row['picture'] === null ? null : (string) $row['picture'],
@@ -145,7 +136,7 @@ final class EditionFile implements TermSource
     /** The term that an ended address leads to. */
     public function redirect(EditionAttribute $attribute, string $slug): ?string
     {
-        $row = $this->row(
+        $row = $this->database->row(
             'SELECT t.slug FROM redirects r JOIN terms t ON t.id = r.leads_to WHERE r.attribute_id = ? AND r.slug = ?',
             [$attribute->id, $slug],
         );
@@ -162,8 +153,8 @@ final class EditionFile implements TermSource
     private function load(int $term): Carriers
     {
         if ($this->layout->bytes <= self::KEPT_BYTES) {
-            foreach ($this->rows('SELECT t.id, t.attribute_id, b.bits FROM terms t JOIN term_bits b ON b.id = t.id WHERE t.attribute_id = (SELECT attribute_id FROM terms WHERE id = ?)', [$term]) as $row) {
-                $this->known[(int) $row['id']] = $this->decode((string) $row['bits'], $this->ofProducts[(int) $row['attribute_id']]);
+            foreach ($this->database->rows('SELECT t.id, t.attribute_id, b.bits FROM terms t JOIN term_bits b ON b.id = t.id WHERE t.attribute_id = (SELECT attribute_id FROM terms WHERE id = ?)', [$term]) as $row) {
+                $this->known[(int) $row['id']] = $this->carried((string) $row['bits'], $this->ofProducts[(int) $row['attribute_id']]);
             }
 
             return $this->known[$term];
@@ -173,7 +164,7 @@ final class EditionFile implements TermSource
         $row = $this->bits->fetch(PDO::FETCH_NUM);
         $this->bits->closeCursor();
 
-        return $this->decode($row[1], $this->ofProducts[$row[0]]);
+        return $this->carried($row[1], $this->ofProducts[$row[0]]);
     }
 
     /** Variants that are in stock, or of whose stock nothing is known. */
@@ -190,7 +181,7 @@ final class EditionFile implements TermSource
         $counted = (array) json_decode($this->meta('counted_numbers'), true);
 
         return array_values(array_filter(
-            array_map(fn (array $row): string => (string) $row['field'], iterator_to_array($this->rows('SELECT field FROM numbers'), false)),
+            array_map(fn (array $row): string => (string) $row['field'], $this->database->rows('SELECT field FROM numbers')),
             fn (string $field): bool => in_array($field, $counted, true),
         ));
     }
@@ -198,14 +189,14 @@ final class EditionFile implements TermSource
     /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null */
     public function numbers(string $field): ?array
     {
-        $row = $this->row('SELECT * FROM numbers WHERE field = ?', [$field]);
+        $row = $this->database->row('SELECT * FROM numbers WHERE field = ?', [$field]);
         if ($row === null) {
             return null;
         }
         $level = Level::from((string) $row['level']);
-        $decode = fn (string $bits): Carriers => $this->decode($bits, $level === Level::Product);
+        $decode = fn (string $bits): Carriers => $this->carried($bits, $level === Level::Product);
         $slices = [];
-        foreach ($this->rows('SELECT bits FROM number_slices WHERE field = ? ORDER BY digit', [$field]) as $slice) {
+        foreach ($this->database->rows('SELECT bits FROM number_slices WHERE field = ? ORDER BY digit', [$field]) as $slice) {
             $slices[] = $decode((string) $slice['bits']);
         }
         $packed = (string) $row['numbers'];
@@ -237,7 +228,7 @@ final class EditionFile implements TermSource
     /** @return list<EditionCategory> a parent before its children */
     public function categories(): array
     {
-        $all = iterator_to_array($this->rows('SELECT id, parent_id, name, slug, path, depth, products FROM categories ORDER BY rowid'), false);
+        $all = $this->database->rows('SELECT id, parent_id, name, slug, path, depth, products FROM categories ORDER BY rowid');
         $children = [];
         foreach ($all as $row) {
             $children[(int) $row['parent_id']][] = EditionCategory::fromRow($row);
@@ -260,7 +251,7 @@ final class EditionFile implements TermSource
 
     public function category(string $slug): ?EditionCategory
     {
-        $row = $this->row('SELECT id, parent_id, name, slug, path, depth, products FROM categories WHERE slug = ?', [$slug]);
+        $row = $this->database->row('SELECT id, parent_id, name, slug, path, depth, products FROM categories WHERE slug = ?', [$slug]);
 
         return $row === null ? null : EditionCategory::fromRow($row);
     }
@@ -270,7 +261,7 @@ final class EditionFile implements TermSource
         if ($category === null) {
             return $this->layout->allProducts();
         }
-        $row = $this->row('SELECT bits FROM categories WHERE id = ?', [$category->id]);
+        $row = $this->database->row('SELECT bits FROM categories WHERE id = ?', [$category->id]);
 
         return StoredBits::products((string) ($row['bits'] ?? 'l'), $this->layout);
     }
@@ -281,12 +272,12 @@ final class EditionFile implements TermSource
         if ($category === null) {
             return array_map(
                 intval(...),
-                array_column(iterator_to_array($this->rows('SELECT id, products FROM terms WHERE products > 0'), false), 'products', 'id'),
+                array_column($this->database->rows('SELECT id, products FROM terms WHERE products > 0'), 'products', 'id'),
             );
         }
         /** @var array<int, int> $counts */
         $counts = (array) json_decode(
-            (string) ($this->row('SELECT counts FROM listing_counts WHERE category_id = ?', [$category->id])['counts'] ?? '{}'),
+            (string) ($this->database->row('SELECT counts FROM listing_counts WHERE category_id = ?', [$category->id])['counts'] ?? '{}'),
             true,
         );
 
@@ -301,7 +292,7 @@ final class EditionFile implements TermSource
     {
         return $this->filters[$page] ??= array_map(fn (array $row): FilterSettings => FilterSettings::of((array) json_decode((string) $row['settings'], true)),
             iterator_to_array(
-                $this->rows(
+                $this->database->rows(
                     'SELECT f.settings FROM placements p JOIN lineup_filters f USING (lineup_id) WHERE p.page = ? ORDER BY f.position',
                     [$page],
                 ),
@@ -313,7 +304,7 @@ final class EditionFile implements TermSource
     public function pageSettings(string $page): array
     {
         return (array) json_decode(
-            (string) ($this->row(
+            (string) ($this->database->row(
                 'SELECT l.settings FROM placements p JOIN lineups l ON l.id = p.lineup_id WHERE p.page = ?',
                 [$page],
             )['settings'] ?? '{}'),
@@ -321,110 +312,8 @@ final class EditionFile implements TermSource
         );
     }
 
-    /**
-     * Who carries a text (C8), blind to case and diacritics.
-     *
-     * @param  string  $field  slug of a text field, or "search" for what products are found by
-     * @param  bool  $whole  whether the whole text is asked for, or a part of it
-     */
-    public function having(string $field, string $text, bool $whole = false): Carriers
+    private function carried(string $bits, bool $ofProducts): Carriers
     {
-        $level = (string) ($this->row('SELECT level FROM text_levels WHERE field = ?', [$field])['level'] ?? Level::Product->value);
-        $bits = array_map(
-            fn (array $row): int => (int) $row['bit'],
-            iterator_to_array(
-                $this->rows(
-                    'SELECT bit FROM texts WHERE field = ? AND '.($whole ? 'folded = ?' : 'instr(folded, ?) > 0'),
-                    [$field, StrictKey::of($text)],
-                ),
-                false,
-            ),
-        );
-        $ofProducts = $level === Level::Product->value;
-
-        return $this->decode(
-            StoredBits::encode(array_values(array_unique($bits)), $ofProducts ? $this->layout->productBytes() : $this->layout->bytes),
-            $ofProducts,
-        );
-    }
-
-    /**
-     * Numbers of the matching products in an order, one page of them.
-     *
-     * @return list<int>
-     */
-    public function page(ProductSet $matching, string $order, int $offset, int $length): array
-    {
-        $part = fn (string $column): Closure => fn (int $part): string => (string) ($this->row(
-            "SELECT {$column} AS part FROM orders WHERE name = ? AND part = ?",
-            [$order, $part],
-        )['part'] ?? '');
-
-        return (new EditionOrder($this->layout->products(), $part('numbers'), $part('ranks')))->page($matching, $offset, $length);
-    }
-
-    /**
-     * @param  list<int>  $numbers
-     * @return list<EditionProduct> in the order of the numbers
-     */
-    public function products(array $numbers): array
-    {
-        if ($numbers === []) {
-            return [];
-        }
-        $byNumber = [];
-        foreach ($this->rows('SELECT * FROM products WHERE number IN ('.implode(', ', $numbers).')') as $row) {
-            $byNumber[(int) $row['number']] = EditionProduct::fromRow($row);
-        }
-
-        return array_values(array_filter(
-            array_map(fn (int $number): ?EditionProduct => $byNumber[$number] ?? null, $numbers),
-            fn (?EditionProduct $product): bool => $product !== null,
-        ));
-    }
-
-    /** @return iterable<EditionProduct> all of them, read as they are asked for */
-    public function everyProduct(): iterable
-    {
-        $statement = $this->pdo->query('SELECT * FROM products ORDER BY number');
-        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_ASSOC)) !== false) {
-            yield EditionProduct::fromRow($row);
-        }
-    }
-
-    public function product(string $sku): ?EditionProduct
-    {
-        $row = $this->row('SELECT * FROM products WHERE sku = ?', [$sku]);
-
-        return $row === null ? null : EditionProduct::fromRow($row);
-    }
-
-    private function decode(string $bits, bool $ofProducts): Carriers
-    {
-        return $ofProducts ? StoredBits::products($bits, $this->layout) : StoredBits::variants($bits, $this->layout);
-    }
-
-    /**
-     * @param  list<mixed>  $values
-     * @return array<string, mixed>|null
-     */
-    private function row(string $sql, array $values = []): ?array
-    {
-        foreach ($this->rows($sql, $values) as $row) {
-            return $row;
-        }
-
-        return null;
-    }
-
-    /**
-     * @param  list<mixed>  $values
-     * @return iterable<array<string, mixed>>
-     */
-    private function rows(string $sql, array $values = []): iterable
-    {
-        $statement = $this->pdo->prepare($sql);
-        $statement->execute($values);
-        yield from $statement->fetchAll(PDO::FETCH_ASSOC);
+        return StoredBits::carriers($bits, $this->layout, $ofProducts);
     }
 }

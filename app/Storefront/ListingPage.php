@@ -59,7 +59,7 @@ final readonly class ListingPage
         $this->products = $matching->count();
         $this->hidden = $hides ? $this->count->counter->without('sold out')->matching->count() - $this->products : 0;
         $this->pages = max(1, (int) ceil($this->products / self::PER_PAGE));
-        $this->shown = $file->products($this->page($matching, ($page['sold_out'] ?? null) === 'last' ? $inStock->products() : null));
+        $this->shown = $file->goods->products($this->page($matching, ($page['sold_out'] ?? null) === 'last' ? $inStock->products() : null));
     }
 
     /** @return list<array{label: string, url: string}> what is picked, each with the address without it */
@@ -113,14 +113,14 @@ final readonly class ListingPage
         $order = array_column($this->sorts, null, 'slug')[$this->address->sort]->key();
         $offset = (min($this->address->number, $this->pages) - 1) * self::PER_PAGE;
         if ($first === null) {
-            return $this->file->page($matching, $order, $offset, self::PER_PAGE);
+            return $this->file->goods->page($matching, $order, $offset, self::PER_PAGE);
         }
         $front = $matching->and($first);
-        $found = $this->file->page($front, $order, $offset, self::PER_PAGE);
+        $found = $this->file->goods->page($front, $order, $offset, self::PER_PAGE);
 
         return [
             ...$found,
-            ...count($found) === self::PER_PAGE ? [] : $this->file->page(
+            ...count($found) === self::PER_PAGE ? [] : $this->file->goods->page(
                 $matching->without($first), $order, max(0, $offset - $front->count()), self::PER_PAGE - count($found),
             ),
         ];
@@ -151,7 +151,7 @@ final readonly class ListingPage
                 $more[] = new SetQuestion($filter->key, $sets, $address->terms[$filter->key] ?? [], $filter->combine);
             } elseif ($filter->control === Control::Words) {
                 if (isset($address->words[$filter->key])) {
-                    $asked["words {$filter->key}"] = $this->file->having($filter->key, $address->words[$filter->key], $filter->wholeText);
+                    $asked["words {$filter->key}"] = $this->file->goods->having($filter->key, $address->words[$filter->key], $filter->wholeText);
                 }
             } elseif ($terms && ! $filter->isScale() && $this->file->attribute($filter->key) !== null) {
                 $attributes[] = $filter->key;

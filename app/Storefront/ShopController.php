@@ -38,7 +38,7 @@ final class ShopController
             return response()->view('shop.closed');
         }
         $edition = Edition::openCurrent();
-        $product = $edition->product($sku) ?? abort(404);
+        $product = $edition->goods->product($sku) ?? abort(404);
         $trail = [];
         $byId = array_column($edition->categories(), null, 'id');
         for ($at = $byId[$product->category] ?? null; $at instanceof EditionCategory; $at = $byId[$at->parent] ?? null) {

@@ -59,7 +59,7 @@ final readonly class ShopPage
             $scope = $scope->narrow($edition->carriers($this->term->id));
         }
         foreach (preg_split('/\s+/u', trim((string) $this->words), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            $scope = $scope->narrow($edition->having('search', $word));
+            $scope = $scope->narrow($edition->goods->having('search', $word));
         }
 
         return $scope;

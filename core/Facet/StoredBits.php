@@ -45,6 +45,12 @@ final class StoredBits
         return new VariantSet($lanes);
     }
 
+    /** Either of these, as the attribute belongs to products or to variants. */
+    public static function carriers(string $stored, Layout $layout, bool $ofProducts): Carriers
+    {
+        return $ofProducts ? self::products($stored, $layout) : self::variants($stored, $layout);
+    }
+
     private static function bytes(string $stored, int $bytes): string
     {
         if ($stored[0] === 'b') {

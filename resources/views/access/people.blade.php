@@ -1,7 +1,8 @@
 @extends('layouts.desk')
 @section('title', 'People · Lokum')
-@section('crumbs')<h1>
-    People</h1>@endsection
+@section('crumbs')
+    <h1>People</h1>
+@endsection
 @section('work')
     <table class="grid-table">
         <thead>

@@ -1,6 +1,5 @@
 @use('App\Format')
-<p class="label">
-    {{ $editing->label }}</p>
+<p class="label">{{ $editing->label }}</p>
 <h2>What it holds together</h2>
 <dl class="figures">
     <div>

@@ -1,10 +1,13 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'Expected · Definitions · Lokum')
-@section('crumbs')<a href="{{ route('definitions') }}">
-        Definitions</a><span class="before">/</span>
-<h1>Expected</h1>@endsection
-@section('lens')@include('definitions.lens')@endsection
+@section('crumbs')
+    <a href="{{ route('definitions') }}">Definitions</a><span class="before">/</span>
+    <h1>Expected</h1>
+@endsection
+@section('lens')
+    @include('definitions.lens')
+@endsection
 @section('work')
     <div class="bar"><span class="soft">What products of a category should carry. Categories below take it over, and can drop it.</span><a class="button small ml-auto"
             href="{{ route('expected', ['category' => '']) }}">Of every product</a></div>

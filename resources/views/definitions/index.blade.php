@@ -4,11 +4,16 @@
 @use('Lokum\Vocabulary\Level')
 @use('Lokum\Vocabulary\Policy')
 @section('title', 'Definitions · Lokum')
-@section('crumbs')<h1>
-    Definitions</h1>@endsection
-@section('lens')@include('definitions.lens')@endsection
-@section('find')<form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find a definition  /" aria-label="Find a definition"
-        data-find></form>@endsection
+@section('crumbs')
+    <h1>Definitions</h1>
+@endsection
+@section('lens')
+    @include('definitions.lens')
+@endsection
+@section('find')
+    <form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find a definition  /" aria-label="Find a definition"
+    data-find></form>
+@endsection
 @section('work')
     <form method="post" action="{{ route('definitions.several') }}" id="several">@csrf</form>
     @foreach ($alike as $group)

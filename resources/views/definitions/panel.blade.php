@@ -9,8 +9,7 @@
     @include('definitions.end')
 @elseif ($editing || $open === 'new')
     @php($kind = Kind::tryFrom((string) old('kind', request('kind', $editing?->kind->value ?? 'choice'))) ?? Kind::Choice)
-    <p class="label">
-        {{ $editing ? $editing->state->label() : 'By hand' }}</p>
+    <p class="label">{{ $editing ? $editing->state->label() : 'By hand' }}</p>
     <h2>{{ $editing?->label ?? 'New definition' }}</h2>
     <form method="post" action="{{ $editing ? route('definitions.update', $editing) : route('definitions.store') }}" class="grid gap-3" id="definition" hx-sync="this:replace">@csrf @if ($editing)
             @method('put')<input type="hidden" name="version" value="{{ $errors->any() ? $editing->version : old('version', $editing->version) }}">

@@ -1,8 +1,9 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'Feeds · Lokum')
-@section('crumbs')<h1>
-    Feeds</h1>@endsection
+@section('crumbs')
+    <h1>Feeds</h1>
+@endsection
 @section('work')
     <div class="pad grid gap-5">
         @if ($inbox !== [])

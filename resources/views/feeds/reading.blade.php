@@ -3,9 +3,10 @@
 @use('App\Feeds\ReadingState')
 @use('Lokum\Feed\ColumnName')
 @section('title', $reading->file_name . ' · Lokum')
-@section('crumbs')<a href="{{ route('feeds') }}">
-        Feeds</a><span class="before">/</span>
-<h1>{{ $reading->feed->name }}</h1>@endsection
+@section('crumbs')
+    <a href="{{ route('feeds') }}">Feeds</a><span class="before">/</span>
+    <h1>{{ $reading->feed->name }}</h1>
+@endsection
 @php($running = $reading->state->isRunning())
 @php($editable = !$running && $reading->state !== ReadingState::Done && $problem === null)
 @section('work')

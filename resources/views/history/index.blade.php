@@ -1,9 +1,12 @@
 @extends('layouts.desk')
 @section('title', 'History · Lokum')
-@section('crumbs')<h1>
-    History</h1>@endsection
-@section('find')<form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find an entry  /" aria-label="Find an entry" data-find>
-</form>@endsection
+@section('crumbs')
+    <h1>History</h1>
+@endsection
+@section('find')
+    <form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find an entry  /" aria-label="Find an entry" data-find>
+    </form>
+@endsection
 @section('work')
     <div class="bar"><span class="lens">
             @foreach (['' => 'All', ...$rooms->mapWithKeys(fn($room) => [$room => $room])] as $room => $name)

@@ -128,8 +128,7 @@
                                 @if ($waits)
                                     <span class="tag waiting">new</span>
                                 @endif
-                                <span class="soft small">
-                                    {{ Format::number($facts->counts[$id] ?? 0) }}</span><label class="check small" title="Comes first"><input type="checkbox" name="pinned[]"
+                                <span class="soft small">{{ Format::number($facts->counts[$id] ?? 0) }}</span><label class="check small" title="Comes first"><input type="checkbox" name="pinned[]"
                                         value="{{ $id }}" @checked(in_array($id, $settings->pinned, true))><span>first</span></label><input class="input small w-24"
                                     name="look_label[{{ $id }}]" value="{{ $look?->label }}" placeholder="its label" maxlength="100"
                                     aria-label="{{ $term['label'] }} is called here"><input class="input small w-20 mono" name="look_color[{{ $id }}]"

@@ -7,14 +7,17 @@
 @php($here = $at)
 @php($layer = $all->layer($at))
 @php($named = fn($id) => collect($lineup->layers)->firstWhere('id', $id)?->name ?? '')
-@section('crumbs')<span class="before">
-        Line-ups /</span>
-<h1>{{ $category->name ?? Placement::of($page, $tree)->name($tree) }}</h1>@endsection
-@section('lens')@if ($category)
-    <nav class="lens" aria-label="What changes here are for"><a href="{{ route('line-ups', ['page' => $page]) }}" @if (str_starts_with($at, 'below')) aria-current="page" @endif
-            title="Changes are for {{ $category->name }} and everything below">and below</a><a href="{{ route('line-ups', ['page' => $page, 'at' => 'only']) }}"
-            @if (str_starts_with($at, 'only')) aria-current="page" @endif title="Changes are for this page alone">alone</a></nav>
-@endif @endsection
+@section('crumbs')
+    <span class="before">Line-ups /</span>
+    <h1>{{ $category->name ?? Placement::of($page, $tree)->name($tree) }}</h1>
+@endsection
+@section('lens')
+    @if ($category)
+        <nav class="lens" aria-label="What changes here are for"><a href="{{ route('line-ups', ['page' => $page]) }}" @if (str_starts_with($at, 'below')) aria-current="page" @endif
+                title="Changes are for {{ $category->name }} and everything below">and below</a><a href="{{ route('line-ups', ['page' => $page, 'at' => 'only']) }}"
+                @if (str_starts_with($at, 'only')) aria-current="page" @endif title="Changes are for this page alone">alone</a></nav>
+    @endif
+@endsection
 @section('panel-label', 'As shoppers would see it')
 @section('work')
     <div class="lineup">
@@ -33,16 +36,14 @@
                     @if ($page === (string) $one->id) aria-current="page" @endif><i @class(['starts' => $said !== ''])></i>{{ $one->name }}@if ($said !== '')
                         <span class="tag">{{ $said }}</span>
                     @endif
-                    <b>
-                        {{ count($all->of((string) $one->id)->filters) }}</b></a>
+                    <b>{{ count($all->of((string) $one->id)->filters) }}</b></a>
             @endforeach
             @foreach (['search' => 'Search results', 'brands' => 'Brand pages'] as $one => $name)
                 @php($said = $mark([$one]))<a href="{{ route('line-ups', ['page' => $one]) }}" @if ($page === $one) aria-current="page" @endif><i
                         @class(['starts' => $said !== ''])></i>{{ $name }}@if ($said !== '')
                         <span class="tag">{{ $said }}</span>
                     @endif
-                    <b>
-                        {{ count($all->of($one)->filters) }}</b></a>
+                    <b>{{ count($all->of($one)->filters) }}</b></a>
             @endforeach
         </nav>
         <div class="lineup-work">
@@ -165,4 +166,6 @@
         </div>
     </div>
 @endsection
-@section('panel')@include('lineups.live')@endsection
+@section('panel')
+    @include('lineups.live')
+@endsection

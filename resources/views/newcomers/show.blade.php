@@ -1,13 +1,13 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'Newcomers · Lokum')
-@section('crumbs')<a href="{{ route('values') }}">
-        Values</a><span class="before">/</span>
+@section('crumbs')
+    <a href="{{ route('values') }}">Values</a><span class="before">/</span>
     @if ($definition)
         <a href="{{ route('values.show', $definition) }}">{{ $definition->label }}</a><span class="before">/</span>
     @endif
-    <h1>
-    Newcomers</h1>@endsection
+    <h1>Newcomers</h1>
+@endsection
 @section('work')
     @if ($waiting !== [])
         <div class="bar">
@@ -77,8 +77,7 @@
                                         @if ($one->certain)
                                             <span class="tag settled">certain</span>
                                         @endif
-                                        <span class="block small soft">
-                                            {{ mb_strimwidth($one->evidence, 0, 90, '…') }}</span>
+                                        <span class="block small soft">{{ mb_strimwidth($one->evidence, 0, 90, '…') }}</span>
                                     @elseif ($one->under)
                                     <span class="soft">under</span> <span class="tray">{{ $one->under }}</span>@else<span class="soft">nothing that is here</span>
                                     @endif

@@ -2,8 +2,7 @@
 @use('App\Format')
 @use('App\Catalog\CellMode')
 @if ($bulk === null)
-    <h2>
-        Select products</h2>
+    <h2>Select products</h2>
     <p class="soft">Tick products, or take all that match, and change a value of all of them here. What it would change is counted before anything is done.</p>
     <p class="soft">A single cell is changed in its place: go there with the arrow keys and type.</p>
 @else

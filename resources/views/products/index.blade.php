@@ -1,19 +1,22 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'Products · Lokum')
-@section('crumbs')<h1>
-    Products</h1>@endsection
+@section('crumbs')
+    <h1>Products</h1>
+@endsection
 @php($query = ['where' => $narrowing->lines()] + request()->only('sort', 'down', 'columns', 'variants', 'size'))
-@section('find')<form role="search" action="{{ route('products') }}">
-        @foreach ($narrowing->lines() as $line)
-            @continue(str_starts_with($line, 'words:'))
-            <input type="hidden" name="where[]" value="{{ $line }}">
-            @endforeach @foreach (request()->only('sort', 'variants') as $name => $value)
-                <input type="hidden" name="{{ $name }}" value="{{ $value }}">
-            @endforeach
-            <input class="input" type="search" name="q" value="{{ $narrowing->named('words')?->value }}" placeholder="Words or sku  /" aria-label="Find by words or sku"
-                data-find>
-</form>@endsection
+@section('find')
+    <form role="search" action="{{ route('products') }}">
+            @foreach ($narrowing->lines() as $line)
+                @continue(str_starts_with($line, 'words:'))
+                <input type="hidden" name="where[]" value="{{ $line }}">
+                @endforeach @foreach (request()->only('sort', 'variants') as $name => $value)
+                    <input type="hidden" name="{{ $name }}" value="{{ $value }}">
+                @endforeach
+                <input class="input" type="search" name="q" value="{{ $narrowing->named('words')?->value }}" placeholder="Words or sku  /" aria-label="Find by words or sku"
+                    data-find>
+    </form>
+@endsection
 @section('work')
     @include('products.narrow')
     @if ($products->isEmpty())

@@ -1,7 +1,6 @@
 {{-- What was pasted, looked over whole before any of it is put in. --}}
 @use('App\Format')
-<p class="label">
-    Pasted</p>
+<p class="label">Pasted</p>
 <h2>{{ $figures->placed ? 'Put ' . Format::count($figures->placed, 'cell') . ' in?' : 'Nothing fits' }}</h2>
 <dl class="figures">
     <div>

@@ -3,9 +3,10 @@
 @use('Lokum\Vocabulary\Level')
 @use('Lokum\Vocabulary\Kind')
 @section('title', $item->title . ' · Products · Lokum')
-@section('crumbs')<a href="{{ route('products') }}">
-        Products</a><span class="before">/</span>
-<h1 class="cut">{{ $item->title }}</h1>@endsection
+@section('crumbs')
+    <a href="{{ route('products') }}">Products</a><span class="before">/</span>
+    <h1 class="cut">{{ $item->title }}</h1>
+@endsection
 @php($own = $item->variants->isEmpty() ? collect([$item]) : $item->variants)
 @php($editor = function ($owner, $definition, $held) {
     return view('products.cell', ['owner' => $owner, 'definition' => $definition, 'held' => $held]);
@@ -15,8 +16,7 @@
         @if ($item->category)
             <a class="chip" href="{{ route('products', ['where' => ['category:' . $item->category->slug]]) }}">{{ $item->category->path }}</a>
         @endif
-        <span>
-            {{ Format::count($item->variants->count(), 'variant') }}</span>
+        <span>{{ Format::count($item->variants->count(), 'variant') }}</span>
         @if ($item->variants->isEmpty() && $item->price !== null)
             <span>{{ Format::money($item->price, $item->currency) }}</span><span class="soft">{{ $item->stock ?? 'unknown' }} in stock</span>
         @endif

@@ -1,9 +1,10 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'For real shops · Lokum')
-@section('crumbs')<a href="{{ route('publishing') }}">
-        Publishing</a><span class="before">/</span>
-<h1>For real shops</h1>@endsection
+@section('crumbs')
+    <a href="{{ route('publishing') }}">Publishing</a><span class="before">/</span>
+    <h1>For real shops</h1>
+@endsection
 @section('work')
     <div class="pad grid gap-5 max-w-[860px]">
         <section class="grid gap-2">
@@ -83,19 +84,21 @@
         </section>
     </div>
 @endsection
-@section('panel')<h2>Open to other shops</h2>
-    <p class="soft">Nothing here changes the catalog. A token reads what every shopper can see, and no more.</p>
-    <dl class="figures">
-        <div>
-            <dt>Edition served</dt>
-            <dd>{{ $edition?->id ?? 'none' }}</dd>
-        </div>
-        <div>
-            <dt>Tokens</dt>
-            <dd>{{ count($tokens) }}</dd>
-        </div>
-        <div>
-            <dt>Receivers</dt>
-            <dd>{{ count($receivers) }}</dd>
-        </div>
-</dl>@endsection
+@section('panel')
+    <h2>Open to other shops</h2>
+        <p class="soft">Nothing here changes the catalog. A token reads what every shopper can see, and no more.</p>
+        <dl class="figures">
+            <div>
+                <dt>Edition served</dt>
+                <dd>{{ $edition?->id ?? 'none' }}</dd>
+            </div>
+            <div>
+                <dt>Tokens</dt>
+                <dd>{{ count($tokens) }}</dd>
+            </div>
+            <div>
+                <dt>Receivers</dt>
+                <dd>{{ count($receivers) }}</dd>
+            </div>
+    </dl>
+@endsection

@@ -1,8 +1,9 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'Publishing · Lokum')
-@section('crumbs')<h1>
-    Publishing</h1>@endsection
+@section('crumbs')
+    <h1>Publishing</h1>
+@endsection
 @section('work')
     <div class="pad grid gap-4">
         <h2>{{ $edition === null ? 'Everything would be new' : ($lines->isEmpty() ? 'Shoppers see the catalog as it is' : 'What shoppers would find different') }}</h2>

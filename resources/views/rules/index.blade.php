@@ -2,10 +2,13 @@
 @use('App\Format')
 @use('App\Fill\FillSource')
 @section('title', 'Fill rules · Lokum')
-@section('crumbs')<a href="{{ route('definitions') }}">
-        Definitions</a><span class="before">/</span>
-<h1>Fill rules</h1>@endsection
-@section('lens')@include('definitions.lens')@endsection
+@section('crumbs')
+    <a href="{{ route('definitions') }}">Definitions</a><span class="before">/</span>
+    <h1>Fill rules</h1>
+@endsection
+@section('lens')
+    @include('definitions.lens')
+@endsection
 @section('work')
     @if ($proposals !== [])
         <section class="pad grid gap-3">

@@ -18,8 +18,7 @@
                                 @if ($about['picture'] ?? null)
                                     <img class="directory-picture" src="{{ route('shop.picture', $about['picture']) }}" alt="" loading="lazy">
                                 @endif
-                                <span class="strong">
-                                    {{ $term->label }}</span><span class="soft">{{ Format::count($term->products, 'product') }}</span>
+                                <span class="strong">{{ $term->label }}</span><span class="soft">{{ Format::count($term->products, 'product') }}</span>
                             </a></li>
                     @endforeach
                 </ul>

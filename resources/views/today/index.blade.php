@@ -1,8 +1,9 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'Today · Lokum')
-@section('crumbs')<h1>
-    Today</h1>@endsection
+@section('crumbs')
+    <h1>Today</h1>
+@endsection
 @section('work')
     <div class="pad grid gap-5">
         <div class="flex gap-10 items-end">

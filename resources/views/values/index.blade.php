@@ -1,8 +1,9 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'Values · Lokum')
-@section('crumbs')<h1>
-    Values</h1>@endsection
+@section('crumbs')
+    <h1>Values</h1>
+@endsection
 @section('work')
     @if ($attributes->isEmpty())
         <div class="empty">
@@ -62,5 +63,7 @@
         @endif
     @endif
 @endsection
-@section('panel')<h2>Choose an attribute</h2>
-<p class="soft">Its values open with the spellings that suppliers use for them. Two that mean the same are merged there, and looks are given.</p>@endsection
+@section('panel')
+    <h2>Choose an attribute</h2>
+    <p class="soft">Its values open with the spellings that suppliers use for them. Two that mean the same are merged there, and looks are given.</p>
+@endsection

@@ -1,9 +1,10 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', $definition->label . ' · Values · Lokum')
-@section('crumbs')<a href="{{ route('values') }}">
-        Values</a><span class="before">/</span>
-<h1>{{ $definition->label }}</h1>@endsection
+@section('crumbs')
+    <a href="{{ route('values') }}">Values</a><span class="before">/</span>
+    <h1>{{ $definition->label }}</h1>
+@endsection
 @section('work')
     <div class="grid gap-3 content-start">
         @if ($map->points === [])

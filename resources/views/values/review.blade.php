@@ -1,12 +1,15 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'Look-alikes · ' . $definition->label . ' · Lokum')
-@section('crumbs')<a href="{{ route('values.show', $definition) }}">
-        {{ $definition->label }}</a><span class="before">/</span>
-<h1>Look-alikes</h1>@endsection
-@section('lens')<span class="lens"><a href="{{ route('values.review', $definition) }}" @if (!$batch) aria-current="true" @endif>One by one
-            <b>{{ $waiting }}</b></a><a href="{{ route('values.review', [$definition, 'batch' => 1]) }}" @if ($batch) aria-current="true" @endif>Certain ones
-        <b>{{ count($certain) }}</b></a></span>@endsection
+@section('crumbs')
+    <a href="{{ route('values.show', $definition) }}">{{ $definition->label }}</a><span class="before">/</span>
+    <h1>Look-alikes</h1>
+@endsection
+@section('lens')
+    <span class="lens"><a href="{{ route('values.review', $definition) }}" @if (!$batch) aria-current="true" @endif>One by one
+        <b>{{ $waiting }}</b></a><a href="{{ route('values.review', [$definition, 'batch' => 1]) }}" @if ($batch) aria-current="true" @endif>Certain ones
+    <b>{{ count($certain) }}</b></a></span>
+@endsection
 @section('work')
     @if ($batch)
         @if ($certain === [])

@@ -2,10 +2,12 @@
 @use('App\Format')
 @use('App\Vocabulary\Workbench')
 @section('title', $definition->label . ' · Values · Lokum')
-@section('crumbs')<a href="{{ route('values') }}">
-        Values</a><span class="before">/</span>
-<h1>{{ $definition->label }}</h1>@endsection
-@section('lens')<nav class="lens" aria-label="Lenses">
+@section('crumbs')
+    <a href="{{ route('values') }}">Values</a><span class="before">/</span>
+    <h1>{{ $definition->label }}</h1>
+@endsection
+@section('lens')
+    <nav class="lens" aria-label="Lenses">
         @foreach (Workbench::LENSES as $lens => $name)
             <a href="{{ route('values.show', [$definition, ...$lens === 'list' ? [] : ['lens' => $lens], ...request()->only('q', 'show', 'pick', 'value')]) }}" data-carries
                 @if ($bench->lens === $lens) aria-current="page" @endif>{{ $name }}</a>
@@ -17,8 +19,10 @@
             @endif
     </nav>
 @endsection
-@section('find')<form role="search"><input type="hidden" name="show" value="{{ request('show') }}"><input class="input" type="search" name="q"
-        value="{{ request('q') }}" placeholder="Find a value or spelling  /" aria-label="Find a value or spelling" data-find></form>@endsection
+@section('find')
+    <form role="search"><input type="hidden" name="show" value="{{ request('show') }}"><input class="input" type="search" name="q"
+    value="{{ request('q') }}" placeholder="Find a value or spelling  /" aria-label="Find a value or spelling" data-find></form>
+@endsection
 @section('work')
     @php($figures = $bench->figures())
     <div class="bar">
@@ -52,8 +56,7 @@
                 @foreach (request()->only('q', 'show', 'in', 'shown') as $name => $given)
                     <input type="hidden" name="{{ $name }}" value="{{ $given }}">
                 @endforeach
-                <label class="sr-only" for="sort">
-                    By</label><select class="select small w-auto" id="sort" name="sort" x-on:change="send">
+                <label class="sr-only" for="sort">By</label><select class="select small w-auto" id="sort" name="sort" x-on:change="send">
                     @foreach (['' => 'by products', 'name' => 'by name', 'order' => 'in their order'] as $sort => $name)
                         <option value="{{ $sort }}" @selected((string) request('sort') === $sort)>{{ $name }}</option>
                     @endforeach

@@ -6,8 +6,7 @@
 @php($why = $move->obstacle($spelling))
 @php($n = $move->products($definition, $spelling))
 @php($to = $bench->row((int) request('to')))
-<p class="label">
-    A spelling of</p>
+<p class="label">A spelling of</p>
 <h2><x-cube :label="$from?->value->label ?? 'no value'" :look="$from?->value->look()" /></h2>
 <ul class="grid gap-1">
     @foreach (array_slice($with, 0, 12) as $one)

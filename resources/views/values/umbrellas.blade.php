@@ -1,10 +1,12 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', 'Umbrellas · ' . $definition->label . ' · Lokum')
-@section('crumbs')<a href="{{ route('values.show', $definition) }}">
-        {{ $definition->label }}</a><span class="before">/</span>
-<h1>Umbrellas</h1>@endsection
-@section('lens')<nav class="lens" aria-label="Ways to gather">
+@section('crumbs')
+    <a href="{{ route('values.show', $definition) }}">{{ $definition->label }}</a><span class="before">/</span>
+    <h1>Umbrellas</h1>
+@endsection
+@section('lens')
+    <nav class="lens" aria-label="Ways to gather">
         @foreach (App\Vocabulary\ProposeUmbrellas::WAYS as $by => $name)
             <a href="{{ route('values.umbrellas', [$definition, 'by' => $by]) }}" @if ($way === $by) aria-current="page" @endif>{{ $name }}</a>
         @endforeach

@@ -1,9 +1,11 @@
 @extends('layouts.desk')
 @use('App\Format')
 @section('title', $definition->label . ' · Texts that cannot be read · Lokum')
-@section('crumbs')<a href="{{ route('definitions', ['open' => $definition->slug]) }}">
-        {{ $definition->label }}</a><span class="before">/</span>
-<h1>Texts that cannot be read</h1>@endsection
+@section('crumbs')
+    <a href="{{ route('definitions', ['open' => $definition->slug]) }}">
+            {{ $definition->label }}</a><span class="before">/</span>
+    <h1>Texts that cannot be read</h1>
+@endsection
 @section('work')
     @if ($unread === [])
         <div class="empty">

@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Refused;
+use PDO;
+use PDOStatement;
+
+/** The database of one edition, open for reading. It never changes while it is. */
+final readonly class EditionDatabase
+{
+    private PDO $pdo;
+
+    /** @throws Refused when it is gone, or of another shape than this version of Lokum reads */
+    public function __construct(string $path)
+    {
+        if (! is_file($path)) {
+            throw new Refused('The file of the current edition is missing. Publish again.');
+        }
+        $this->pdo = new PDO(
+            'sqlite:file:'.rawurlencode($path).'?mode=ro&immutable=1',
+            options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40],
+        );
+        $this->pdo->exec('PRAGMA mmap_size = 1073741824');
+        if ($this->meta('format') !== (string) EditionWriter::FORMAT) {
+            throw new Refused('The current edition was made by another version of Lokum. Publish again.');
+        }
+    }
+
+    public function meta(string $key): string
+    {
+        return (string) ($this->row('SELECT value FROM meta WHERE key = ?', [$key])['value'] ?? '');
+    }
+
+    /**
+     * @param  list<mixed>  $values
+     * @return array<string, mixed>|null
+     */
+    public function row(string $sql, array $values = []): ?array
+    {
+        foreach ($this->rows($sql, $values) as $row) {
+            return $row;
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<mixed>  $values
+     * @return list<array<string, mixed>>
+     */
+    public function rows(string $sql, array $values = []): array
+    {
+        $statement = $this->pdo->prepare($sql);
+        $statement->execute($values);
+
+        return array_values($statement->fetchAll(PDO::FETCH_ASSOC));
+    }
+
+    /** @return iterable<array<string, mixed>> read as they are asked for */
+    public function stream(string $sql): iterable
+    {
+        $statement = $this->pdo->query($sql);
+        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_ASSOC)) !== false) {
+            yield $row;
+        }
+    }
+
+    /** A question that is asked many times. */
+    public function prepared(string $sql): PDOStatement
+    {
+        return $this->pdo->prepare($sql);
+    }
+}

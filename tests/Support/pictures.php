@@ -1,0 +1,60 @@
+<?php
+
+declare(strict_types=1);
+
+/* Takes the pictures in docs/screenshots anew, from the demo data: php tests/Support/pictures.php [name …] */
+
+use Facebook\WebDriver\WebDriverKeys;
+use Tests\Browser\Person;
+use Tests\Support\Site;
+
+require __DIR__.'/../../vendor/autoload.php';
+
+$site = Site::start(built: true);
+foreach ([
+    ['gather', 'color', '--under=Green', 'Viridian', 'Sap green', 'Hooker\'s green'],
+    ['gather', 'color', '--under=Blue', 'Cobalt blue', 'Cerulean blue', 'Prussian blue'],
+    ['feed:read', dirname(__DIR__, 2).'/demo/later/ostrelle.csv', '--feed=Ostrelle'],
+    ['feed:read', dirname(__DIR__, 2).'/demo/later/pellworth.csv', '--feed=Pellworth'],
+] as $command) {
+    [$status, , $why] = $site->command($command);
+    $status === 0 || fwrite(STDERR, $why);
+}
+$me = (new Person($site))->signIn();
+$oils = '/products?where[]=category:oil&sort=sku&columns[]=finish&columns[]=occasion&columns[]=transparent&columns[]=volume';
+$pictures = [
+    'today' => fn () => $me->open('/')->see('What waits for you')->see('look-alikes'),
+    'feeds' => fn () => $me->open('/feeds')->press('Look at it', 'tbody tr:last-child')->see('Check it first'),
+    'definitions' => fn () => $me->open('/definitions?open=finish')->see('Finish', '#panel'),
+    'expected' => fn () => $me->open('/expected?category=paint')->see('Expected here', '#panel'),
+    'products' => fn () => $me->open('/products?where[]=category:paint&where[]=missing:finish&all=1&give=finish')
+        ->type('#give-value', 'Satin')
+        ->see('Change 233', '#panel'),
+    'grid' => fn () => $me->open($oils)
+        ->focus('.sheet tbody tr:nth-child(4) td[data-definition="finish"]')
+        ->keys('Sattin')
+        ->see('did you mean', '.cell-offers'),
+    'rules' => fn () => $me->open('/rules')->press('Look at the rule')->see('Are filled', '#panel'),
+    'flow' => fn () => $me->open('/values/color/flow?q=ultramarine')
+        ->focus('.work input[type="checkbox"]')
+        ->keys(WebDriverKeys::SPACE)
+        ->see('1 selected')
+        ->script('document.querySelectorAll(".work .flow input[type=checkbox], .work input[type=checkbox]")[1].click()') ?? $me->see('Merge into one?', '#panel'),
+    'values' => fn () => $me->open('/values/color')->click('[data-name="Burnt Sienna"] a.name')->see('Burnt Sienna', '#panel'),
+    'map' => fn () => $me->open('/values/color/map')->see('Without a color'),
+    'newcomers' => fn () => $me->open('/newcomers/color')->see('Newcomers'),
+    'look-alikes' => fn () => $me->open('/values/color/look-alikes')->see('The same thing?'),
+    'line-ups' => fn () => $me->open('/line-ups?page=paint&filter=price')->see('Bands', '.filter-card')->see('As shoppers would see it'),
+    'storefront' => fn () => $me->open('/shop/c/paint?price=5..20')->see('Clear all'),
+    'brand' => fn () => $me->open('/shop/a/brand/ninefold')->see('Ninefold'),
+    'outside' => fn () => $me->open('/outside')->press('Use the stand-in')->see('Notices go to')->press('Send now')->see('delivered', '#notices'),
+    'publishing' => fn () => $me->open('/publishing')->see('What shoppers would find different'),
+    'history' => fn () => $me->open('/history')->press('Gathered')->see('Take this back?', '#panel'),
+];
+foreach (array_slice($argv, 1) ?: array_keys($pictures) as $name) {
+    $pictures[$name]();
+    usleep(900_000);
+    $me->screenshot(dirname(__DIR__, 2)."/docs/screenshots/{$name}.png");
+    echo "{$name}\n";
+}
+$me->leave();
