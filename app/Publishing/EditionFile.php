@@ -290,14 +290,10 @@ final class EditionFile implements TermSource
      */
     public function filters(string $page): array
     {
-        return $this->filters[$page] ??= array_map(fn (array $row): FilterSettings => FilterSettings::of((array) json_decode((string) $row['settings'], true)),
-            iterator_to_array(
-                $this->database->rows(
-                    'SELECT f.settings FROM placements p JOIN lineup_filters f USING (lineup_id) WHERE p.page = ? ORDER BY f.position',
-                    [$page],
-                ),
-                false,
-            ));
+        return $this->filters[$page] ??= array_map(
+            fn (array $row): FilterSettings => FilterSettings::of((array) json_decode((string) $row['settings'], true)),
+            $this->database->rows('SELECT f.settings FROM placements p JOIN lineup_filters f USING (lineup_id) WHERE p.page = ? ORDER BY f.position', [$page]),
+        );
     }
 
     /** @return array<string, mixed> what the line-up of a page says of the page itself */

@@ -15,6 +15,9 @@ use Lokum\Vocabulary\Level;
 /** The products of an edition: in an order, by number, by sku, by a text of theirs. */
 final readonly class EditionGoods
 {
+    /** The field that the search box asks: names, skus, categories and what products carry. */
+    public const SEARCH = 'search';
+
     public function __construct(private EditionDatabase $database, private Layout $layout)
     {
     }

@@ -10,6 +10,7 @@ use Closure;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\SortOrder;
+use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Level;
 use PDO;
 
@@ -18,9 +19,18 @@ final class EditionProducts
 {
     private const CHUNK = 500;
 
+    /** Folded texts that are kept, since products share most of them. */
+    private const FOLDED = 20000;
+
+    /** @var array<string, string> strict keys by text */
+    private array $folded = [];
+
     private readonly PDO $pdo;
 
     private readonly ShownSpellings $spellings;
+
+    /** @var array<int, string> */
+    private readonly array $categories;
 
     /**
      * @param  Collection<int, Definition>  $definitions
@@ -30,12 +40,14 @@ final class EditionProducts
         private readonly EditionWriter $writer, private readonly Numbering $numbering, Collection $definitions, private readonly array $sorts,
     ) {
         $this->pdo = DB::connection()->getPdo();
+        $this->categories = DB::table('categories')->pluck('name', 'id')->all();
         $this->spellings = new ShownSpellings($definitions->where('state', State::Accepted));
     }
 
     /** @param  Closure(float): void  $progress */
     public function __invoke(Closure $progress): void
     {
+        $this->writer->insert('text_levels', [EditionGoods::SEARCH, Level::Product->value]);
         $total = max(1, $this->numbering->layout->products());
         $written = 0;
         $last = 0;
@@ -99,6 +111,30 @@ final class EditionProducts
         $this->writer->insert('products', [$this->numbering->product((int) $product['id']), $product['sku'], $product['name'] ?? $product['sku'], $product['category_id'],
             $prices === [] ? null : min($prices), $prices === [] ? null : max($prices), $currency, $stocks === [] ? null : (int) (max($stocks) > 0),
             (string) json_encode($body, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE)]);
+        $this->writer->insert('texts', [EditionGoods::SEARCH, $this->numbering->product((int) $product['id']), $this->searched($product, $own, $data)]);
+    }
+
+    /**
+     * What the search box finds a product by: its name, its own and its variants' numbers, its category, and all that they carry.
+     *
+     * @param  array<string, mixed>  $product
+     * @param  non-empty-list<array<string, mixed>>  $own
+     * @param  array<int, array{product?: array<string, list<string>>, variant?: array<string, list<string>>, colors?: list<string>}>  $data
+     */
+    private function searched(array $product, array $own, array $data): string
+    {
+        $texts = [(string) $product['name'], (string) $product['sku'], $this->categories[$product['category_id']] ?? '', ...array_column($own, 'sku')];
+        foreach ([$product['id'], ...array_column($own, 'id')] as $item) {
+            foreach ([Level::Product->value, Level::Variant->value] as $level) {
+                array_push($texts, ...array_merge(...array_values($data[$item][$level] ?? [])));
+            }
+        }
+
+        if (count($this->folded) > self::FOLDED) {
+            $this->folded = [];
+        }
+
+        return implode(' ', array_unique(array_map(fn (string $text): string => $this->folded[$text] ??= StrictKey::of($text), $texts)));
     }
 
     private function orders(): void

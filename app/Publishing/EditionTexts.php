@@ -12,11 +12,9 @@ use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Level;
 use PDO;
 
-/** Writes what shoppers find products by: texts of fields that are filters, and for the search box names, numbers and what products carry. */
+/** Writes the texts of fields that are filters. What the search box finds products by is written with the products. */
 final readonly class EditionTexts
 {
-    public const SEARCH = 'search';
-
     public function __construct(private EditionWriter $writer, private Numbering $numbering)
     {
     }
@@ -37,11 +35,6 @@ final readonly class EditionTexts
                     ],
                 );
             }
-        }
-        $this->writer->insert('text_levels', [self::SEARCH, Level::Product->value]);
-        foreach ($this->rows('SELECT p.id, COALESCE(p.name, \'\') || \' \' || p.sku || \' \' || COALESCE(c.name, \'\') || \' \' || COALESCE((SELECT GROUP_CONCAT(v.label, \' \') FROM assignments a JOIN spellings s ON s.id = a.spelling_id JOIN attribute_values v ON v.id = s.value_id AND v.held = 0 WHERE a.item_id = p.id), \'\')
-            FROM items p LEFT JOIN categories c ON c.id = p.category_id WHERE p.parent_id IS NULL') as [$item, $text]) {
-            $this->writer->insert('texts', [self::SEARCH, $this->numbering->product((int) $item), StrictKey::of((string) $text)]);
         }
     }
 

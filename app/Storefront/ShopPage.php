@@ -7,6 +7,7 @@ namespace App\Storefront;
 use App\Publishing\EditionAttribute;
 use App\Publishing\EditionCategory;
 use App\Publishing\EditionFile;
+use App\Publishing\EditionGoods;
 use App\Publishing\EditionTerm;
 use Lokum\Facet\Scope;
 use Lokum\Lineup\SortOrder;
@@ -59,7 +60,7 @@ final readonly class ShopPage
             $scope = $scope->narrow($edition->carriers($this->term->id));
         }
         foreach (preg_split('/\s+/u', trim((string) $this->words), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            $scope = $scope->narrow($edition->goods->having('search', $word));
+            $scope = $scope->narrow($edition->goods->having(EditionGoods::SEARCH, $word));
         }
 
         return $scope;

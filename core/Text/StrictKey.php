@@ -30,8 +30,9 @@ final class StrictKey
      */
     public static function of(string $text): string
     {
-        if (preg_match('/^[a-z0-9]+(?: [a-z0-9]+)*$/D', $text) === 1) {
-            return $text;
+        // Most texts are plain words: of these only the case can differ.
+        if (preg_match('/^[A-Za-z0-9]+(?:[ -][A-Za-z0-9]+)*$/D', $text) === 1) {
+            return strtolower($text);
         }
         $text = self::fold(self::plain($text));
         $key = self::withoutPunctuation($text);

@@ -60,3 +60,12 @@ test('a second equal slug gets -2, a third -3', function (): void {
     $taken = ['red', 'red-2'];
     expect(Slug::unique('Red!', fn (string $slug): bool => in_array($slug, $taken, true)))->toBe('red-3');
 });
+
+test('the short way for plain words gives what the long way gives', function (): void {
+    mt_srand(2);
+    for ($i = 0; $i < 3000; $i++) {
+        $text = implode('', array_map(fn (): string => ['A', 'b', 'Zoe', '7', '00', ' ', '-', 'x'][mt_rand(0, 7)], range(1, mt_rand(1, 7))));
+        // A character that nobody sees takes the long way.
+        expect(StrictKey::of($text))->toBe(StrictKey::of("\u{200B}{$text}"), $text);
+    }
+});
