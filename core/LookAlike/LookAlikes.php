@@ -174,23 +174,21 @@ final class LookAlikes
     private function withNear(array $classes): array
     {
         $byKey = [];
-        $words = [];
         foreach ($classes as $n => $class) {
             foreach ($class as $i) {
                 $byKey[$this->signatures[$i]->key()] ??= $n;
-                $words += array_fill_keys(array_filter($this->signatures[$i]->words, fn (string $word): bool => strlen($word) >= 4), true);
             }
         }
-        $near = (new NearWords(new Guards($this->lexicon)))->among(array_map(strval(...), array_keys($words)));
+        $misspellings = new Misspellings(new Guards($this->lexicon), $this->signatures);
         $order = array_keys($classes);
         usort($order, fn (int $a, int $b): int => $this->weight($classes[$b]) <=> $this->weight($classes[$a]) ?: $a <=> $b);
         $done = [];
-        foreach ($near === [] ? [] : $order as $n) {
+        foreach ($misspellings->hasAny() ? $order : [] as $n) {
             if (isset($done[$n])) {
                 continue;
             }
             $done[$n] = true;
-            foreach ($this->neighbors($classes[$n], $near, $byKey) as $other) {
+            foreach ($this->neighbors($classes[$n], $misspellings, $byKey) as $other) {
                 if (! isset($done[$other]) && $this->mayJoin($classes[$n], $classes[$other])) {
                     $done[$other] = true;
                     array_push($classes[$n], ...$classes[$other]);
@@ -204,31 +202,19 @@ final class LookAlikes
 
     /**
      * @param  non-empty-list<int>  $class
-     * @param  array<string, list<string>>  $near
      * @param  array<string, int>  $byKey
-     * @return list<int> classes whose key is this one's with one word replaced
+     * @return list<int> classes whose key is one of its members' with one word replaced
      */
-    private function neighbors(array $class, array $near, array $byKey): array
+    private function neighbors(array $class, Misspellings $misspellings, array $byKey): array
     {
         $found = [];
-        $signatures = [];
-        foreach ($class as $i) {
-            $signatures[$this->signatures[$i]->key()] = $this->signatures[$i];
-        }
-        foreach ($signatures as $signature) {
-            foreach ($signature->words as $place => $word) {
-                foreach ($near[$word] ?? [] as $other) {
-                    $words = $signature->words;
-                    $words[$place] = $other;
-                    $key = $signature->keyOf(array_values($words));
-                    if (isset($byKey[$key])) {
-                        $found[] = $byKey[$key];
-                    }
-                }
+        foreach (array_column(array_map(fn (int $i): array => [$this->signatures[$i]->key(), $this->signatures[$i]], $class), 1, 0) as $signature) {
+            foreach ($misspellings->keys($signature) as $key) {
+                isset($byKey[$key]) && $found[$byKey[$key]] = true;
             }
         }
 
-        return array_values(array_unique($found));
+        return array_keys($found);
     }
 
     /**

@@ -26,7 +26,7 @@ final class Signer
         '/\b(?:din|iso)[ -]?(?=[abc]\d)/u' => '',
         '/\bw\/o\b/u' => 'without',
         '/\bw\/(?=\s|\pL)/u' => 'with ',
-        '/(?<![\pL\pN])(\d+)x(?=\d)/u' => '$1 x ',
+        '/(?<![\pL\pN])(\pL?\d+(?:[.,]\d+)?)x(?=\d)/u' => '$1 x ', '/(?<=\d)\s?(?:-|\bto\b)\s?(?=\d)/u' => '-', '/(?<=\pL)\+(?=\pL)/u' => ' & ',
         '/[ø⌀]\s?(?=\d)/u' => 'diameter ',
         '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u' => '',
     ];
@@ -95,6 +95,11 @@ final class Signer
             fn (array $part): string => sprintf('%.10G', (int) $part[1] + (int) $part[2] / (int) $part[3]),
             $text,
         );
+        $text = (string) preg_replace_callback(
+            '/(?<![\pL\d.,\/-])(\d+(?:[.,]\d+)?-\d+(?:[.,]\d+)?)(\pL{1,3})(?![\pL\pN])/u',
+            fn (array $part): string => Unit::find($part[2]) === null ? $part[0] : "{$part[1]} {$part[2]}",
+            $text,
+        );
         preg_match_all('/[\pL\pN]*\d[\pL\pN]*(?:[-.,\/][\pL\pN]+)*|\pL+(?:-\d[\pL\pN-]*)|[\pL\'*]+|[+&@*]/u', $text, $found);
         $words = [];
         $plain = [];
@@ -102,13 +107,19 @@ final class Signer
         $negated = 0;
         $ordered = false;
         $alone = count($found[0]) === 1;
+        $counted = false;
         foreach ($found[0] as $token) {
             $token = str_replace("'", '', self::NUMBERS[$token] ?? $token);
             if (preg_match('/\d/', $token) === 1) {
                 $exact[] = $rough[] = self::number($token);
+                $counted = true;
 
                 continue;
             }
+            // The unit of a range that stands among words: 3-5 min is 3-5 minutes.
+            $unit = $counted && strlen($token) > 1 ? Unit::find($token) : null;
+            $token = $unit === null || isset($unit->powers['piece']) ? $token : $unit->symbol;
+            $counted = false;
             if (in_array($token, self::FILLERS, true) || $token === '&' || $token === '') {
                 continue;
             }

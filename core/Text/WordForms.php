@@ -56,10 +56,14 @@ final class WordForms
         return $known[$word] = (string) preg_replace(array_keys(self::AMERICAN), array_values(self::AMERICAN), $word);
     }
 
+    /** Plurals that follow no rule (general knowledge). */
+    private const IRREGULAR = ['leaves' => 'leaf', 'shelves' => 'shelf', 'knives' => 'knife', 'halves' => 'half', 'loaves' => 'loaf', 'scarves' => 'scarf', 'wolves' => 'wolf', 'calves' => 'calf',
+        'lives' => 'life', 'wives' => 'wife', 'thieves' => 'thief', 'hooves' => 'hoof', 'children' => 'child', 'feet' => 'foot', 'teeth' => 'tooth', 'geese' => 'goose', 'mice' => 'mouse'];
+
     /** An English noun in the singular; what is none stays. */
     public static function singular(string $word): string
     {
-        return match (true) {
+        return self::IRREGULAR[$word] ?? match (true) {
             strlen($word) < 4 || preg_match('/(ss|us|is|ous)$/', $word) === 1 => $word,
             preg_match('/^(.+)ies$/', $word, $part) === 1 && strlen($part[1]) > 1 => $part[1].'y',
             preg_match('/^(.+(?:s|x|z|ch|sh))es$/', $word, $part) === 1 => $part[1],

@@ -7,7 +7,7 @@ declare(strict_types=1);
  * words). Endings that follow a rule are in WordForms.
  */
 return [
-    'colour' => 'color', 'flavour' => 'flavor', 'odour' => 'odor', 'vapour' => 'vapor', 'armour' => 'armor', 'harbour' => 'harbor', 'favourite' => 'favorite', 'neighbour' => 'neighbor', 'labour' => 'labor', 'honour' => 'honor',
+    'colour' => 'color', 'liquorice' => 'licorice', 'flavour' => 'flavor', 'odour' => 'odor', 'vapour' => 'vapor', 'armour' => 'armor', 'harbour' => 'harbor', 'favourite' => 'favorite', 'neighbour' => 'neighbor', 'labour' => 'labor', 'honour' => 'honor',
     'fibre' => 'fiber', 'metre' => 'meter', 'litre' => 'liter', 'centre' => 'center', 'theatre' => 'theater', 'calibre' => 'caliber', 'spectre' => 'specter', 'lustre' => 'luster', 'sabre' => 'saber', 'ochre' => 'ocher', 'sombre' => 'somber',
     'grey' => 'gray', 'aluminium' => 'aluminum', 'catalogue' => 'catalog', 'dialogue' => 'dialog', 'analogue' => 'analog', 'jewellery' => 'jewelry', 'tyre' => 'tire', 'mould' => 'mold', 'moulded' => 'molded', 'plough' => 'plow', 'draught' => 'draft',
     'licence' => 'license', 'defence' => 'defense', 'offence' => 'offense', 'programme' => 'program', 'cheque' => 'check', 'kerb' => 'curb', 'pyjamas' => 'pajamas', 'sulphur' => 'sulfur', 'storey' => 'story', 'whisky' => 'whiskey', 'yoghurt' => 'yogurt',
