@@ -18,22 +18,28 @@ final readonly class FindNewcomers
     {
     }
 
-    /** @return list<array{definition: Definition, spellings: int, resolved: int}> attributes that have newcomers, most first */
+    /** @return list<array{definition: Definition, new: int, resolved: int}> attributes that have newcomers, most first: new values, and spellings of known ones */
     public function waiting(): array
     {
-        $counts = DB::table('spellings as s')
-            ->join('attribute_values as v', 'v.id', '=', 's.value_id')
-            ->where('s.settled', false)
-            ->groupBy('s.definition_id')
-            ->selectRaw('s.definition_id, COUNT(*) AS n, SUM(v.reading_id IS NULL OR v.reading_id <> s.reading_id) AS resolved')
+        $counts = DB::query()
+            ->fromSub(
+                DB::table('spellings')
+                    ->whereNotNull('value_id')
+                    ->groupBy('definition_id', 'value_id')
+                    ->selectRaw('definition_id, MAX(settled) AS known, SUM(settled = 0) AS waiting')
+                    ->havingRaw('SUM(settled = 0) > 0'),
+                'v',
+            )
+            ->groupBy('definition_id')
+            ->selectRaw('definition_id, SUM(known = 0) AS n, SUM(CASE WHEN known THEN waiting ELSE 0 END) AS resolved')
             ->get()
             ->keyBy('definition_id');
         $waiting = Definition::query()->accepted()->where('kind', Kind::Choice)->whereKey($counts->keys())->get()
             ->map(fn (Definition $definition): array => [
-                'definition' => $definition, 'spellings' => (int) $counts[$definition->id]->n, 'resolved' => (int) $counts[$definition->id]->resolved,
+                'definition' => $definition, 'new' => (int) $counts[$definition->id]->n, 'resolved' => (int) $counts[$definition->id]->resolved,
             ])
             ->all();
-        usort($waiting, fn (array $a, array $b): int => $b['spellings'] - $b['resolved'] <=> $a['spellings'] - $a['resolved']);
+        usort($waiting, fn (array $a, array $b): int => $b['new'] <=> $a['new']);
 
         return $waiting;
     }
@@ -55,23 +61,30 @@ final readonly class FindNewcomers
         $new = array_flip(DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('value_id')->groupBy('value_id')->havingRaw('MAX(settled) = 0')->pluck('value_id')->all());
         $proposals = $this->proposals($definition, $new);
         $products = $this->counts->bySpelling($definition);
+        $carrying = $this->counts->byValue($definition);
         $umbrellas = Umbrella::query()->where('definition_id', $definition->id)->get();
         $newcomers = [];
-        foreach ($rows as $row) {
+        foreach ($this->together($rows, $new, $products) as [$row, $also]) {
             $value = $values[$row->value_id] ?? null;
             if ($value === null) {
                 continue;
             }
             $resolved = ! isset($new[$value->id]);
             [$same, $proposal] = $resolved ? [null, null] : $proposals[$value->id] ?? [null, null];
-            $newcomers[] = new Newcomer($row->id, $row->text, $products[$row->id] ?? 0, $row->name ?? 'by hand', $row->finished_at, $value, $resolved, $same === null ? null : $values[$same] ?? null,
-                $proposal === null
-                    ? ''
-                    : implode('; ', array_slice($proposal->evidence, 0, 2)), $proposal?->isCertain()
-                    ?? false, $resolved
-                    || $value->umbrella_id !== null
-                    ? null
-                    : $this->under($value, $umbrellas));
+            $newcomers[] = new Newcomer(
+                $row->id,
+                $row->text,
+                $resolved ? $products[$row->id] ?? 0 : $carrying[$value->id] ?? 0,
+                $row->name ?? 'by hand',
+                $row->finished_at,
+                $value,
+                $resolved,
+                $same === null ? null : $values[$same] ?? null,
+                $proposal === null ? '' : implode('; ', array_slice($proposal->evidence, 0, 2)),
+                $proposal?->isCertain() ?? false,
+                $resolved || $value->umbrella_id !== null ? null : $this->under($value, $umbrellas),
+                $also,
+            );
         }
         usort(
             $newcomers,
@@ -79,6 +92,25 @@ final readonly class FindNewcomers
         );
 
         return $newcomers;
+    }
+
+    /**
+     * Spellings of one new value wait for one decision: the most used one stands for them.
+     *
+     * @param  Collection<int, \stdClass>  $rows
+     * @param  array<int, mixed>  $new  by value
+     * @param  array<int, int>  $products  by spelling
+     * @return list<array{0: \stdClass, 1: list<string>}> spellings, each with the others that it stands for
+     */
+    private function together(Collection $rows, array $new, array $products): array
+    {
+        $together = [];
+        foreach ($rows->sortByDesc(fn (\stdClass $row): int => $products[$row->id] ?? 0) as $row) {
+            $name = isset($new[$row->value_id]) ? "value {$row->value_id}" : "spelling {$row->id}";
+            isset($together[$name]) ? $together[$name][1][] = $row->text : $together[$name] = [$row, []];
+        }
+
+        return array_values($together);
     }
 
     /**

@@ -14,10 +14,12 @@ final readonly class Newcomer
      * @param  bool  $resolved  it fell to a value that was there, since their letters are the same
      * @param  Value|null  $same  the value that it seems to be
      * @param  string|null  $under  the umbrella that seems to fit
+     * @param  list<string>  $also  further new spellings of the same new value, which the decision is about, too
      */
     public function __construct(
         public int $spelling, public string $text, public int $products, public string $feed, public ?string $when, public Value $value,
         public bool $resolved, public ?Value $same = null, public string $evidence = '', public bool $certain = false, public ?string $under = null,
+        public array $also = [],
     ) {
     }
 

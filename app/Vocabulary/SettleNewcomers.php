@@ -62,8 +62,10 @@ final readonly class SettleNewcomers
     /** It is what it is; a value that it seemed to be is not proposed for it again. */
     private function keep(Journal $journal, Definition $definition, Newcomer $newcomer): void
     {
-        $journal->update('spellings', $newcomer->spelling, ['settled' => 1]);
-        if (! $newcomer->resolved) {
+        if ($newcomer->resolved) {
+            $journal->update('spellings', $newcomer->spelling, ['settled' => 1]);
+        } else {
+            Newcomer::settle($journal, [$newcomer->value->id]);
             $journal->update('attribute_values', $newcomer->value->id, ['held' => 0]);
             $newcomer->same === null ?: KeepApart::write($journal, $definition, [$newcomer->value->id, $newcomer->same->id]);
         }

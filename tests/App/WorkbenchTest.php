@@ -401,3 +401,14 @@ test('a look takes a color by name, and a picture by its content', function (): 
         ->assertSessionHasErrors('picture');
     unlink($path);
 });
+
+test('spellings of one new value wait for one decision', function (): void {
+    $this->read("sku,Color\nG,Chalky\nH,CHALKY\nI,chalky \nJ,satin \n", COLOR_MAP);
+    $waiting = app(FindNewcomers::class)->of(finish());
+    expect(array_map(fn (Newcomer $one): array => [$one->resolved, $one->products, count($one->also)], $waiting))->toBe([[false, 3, 2], [true, 1, 0]])
+        ->and(app(FindNewcomers::class)->waiting()[0])->toMatchArray(['new' => 1, 'resolved' => 1]);
+    $change = app(SettleNewcomers::class)(finish(), [$waiting[0]->spelling => 'keep']);
+    expect(newcomers())->toHaveCount(1)->and(Spelling::query()->where('value_id', one('Chalky')->id)->where('settled', false)->count())->toBe(0);
+    app(TakeBack::class)($change);
+    expect(newcomers())->toHaveCount(2);
+});

@@ -62,11 +62,12 @@
                                 @if ($editable)
                                     <select class="select small" name="targets[{{ $target->index }}]" aria-label="Column {{ $target->heading }} leads to" data-stop>
                                         @if (($target->column() !== null && $target->definition === null && $target->column()->attribute !== 'brand') || $chosen === 'aside')
-                                            <option value="new" @selected($chosen === 'new')>new: {{ $target->column()?->label ?? trim($target->heading) }}@if ($target->column())
-                                                    ,
-                                                    {{ mb_strtolower($target->column()->kind->label()) }}{{ $target->column()->unit ? ' in ' . $target->column()->unit : '' }}{{ $target->column()->multiple ? ', several' : '' }}
-                                                @endif
-                                            </option>
+                                            @php($proposed = $target->column())
+                                            <option value="new" @selected($chosen === 'new')>new: {{ implode(', ', array_filter([
+                                                $proposed?->label ?? trim($target->heading),
+                                                $proposed === null ? '' : mb_strtolower($proposed->kind->label()) . ($proposed->unit ? " in {$proposed->unit}" : ''),
+                                                $proposed?->multiple ? 'several' : '',
+                                            ])) }}</option>
                                         @endif
                                         <option value="aside" @selected($chosen === 'aside')>left aside</option>
                                         <optgroup label="Known columns">

@@ -13,7 +13,7 @@
         <div class="bar">
             @foreach ($waiting as $one)
                 <a class="chip" href="{{ route('newcomers', $one['definition']) }}" @if ($definition?->id === $one['definition']->id) aria-current="page" @endif>{{ $one['definition']->label }}
-                    <b>{{ Format::number($one['spellings']) }}</b></a>
+                    <b>{{ Format::number($one['new']) }}</b></a>
             @endforeach
             @if ($definition && count($feeds) > 1)
                 <form method="get" class="ml-auto flex items-center gap-2" x-data="sendsItself"><label class="label" for="feed">From</label><select class="select small w-auto"
@@ -64,11 +64,10 @@
                                         @endif @if ($one->value->held)
                                             <span class="tag waiting">held</span>
                                         @endif
-                                        <span class="block small soft">
-                                            {{ $one->feed }}@if ($one->when)
-                                                , {{ substr($one->when, 0, 10) }}
-                                            @endif
-                                        </span>
+                                        @if ($one->also !== [])
+                                            <span class="block small soft">also <span class="mono">{{ Format::spelling(mb_strimwidth(implode(' / ', $one->also), 0, 90, '…')) }}</span></span>
+                                        @endif
+                                        <span class="block small soft">{{ implode(', ', array_filter([$one->feed, substr((string) $one->when, 0, 10)])) }}</span>
                                 </td>
                                 <td class="num">{{ Format::number($one->products) }}</td>
                                 <td>
@@ -163,7 +162,7 @@
         @can('edit')
             <div class="deed">
                 @if ($certain)
-                    <button class="button main" form="newcomers" name="do" value="certain" data-key="c">Take all {{ $certain }} certain ones <kbd>C</kbd></button>
+                    <button class="button main" form="newcomers" name="do" value="certain" data-key="c">{{ $certain === 1 ? 'Take the certain one' : "Take all {$certain} certain ones" }} <kbd>C</kbd></button>
                     @endif @if ($resolvedCount)
                         <button class="button" form="newcomers" name="do" value="resolved" data-key="w">All {{ Format::number($resolvedCount) }} landed right
                             <kbd>W</kbd></button>

@@ -45,11 +45,11 @@
             @endif
             @if ($newcomers !== [])
                 <section class="card waits">
-                    <h3>{{ Format::count(array_sum(array_column($newcomers, 'spellings')) - array_sum(array_column($newcomers, 'resolved')), 'newcomer') }}</h3>
+                    <h3>{{ Format::count(array_sum(array_column($newcomers, 'new')), 'newcomer') }}</h3>
                     <p class="flex flex-wrap gap-2">
                         @foreach (array_slice($newcomers, 0, 6) as $one)
                             <a class="chip" href="{{ route('newcomers', $one['definition']) }}">{{ $one['definition']->label }}
-                                <b>{{ $one['spellings'] - $one['resolved'] }}</b></a>
+                                <b>{{ $one['new'] }}</b></a>
                         @endforeach
                     </p>
                     <p class="soft">{{ Format::count(array_sum(array_column($newcomers, 'resolved')), 'spelling') }} found their place by themselves.</p><a
