@@ -10,6 +10,15 @@ export function look() {
             const at = { x: 0, y: 0 };
             let image = null;
 
+            // As many pickers as colors are worn; the first stays, so that choosing a color is enough.
+            const count = root.querySelector('[name="color_count"]');
+            const pickers = [...root.querySelectorAll('[name="colors[]"]')];
+            const fit = () => pickers.forEach((picker, i) => { picker.hidden = i >= Math.max(1, Number(count.value)); });
+            const atLeast = (colors) => { count.value = String(Math.max(Number(count.value), colors)); fit(); };
+            count.addEventListener('change', fit);
+            pickers.forEach((picker, i) => picker.addEventListener('input', () => atLeast(i + 1)));
+            fit();
+
             const draw = (cross) => {
                 context.drawImage(image, 0, 0, canvas.width, canvas.height);
                 if (!cross) return;
@@ -25,10 +34,9 @@ export function look() {
                 const { data } = context.getImageData(Math.max(0, at.x - 1), Math.max(0, at.y - 1), 3, 3);
                 const mean = [0, 1, 2].map((part) => Math.round([...data].filter((_, i) => i % 4 === part).reduce((sum, one) => sum + one, 0) / (data.length / 4)));
                 const color = `#${mean.map((part) => part.toString(16).padStart(2, '0')).join('')}`;
-                const count = root.querySelector('[name="color_count"]');
                 const place = Math.min(2, this.next ?? 0);
-                root.querySelectorAll('[name="colors[]"]')[place].value = color;
-                count.value = String(Math.max(Number(count.value), place + 1));
+                pickers[place].value = color;
+                atLeast(place + 1);
                 root.querySelector('[data-sampled]').textContent = `Color ${place + 1}: ${color}. The next one goes to color ${Math.min(3, place + 2)}.`;
                 this.next = place + 1;
                 draw(true);

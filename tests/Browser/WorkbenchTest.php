@@ -128,3 +128,29 @@ test('newcomers of a later delivery are settled with one key each and many at on
     expect($me->complaints())->toBe([]);
     $me->leave();
 });
+
+test('a value wears as many colors as are chosen, by picker and by name', function (): void {
+    $shown = '[...document.querySelectorAll(\'[name="colors[]"]\')].filter(e => ! e.hidden).length === arguments[0]';
+    $me = (new Person(bench()))->signIn()->open('/values/finish')->click('[data-name="Satin"] a.name')->see('Satin', '#panel');
+    $me->holds($shown, 1)
+        ->set('[name="colors[]"]', '#aa3355')
+        ->holds('document.querySelector("#color_count").value === "1"')
+        ->choose('#color_count', '3')
+        ->holds($shown, 3)
+        ->choose('#color_count', '2')
+        ->holds($shown, 2)
+        ->press('Save', '#panel')
+        ->see('Changed Satin', '.toast');
+    expect($me->script('return document.querySelectorAll(\'[data-name="Satin"] .cube svg rect[fill^="#"]\').length'))->toBe(2);
+    $me->click('[data-name="Satin"] a.name')
+        ->see('Satin', '#panel')
+        ->holds($shown, 2)
+        ->type('[name="color_name"]', 'black and white')
+        ->press('Save', '#panel')
+        ->see('Changed Satin', '.toast')
+        ->holds('document.querySelector(\'[data-name="Satin"] .cube svg rect\').getAttribute("fill") === "#000000"')
+        ->keys('u')
+        ->see('Took back', '.toast');
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});
