@@ -22,6 +22,15 @@ for (const [name, [family, file, axis]] of Object.entries(fonts)) {
     copyFileSync(`${from}/${file}-ext${axis}.woff2`, `${out}/fonts/${name}-ext.woff2`);
 }
 
+// What is shipped carries the licenses it came with.
+const shipped = ['@fontsource-variable/bricolage-grotesque', '@fontsource-variable/atkinson-hyperlegible-next', '@fontsource-variable/atkinson-hyperlegible-mono', 'htmx.org', '@alpinejs/csp', 'sortablejs', 'lucide-static', 'tailwindcss'];
+const terms = shipped.map((name) => {
+    const { version, license } = JSON.parse(readFileSync(`node_modules/${name}/package.json`));
+    const file = readdirSync(`node_modules/${name}`).find((one) => /^licen[cs]e/i.test(one));
+    return `${name} ${version} (${license})\n\n${file ? readFileSync(`node_modules/${name}/${file}`, 'utf8').trim() : ''}`;
+});
+writeFileSync(`${out}/licenses.txt`, `${terms.join('\n\n----\n\n')}\n`);
+
 // The digest of all sources: a test compares it, so that nobody forgets to build.
 const files = (folder) => readdirSync(folder).flatMap((name) => {
     const path = join(folder, name);
