@@ -132,15 +132,17 @@ final class BuildEdition
             'attributes',
             [$definition->id, $definition->slug, $definition->label, $definition->kind->value, $definition->level->value, $definition->help],
         );
-        $carrying = fn (string $values): PDOStatement => DB::connection()->getPdo()->prepare("SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id
-            WHERE s.value_id {$values} AND ".Counted::on($definition->level));
+        // Items of the other level are among them; they have no bit.
+        $carrying = fn (string $values): PDOStatement => DB::connection()
+            ->getPdo()
+            ->prepare("SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id WHERE s.value_id {$values}");
         $ofValue = $carrying('= ?');
         $ofUmbrella = $carrying('IN (SELECT id FROM attribute_values WHERE umbrella_id = ? AND held = 0)');
         foreach ($this->draft->of($definition, $counted) as $position => $term) {
             $items = $term['id'] > Umbrella::TERM ? $ofUmbrella : $ofValue;
             $items->execute([$term['id'] > Umbrella::TERM ? $term['id'] - Umbrella::TERM : $term['id']]);
             $this->term(
-                $term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $term['products'], $definition->level,
+                $term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $definition->level,
                 $items->fetchAll(PDO::FETCH_COLUMN),
             );
         }
@@ -160,43 +162,30 @@ final class BuildEdition
         foreach ($definition->values()->whereNotNull('umbrella_id')->where('held', false)->orderBy('label')->get() as $position => $value) {
             $ofValue->execute([$value->id]);
             $items = $ofValue->fetchAll(PDO::FETCH_COLUMN);
-            $items === []
-                ?: $this->term(
-                    $value->id,
-                    $definition->id,
-                    $position,
-                    in_array($value->slug, $taken, true) ? "{$value->slug}-itself" : $value->slug,
-                    $value->label,
-                    $value->look,
-                    count($items),
-                    $definition->level,
-                    $items,
-                    Umbrella::TERM + (int) $value->umbrella_id,
-                );
+            $slug = in_array($value->slug, $taken, true) ? "{$value->slug}-itself" : $value->slug;
+            $this->term($value->id, $definition->id, $position, $slug, $value->label, $value->look, $definition->level, $items, Umbrella::TERM + (int) $value->umbrella_id);
         }
     }
 
     /** @param  list<int>  $items */
     private function term(
-        int $id, int $attribute, int $position, string $slug, string $label, ?string $look, int $products, Level $level, array $items,
-        ?int $parent = null,
+        int $id, int $attribute, int $position, string $slug, string $label, ?string $look, Level $level, array $items, ?int $parent = null,
     ): void {
-        $ofProducts = $level === Level::Product;
-        $bits = array_map($ofProducts ? $this->numbering->product(...) : $this->numbering->variant(...), $items);
-        $this->listingCounts->add($id, array_flip($ofProducts ? $bits : array_map($this->numbering->productOf(...), $items)));
-        $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, $products, $parent]);
-        $this->writer->insert(
-            'term_bits',
-            [$id, new Blob(StoredBits::encode($bits, $ofProducts ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes))],
-        );
+        [$bits, $products] = $this->numbering->bits($items, $level);
+        if ($bits === [] && $parent !== null) {
+            return;
+        }
+        $this->listingCounts->add($id, $products);
+        $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, count($products), $parent]);
+        $this->writer->insert('term_bits', [$id, new Blob(StoredBits::encode($bits, $this->bytes($level)))]);
         $this->terms += $attribute > 0 && $parent === null ? 1 : 0;
     }
 
     /** @return Generator<int, array{0: int, 1: float}> */
     private function numbersOf(Definition $definition): Generator
     {
-        yield from $this->stream('SELECT a.item_id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id
-            WHERE s.definition_id = '.$definition->id.' AND s.number IS NOT NULL AND '.Counted::on($definition->level));
+        yield from $this->stream('SELECT a.item_id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id
+            WHERE s.definition_id = '.$definition->id.' AND s.number IS NOT NULL');
     }
 
     private function fields(): void
@@ -208,24 +197,19 @@ final class BuildEdition
         $this->writer->insert('attributes', [0, 'stock', 'Stock', Kind::Flag->value, Level::Variant->value, null]);
         foreach ([[self::IN_STOCK, 'yes', 'In stock', '> 0'], [self::SOLD_OUT, 'no', 'Sold out', '<= 0']] as $position => [$id, $slug, $label, $which]) {
             $items = DB::table('items')->where('variant_count', 0)->whereRaw("stock {$which}")->pluck('id')->all();
-            $products = (int) DB::table('items as i')
-                ->where('variant_count', 0)
-                ->whereRaw("stock {$which}")
-                ->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')
-                ->value('n');
-            $this->term($id, 0, $position, $slug, $label, null, $products, Level::Variant, $items);
+            $this->term($id, 0, $position, $slug, $label, null, Level::Variant, $items);
         }
     }
 
     /** @param  iterable<array{0: int, 1: float}>  $pairs  item id and number */
     private function numbers(string $field, string $label, ?string $unit, Level $level, iterable $pairs): void
     {
-        $ofProducts = $level === Level::Product;
-        $bytes = $ofProducts ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes;
+        $bytes = $this->bytes($level);
         $numbers = [];
         $bits = [];
         foreach ($pairs as [$id, $number]) {
-            $bits[$ofProducts ? $this->numbering->product($id) : $this->numbering->variant($id)] ??= (float) $number;
+            $bit = $this->numbering->bit($id, $level);
+            $bit === null ?: $bits[$bit] ??= (float) $number;
         }
         foreach ($bits as $number) {
             $numbers[var_export($number, true)] = $number;
@@ -273,6 +257,12 @@ final class BuildEdition
         if ($list !== null) {
             $this->numbers(Filter::DISCOUNT, 'Discount', '%', Level::Variant, $this->stream(Discount::sql($list)));
         }
+    }
+
+    /** Bytes of a bitmap. */
+    private function bytes(Level $level): int
+    {
+        return $level === Level::Product ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes;
     }
 
     /** @return Generator<int, list<mixed>> */

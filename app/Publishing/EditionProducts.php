@@ -123,28 +123,37 @@ final class EditionProducts
      */
     private function searched(array $product, array $own, array $data): string
     {
-        $texts = [(string) $product['name'], (string) $product['sku'], $this->categories[$product['category_id']] ?? '', ...array_column($own, 'sku')];
-        foreach ([$product['id'], ...array_column($own, 'id')] as $item) {
-            foreach ([Level::Product->value, Level::Variant->value] as $level) {
-                array_push($texts, ...array_merge(...array_values($data[$item][$level] ?? [])));
-            }
-        }
-
         if (count($this->folded) > self::FOLDED) {
             $this->folded = [];
         }
+        $found = [StrictKey::of((string) $product['name']) => true, StrictKey::of((string) $product['sku']) => true];
+        $found[$this->folded((string) ($this->categories[$product['category_id']] ?? ''))] = true;
+        foreach ($own as $variant) {
+            $found[StrictKey::of((string) $variant['sku'])] = true;
+        }
+        foreach ([$product['id'], ...array_column($own, 'id')] as $item) {
+            foreach ([Level::Product->value, Level::Variant->value] as $level) {
+                foreach ($data[$item][$level] ?? [] as $texts) {
+                    foreach ($texts as $text) {
+                        $found[$this->folded($text)] = true;
+                    }
+                }
+            }
+        }
 
-        return implode(' ', array_unique(array_map(fn (string $text): string => $this->folded[$text] ??= StrictKey::of($text), $texts)));
+        return implode(' ', array_keys($found));
+    }
+
+    private function folded(string $text): string
+    {
+        return $this->folded[$text] ??= StrictKey::of($text);
     }
 
     private function orders(): void
     {
         foreach ($this->sorts as $order) {
-            $numbers = [];
             $statement = $this->pdo->query(SortSql::of($order));
-            while ($statement !== false && ($id = $statement->fetchColumn()) !== false) {
-                $numbers[] = $this->numbering->product((int) $id);
-            }
+            [$numbers] = $this->numbering->bits($statement === false ? [] : $statement->fetchAll(PDO::FETCH_COLUMN), Level::Product);
             $places = array_flip($numbers);
             for ($first = 0; $first < count($numbers); $first += EditionOrder::PART) {
                 $last = min(count($numbers), $first + EditionOrder::PART) - 1;

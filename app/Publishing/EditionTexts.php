@@ -9,7 +9,6 @@ use App\Definitions\Definition;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\StrictKey;
-use Lokum\Vocabulary\Level;
 use PDO;
 
 /** Writes the texts of fields that are filters. What the search box finds products by is written with the products. */
@@ -23,14 +22,13 @@ final readonly class EditionTexts
     public function write(Collection $definitions): void
     {
         foreach ($definitions as $definition) {
-            $ofProducts = $definition->level === Level::Product;
             $this->writer->insert('text_levels', [$definition->slug, $definition->level->value]);
             foreach ($this->rows('SELECT a.item_id, s.text FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = '.$definition->id.' AND '.Counted::on($definition->level)) as [$item, $text]) {
                 $this->writer->insert(
                     'texts',
                     [
                         $definition->slug,
-                        $ofProducts ? $this->numbering->product((int) $item) : $this->numbering->variant((int) $item),
+                        $this->numbering->bit((int) $item, $definition->level),
                         StrictKey::of((string) $text),
                     ],
                 );

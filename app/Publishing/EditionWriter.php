@@ -50,15 +50,16 @@ final class EditionWriter
     public function insert(string $table, array $row): void
     {
         $this->statements[$table] ??= $this->pdo->prepare("INSERT INTO {$table} VALUES (".implode(', ', array_fill(0, count($row), '?')).')');
+        // Columns have types of their own, so that a number may come as text; only bytes have to be named as such.
+        $row = array_map(fn (mixed $value): mixed => is_float($value) ? var_export($value, true) : $value, $row);
+        $blobs = array_filter($row, fn (mixed $value): bool => $value instanceof Blob);
+        if ($blobs === []) {
+            $this->statements[$table]->execute($row);
+
+            return;
+        }
         foreach ($row as $i => $value) {
-            $type = match (true) {
-                is_int($value) => PDO::PARAM_INT,
-                $value === null => PDO::PARAM_NULL,
-                $value instanceof Blob => PDO::PARAM_LOB,
-                default => PDO::PARAM_STR,
-            };
-            $this->statements[$table]
-                ->bindValue($i + 1, $value instanceof Blob ? $value->bytes : (is_float($value) ? var_export($value, true) : $value), $type);
+            $this->statements[$table]->bindValue($i + 1, $value instanceof Blob ? $value->bytes : $value, isset($blobs[$i]) ? PDO::PARAM_LOB : PDO::PARAM_STR);
         }
         $this->statements[$table]->execute();
     }

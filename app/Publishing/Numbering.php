@@ -6,28 +6,28 @@ namespace App\Publishing;
 
 use Illuminate\Support\Facades\DB;
 use Lokum\Facet\Layout;
-use SplFixedArray;
+use Lokum\Vocabulary\Level;
 
 /** The number and lane of every product and variant in an edition: products by falling number of variants. */
 final class Numbering
 {
+    private const NONE = -1;
+
     public readonly Layout $layout;
 
-    /** @var SplFixedArray<int> number of the product, by item id; only products have one */
-    private SplFixedArray $numbers;
+    /** @var array<int, int> number of the product, by item id; only products have one */
+    private array $numbers;
 
-    /** @var SplFixedArray<int> number of the product that is shown, by id of a variant or of a product that is its own */
-    private SplFixedArray $shown;
+    /** @var array<int, int> number of the product that is shown, by id of a variant or of a product that is its own */
+    private array $shown;
 
-    /** @var SplFixedArray<int> bit of a variant (or of a product that is its own), by item id; -1 for products with variants */
-    private SplFixedArray $bits;
+    /** @var array<int, int> bit of a variant (or of a product that is its own), by item id */
+    private array $bits;
 
     public function __construct()
     {
         $size = (int) DB::table('items')->max('id') + 1;
-        $this->numbers = new SplFixedArray($size);
-        $this->bits = new SplFixedArray($size);
-        $this->shown = new SplFixedArray($size);
+        $this->numbers = $this->bits = $this->shown = array_fill(0, $size, self::NONE);
         $sizes = [];
         $number = 0;
         foreach ($this->stream('SELECT id, MAX(variant_count, 1) AS lanes FROM items WHERE parent_id IS NULL ORDER BY lanes DESC, id') as [$id, $lanes]) {
@@ -43,24 +43,41 @@ final class Numbering
             $lane = $product === $last ? $lane + 1 : 0;
             $last = $product;
             $this->shown[$id] = $this->numbers[$product];
-            $this->bits[$id] = $this->layout->bit($lane, (int) $this->shown[$id]);
+            $this->bits[$id] = $this->layout->bit($lane, $this->shown[$id]);
         }
     }
 
     public function product(int $id): int
     {
-        return (int) $this->numbers[$id];
+        return $this->numbers[$id];
     }
 
-    /** The number of a variant's product. */
-    public function productOf(int $id): int
+    /** The bit of an item in a bitmap of products or of variants; null for one whose data of that level does not count. */
+    public function bit(int $id, Level $level): ?int
     {
-        return (int) $this->shown[$id];
+        $bit = $level === Level::Product ? $this->numbers[$id] : $this->bits[$id];
+
+        return $bit === self::NONE ? null : $bit;
     }
 
-    public function variant(int $id): int
+    /**
+     * The same for many items, without those that do not count.
+     *
+     * @param  list<int>  $items
+     * @return array{0: list<int>, 1: array<int, true>} bits, and the products that are shown with them
+     */
+    public function bits(array $items, Level $level): array
     {
-        return (int) $this->bits[$id];
+        [$numbers, $shown] = $level === Level::Product ? [$this->numbers, $this->numbers] : [$this->bits, $this->shown];
+        $bits = $products = [];
+        foreach ($items as $id) {
+            if ($numbers[$id] !== self::NONE) {
+                $bits[] = $numbers[$id];
+                $products[$shown[$id]] = true;
+            }
+        }
+
+        return [$bits, $products];
     }
 
     /** @return iterable<array{0: int, 1: int}> */

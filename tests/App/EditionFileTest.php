@@ -48,6 +48,27 @@ test('the counts that an edition keeps for each listing are those that its bitma
     expect($checked)->toBe(5 * 13);
 })->with(['with what is below' => false, 'a category of its own products only' => true]);
 
+test('values below their umbrellas are counted as products, too', function (): void {
+    $color = App\Definitions\Definition::query()->where('slug', 'color')->firstOrFail();
+    $ids = $color->values()->whereIn('label', ['v1', 'v2', 'v3'])->pluck('id')->all();
+    app(App\Vocabulary\GatherValues::class)($color, 'Low', $ids);
+    $given = App\Lineups\Compositions::load()->of('shop')->filters['color']->given;
+    app(App\Lineups\ChangeFilter::class)->save('color', ['control' => 'nested'] + $given, 'shop', App\Lineups\ChangeFilter::token($given));
+    $this->publish();
+    $edition = Edition::openCurrent();
+    $attribute = $edition->attribute('color');
+    $below = array_filter($edition->terms($attribute, nested: true), fn ($term): bool => $term->parent !== null);
+    expect($below)->toHaveCount(3);
+    foreach ([null, ...$edition->categories()] as $category) {
+        $page = new App\Publishing\CountPage($edition, $category, new Picks, ['color'], nested: ['color']);
+        $counted = $page->counter->counts()['color'];
+        $kept = $edition->listingCounts($category);
+        foreach ($below as $id => $term) {
+            expect($kept[$id] ?? 0)->toBe($counted[$id], ($category->slug ?? 'shop')." {$term->label}");
+        }
+    }
+});
+
 test('a narrowed page counts what is left of what it offered before', function (): void {
     $this->publish();
     $edition = Edition::openCurrent();
