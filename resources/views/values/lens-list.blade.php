@@ -1,3 +1,8 @@
+{{-- Addresses are made once: a page has hundreds of them. --}}
+@php($show = route('values.show', $definition))
+@php($kept = ltrim(http_build_query(request()->only('q', 'show', 'page')) . '&', '&'))
+@php($rename = route('values.rename', [$definition, 'ID']))
+@php($products = route('products'))
 @use('App\Format')
 @php($byHand = $definition->term_order === Lokum\Vocabulary\TermOrder::Hand && !request('q') && !request('show') && $pages <= 1)
 @php($picked = $bench->picked)
@@ -34,8 +39,8 @@
                             <td><button type="button" class="handle" id="handle-{{ $row->value->id }}" aria-label="Move {{ $row->value->label }}: Alt and arrow keys"
                                     title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small /></button></td>
                         @endif
-                        <td class="cut"><a class="name" href="{{ route('values.show', [$definition, ...request()->only('q', 'show', 'page'), 'value' => $row->value->id]) }}"
-                                data-rename="{{ route('values.rename', [$definition, $row->value]) }}" title="F2 renames it in its place"><x-cube :label="$row->value->label"
+                        <td class="cut"><a class="name" href="{{ $show . '?' . $kept . 'value=' . $row->value->id }}"
+                                data-rename="{{ str_replace('ID', (string) $row->value->id, $rename) }}" title="F2 renames it in its place"><x-cube :label="$row->value->label"
                                     :look="$row->value->look()" /></a>
                             @if ($row->value->retired)
                                 <span class="tag">retired</span>
@@ -45,7 +50,7 @@
                         </td>
                         <td class="num">
                             @if ($row->products)
-                                <a href="{{ route('products', ['where' => [$definition->slug . ':' . $row->value->slug]]) }}"
+                                <a href="{{ $products . '?where[]=' . rawurlencode("{$definition->slug}:{$row->value->slug}") }}"
                                 aria-label="{{ $row->products }} products with {{ $row->value->label }}">{{ Format::number($row->products) }}</a>@else<span
                                     class="soft">0</span>
                             @endif
@@ -53,7 +58,7 @@
                         <td>
                             <div class="spellings">@php($first = $bench->firstSpellings($row)) @foreach ($first as $spelling)
                                     <span><a class="mono"
-                                            href="{{ route('values.show', [$definition, 'spelling' => $spelling['id']]) }}">{{ Format::spelling(mb_strimwidth($spelling['text'], 0, 40, '…')) }}</a>
+                                            href="{{ $show . '?spelling=' . $spelling['id'] }}">{{ Format::spelling(mb_strimwidth($spelling['text'], 0, 40, '…')) }}</a>
                                         <span class="n">{{ Format::number($spelling['products']) }}</span></span>
                                     @endforeach @if (count($row->spellings) > count($first))
                                         <span class="soft">+ {{ count($row->spellings) - count($first) }} more</span>
@@ -63,7 +68,7 @@
                         @if ($umbrellas->isNotEmpty())
                             <td>
                                 @if ($row->value->umbrella)
-                                    <a class="tray" href="{{ route('values.show', [$definition, 'umbrella' => $row->value->umbrella_id]) }}"><x-cube :label="$row->value->umbrella->label"
+                                    <a class="tray" href="{{ $show . '?umbrella=' . $row->value->umbrella_id }}"><x-cube :label="$row->value->umbrella->label"
                                             :look="$row->value->umbrella->look()" /></a>
                                 @endif
                             </td>
