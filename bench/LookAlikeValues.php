@@ -21,8 +21,8 @@ final readonly class LookAlikeValues implements Benchmark
     public function run(int $products, callable $say): array
     {
         $figures = [];
-        foreach ([10, 5, 2, 1] as $part) {
-            $count = max(100, intdiv($products, $part));
+        foreach ([0.1, 0.2, 0.4, 1.0] as $share) {
+            $count = max(100, (int) round($products * $share));
             $say(number_format($count).' values');
             $candidates = $this->candidates($count);
             memory_reset_peak_usage();
