@@ -6,6 +6,7 @@ namespace App\Feeds;
 
 use App\Definitions\Definition;
 use App\Definitions\NewDefinition;
+use App\History\ItemMoves;
 use App\Vocabulary\NewSpellings;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Slug;
@@ -20,7 +21,7 @@ final class ApplyStaged
      */
     public function __construct(
         private readonly Staging $staging, private readonly Feed $feed, private readonly array $targets, private readonly array $paths,
-        private readonly ?int $reading,
+        private readonly ?int $reading, private readonly int $change,
     ) {
     }
 
@@ -101,10 +102,12 @@ final class ApplyStaged
         $this->staging->run(sprintf($insert, 'p.id', 'JOIN items p ON p.sku = s.parent', 'NOT'), [$this->feed->id, $now, $now]);
         $this->staging->run('UPDATE temp.staged_rows SET item_id = (SELECT id FROM items WHERE sku = staged_rows.sku) WHERE changed = 2');
         $this->staging->run('UPDATE temp.staged_rows SET parent_id = (SELECT id FROM items WHERE sku = staged_rows.parent) WHERE parent IS NOT NULL AND changed > 0');
+        $moves = new ItemMoves;
+        $moves->noteNew($this->change, 'SELECT item_id AS id FROM temp.staged_rows WHERE changed = 2');
+        $moves->noteBefore($this->change, 'SELECT item_id FROM temp.staged_rows WHERE changed = 1');
         $this->updateChanged($now);
         $this->staging->run('UPDATE items SET row_hash = s.hash FROM temp.staged_rows s WHERE s.item_id = items.id AND s.same = 0 AND s.changed < 2');
-        $this->staging->run('UPDATE items SET variant_count = n.n FROM (SELECT parent_id AS id, COUNT(*) AS n FROM items WHERE parent_id IS NOT NULL GROUP BY parent_id) n WHERE n.id = items.id AND items.variant_count <> n.n');
-        $this->staging->run('UPDATE items SET variant_count = 0 WHERE variant_count > 0 AND NOT EXISTS (SELECT 1 FROM items c WHERE c.parent_id = items.id)');
+        ItemMoves::countVariants();
     }
 
     private function updateChanged(string $now): void
@@ -123,13 +126,19 @@ final class ApplyStaged
     /** What somebody set by hand stays: the feed's cell for it is passed over. */
     private function assignments(): void
     {
-        $this->staging->run('DELETE FROM assignments WHERE origin = 0 AND (item_id, definition_id) IN (
-            SELECT s.item_id, k.definition_id FROM temp.staged_rows s JOIN temp.staged_columns k WHERE s.changed = 1)');
+        $changed = '(SELECT s.item_id, k.definition_id FROM temp.staged_rows s JOIN temp.staged_columns k WHERE s.changed = 1)';
+        $this->staging->run("CREATE TEMP TABLE cells_before AS SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE (item_id, definition_id) IN {$changed}");
+        $this->staging->run("DELETE FROM assignments WHERE origin = 0 AND (item_id, definition_id) IN {$changed}");
         $insert = 'INSERT INTO assignments (item_id, definition_id, spelling_id, origin) SELECT s.item_id, k.definition_id, t.spelling_id, 0
             FROM temp.staged_rows s JOIN temp.staged_cells x ON x.line = s.line JOIN temp.staged_columns k ON k.col = x.col JOIN temp.staged_texts t ON t.id = x.text_id WHERE ';
         // A cell that a fill rule had made is the feed's from now on.
         $taken = ' ON CONFLICT DO UPDATE SET origin = 0 WHERE origin > 0';
         $this->staging->run($insert.'s.changed = 2'.$taken);
         $this->staging->run($insert.'s.changed = 1 AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.origin = -1)'.$taken);
+        // What came with a product goes with it; of products that were there each cell is noted.
+        $note = 'INSERT INTO cell_changes (change_id, came, item_id, definition_id, spelling_id, origin) SELECT ?, ?, x.item_id, x.definition_id, x.spelling_id, x.origin FROM ';
+        $this->staging->run("{$note}temp.cells_before x LEFT JOIN assignments a USING (item_id, definition_id, spelling_id) WHERE a.origin IS NOT x.origin", [$this->change, 0]);
+        $this->staging->run("{$note}assignments x LEFT JOIN temp.cells_before b USING (item_id, definition_id, spelling_id) WHERE b.origin IS NOT x.origin AND (x.item_id, x.definition_id) IN {$changed}", [$this->change, 1]);
+        $this->staging->run('DROP TABLE temp.cells_before');
     }
 }

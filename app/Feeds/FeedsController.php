@@ -20,9 +20,12 @@ final class FeedsController
 {
     public function index(): View
     {
+        $readings = Reading::query()->with('feed', 'user')->orderByDesc('id')->cursorPaginate(20);
+
         return view('feeds.index', [
+            'takenBack' => Reading::takenBack($readings->pluck('id')->all()),
             'feeds' => Feed::query()->withCount('readings')->with(['readings' => fn ($query) => $query->latest('id')->limit(1)])->orderBy('name')->get(),
-            'readings' => Reading::query()->with('feed', 'user')->orderByDesc('id')->cursorPaginate(20),
+            'readings' => $readings,
             'inbox' => FeedFile::inbox(),
         ]);
     }

@@ -81,8 +81,8 @@ final readonly class ReadFeed
         DB::transaction(function () use ($staging, $stage, $feed, $name, $map, $targets, $reading, $figures): void {
             $feed ??= Feed::query()->create(['name' => $name]);
             $feed->update(['empty' => $map->empty]);
-            (new ApplyStaged($staging, $feed, $targets, $stage->paths(), $reading?->id))();
-            $this->ledger->note('Feeds', $this->sentence($feed->name, $figures), ['reading' => $reading?->id] + $figures->toKeep(0));
+            $change = $this->ledger->note('Feeds', $this->sentence($feed->name, $figures), ['reading' => $reading?->id] + $figures->toKeep(0), hasWayBack: true);
+            (new ApplyStaged($staging, $feed, $targets, $stage->paths(), $reading?->id, $change->id))();
             $reading?->update(['state' => ReadingState::Done, 'figures' => $figures->toKeep(), 'finished_at' => now(), 'message' => null]);
         });
         $progress('Running fill rules', $rows, 0.9);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Access\User;
+use App\History\Change;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -74,5 +75,25 @@ final class Reading extends Model
     protected function casts(): array
     {
         return ['state' => ReadingState::class, 'figures' => 'array', 'takes_good_rows' => 'boolean', 'finished_at' => 'datetime'];
+    }
+
+    /** Its entry in History. */
+    public function entry(): ?Change
+    {
+        return Change::query()->where('room', 'Feeds')->where('figures->reading', $this->id)->first();
+    }
+
+    /**
+     * @param  list<int>  $readings
+     * @return array<int, true> those of them that were taken back
+     */
+    public static function takenBack(array $readings): array
+    {
+        $taken = [];
+        foreach (Change::query()->where('room', 'Feeds')->whereIn('figures->reading', $readings)->whereNotNull('taken_back_by')->get() as $entry) {
+            $taken[(int) $entry->figures['reading']] = true;
+        }
+
+        return $taken;
     }
 }

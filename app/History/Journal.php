@@ -77,6 +77,12 @@ final class Journal
         return $this->cells ??= new CellMoves;
     }
 
+    /** Sets products and variants back to how they stood before a change. */
+    public function setItemsBack(int $of): void
+    {
+        $this->moved += (new ItemMoves)->setBack($of, $this->change);
+    }
+
     /** Takes away what was gathered as going. */
     public function take(): void
     {

@@ -36,13 +36,14 @@ final class Ledger
     }
 
     /**
-     * Enters something that has no way back by itself: a reading, a publication. To be called inside its transaction.
+     * Enters something that does its own writing: a publication, which has no way back, or a reading, which notes what it needs for
+     * one. To be called inside its transaction.
      *
      * @param  array<string, mixed>  $figures
      */
-    public function note(string $room, string $summary, array $figures = []): Change
+    public function note(string $room, string $summary, array $figures = [], bool $hasWayBack = false): Change
     {
-        return $this->entry($room, $summary, false, null, $figures);
+        return $this->entry($room, $summary, $hasWayBack, null, $figures);
     }
 
     /** A number that rises with every change of the catalog. */

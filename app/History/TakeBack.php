@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\History;
 
 use App\Refused;
-use Illuminate\Database\QueryException;
 use Illuminate\Support\Facades\DB;
+use PDOException;
 
 /** Sets back what a change did, exactly. Taking that back in turn does it again. */
 final readonly class TakeBack
@@ -30,6 +30,7 @@ final readonly class TakeBack
                     foreach ($change->rows()->orderByDesc('id')->lazy(1000) as $row) {
                         $this->setBack($journal, $row);
                     }
+                    $journal->setItemsBack($change->id);
                     $journal->put();
 
                     return 'Took back: '.lcfirst($change->summary);
@@ -44,9 +45,12 @@ final readonly class TakeBack
 
                 return $done;
             });
-        } catch (QueryException $failure) {
+        } catch (PDOException $failure) {
             if (str_contains($failure->getMessage(), 'FOREIGN KEY')) {
                 throw new Refused('Something that came later depends on what this change made: products that were given the value, or a filter over the definition. Take that back first.');
+            }
+            if (str_contains($failure->getMessage(), 'UNIQUE constraint failed: items.sku')) {
+                throw new Refused('Products with the same sku have come since. Take that reading back first.');
             }
             throw $failure;
         }
@@ -70,10 +74,11 @@ final readonly class TakeBack
         $cells->clear();
         foreach (['going' => 1, 'coming' => 0] as $table => $came) {
             DB::insert(
-                "INSERT INTO temp.{$table} SELECT item_id, definition_id, spelling_id, origin FROM cell_changes WHERE change_id = ? AND came = ?",
+                "INSERT OR IGNORE INTO temp.{$table} SELECT item_id, definition_id, spelling_id, origin FROM cell_changes WHERE change_id = ? AND came = ?",
                 [$change->id, $came],
             );
         }
+        (new ItemMoves)->gatherCells($change->id);
     }
 
     private function setBack(Journal $journal, ChangeRow $row): void

@@ -67,6 +67,15 @@ final readonly class WayBack
         foreach (DB::table('cell_changes')->where('change_id', $this->change->id)->groupBy('came')->selectRaw('came, COUNT(*) AS n')->pluck('n', 'came') as $came => $n) {
             $lines[ucfirst(self::NOUNS['assignments'][$n === 1 ? 0 : 1]).($came === 1 ? ' go again' : ' come back')] = number_format($n);
         }
+        $moved = DB::select('SELECT b.existed, i.id IS NOT NULL AS there, COUNT(*) AS n FROM item_changes b LEFT JOIN items i ON i.id = b.item_id WHERE b.change_id = ? GROUP BY 1, 2', [$this->change->id]);
+        foreach ($moved as $items) {
+            $does = match (true) {
+                ! $items->existed => 'go again',
+                (bool) $items->there => $items->n === 1 ? 'as it was before' : 'as they were before',
+                default => 'come back',
+            };
+            $lines[ucfirst(self::NOUNS['items'][$items->n === 1 ? 0 : 1]).' '.$does] = number_format($items->n);
+        }
         $products = $this->productsConcerned();
         if ($products > 0) {
             $lines['Products concerned'] = number_format($products);
@@ -82,7 +91,8 @@ final readonly class WayBack
         return (int) (DB::selectOne("SELECT COUNT(DISTINCT COALESCE(i.parent_id, i.id)) AS n FROM items i WHERE i.id IN (
                 SELECT a.item_id FROM assignments a JOIN change_rows r ON r.table_name = 'spellings' AND CAST(r.row_key AS INTEGER) = a.spelling_id WHERE r.change_id = ?
                 UNION SELECT item_id FROM cell_changes WHERE change_id = ?
-                UNION SELECT CAST(row_key AS INTEGER) FROM change_rows WHERE change_id = ? AND table_name = 'items')", [$id, $id, $id])->n ?? 0);
+                UNION SELECT item_id FROM item_changes WHERE change_id = ?
+                UNION SELECT CAST(row_key AS INTEGER) FROM change_rows WHERE change_id = ? AND table_name = 'items')", [$id, $id, $id, $id])->n ?? 0);
     }
 
     /** @return list<string> */
@@ -108,7 +118,26 @@ final readonly class WayBack
             }
         }
 
-        return [...array_values($obstacles + self::builtUpon($change)), ...self::cellsInTheWay($change)];
+        return [...array_values($obstacles + self::builtUpon($change) + self::itemsInTheWay($change)), ...self::cellsInTheWay($change)];
+    }
+
+    /**
+     * Later changes of products that this one brought or changed: of those that it brought, their values, too.
+     *
+     * @return array<int, string> obstacles by the later change
+     */
+    private static function itemsInTheWay(Change $change): array
+    {
+        $standing = 'JOIN changes c ON c.id = theirs.change_id AND c.taken_back_by IS NULL AND c.takes_back IS NULL WHERE mine.change_id = ?';
+        $later = DB::select("SELECT DISTINCT c.id FROM item_changes mine JOIN item_changes theirs ON theirs.item_id = mine.item_id AND theirs.change_id > mine.change_id {$standing}
+            UNION SELECT DISTINCT c.id FROM item_changes mine JOIN cell_changes theirs ON theirs.item_id = mine.item_id AND theirs.change_id > mine.change_id {$standing} AND mine.existed = 0
+            ORDER BY 1 DESC LIMIT ".self::NAMED, [$change->id, $change->id]);
+        $obstacles = [];
+        foreach ($later as $one) {
+            $obstacles[(int) $one->id] = self::named(Change::query()->findOrFail($one->id));
+        }
+
+        return $obstacles;
     }
 
     /**

@@ -14,6 +14,9 @@ use Lokum\Vocabulary\Kind;
 /** The newcomers of an attribute (C14), each with the best proposal. */
 final readonly class FindNewcomers
 {
+    /** In SQL, over spellings: one that no product carries any more, since its delivery was taken back, waits for nobody. */
+    private const WAITING = 'settled = 0 AND EXISTS (SELECT 1 FROM assignments a WHERE a.spelling_id = spellings.id)';
+
     public function __construct(private ProposeMerges $propose, private ProductCounts $counts)
     {
     }
@@ -26,8 +29,8 @@ final readonly class FindNewcomers
                 DB::table('spellings')
                     ->whereNotNull('value_id')
                     ->groupBy('definition_id', 'value_id')
-                    ->selectRaw('definition_id, MAX(settled) AS known, SUM(settled = 0) AS waiting')
-                    ->havingRaw('SUM(settled = 0) > 0'),
+                    ->selectRaw('definition_id, MAX(settled) AS known, SUM('.self::WAITING.') AS waiting')
+                    ->havingRaw('SUM('.self::WAITING.') > 0'),
                 'v',
             )
             ->groupBy('definition_id')
@@ -51,6 +54,7 @@ final readonly class FindNewcomers
             ->where('s.definition_id', $definition->id)
             ->where('s.settled', false)
             ->whereNotNull('s.value_id')
+            ->whereRaw('EXISTS (SELECT 1 FROM assignments a WHERE a.spelling_id = s.id)')
             ->get(['s.id', 's.text', 's.value_id', 's.reading_id', 'f.name', 'r.finished_at']);
         if ($rows->isEmpty()) {
             return [];

@@ -60,7 +60,13 @@
                             <tr data-row>
                                 <td><a class="name" data-stop href="{{ route('readings.show', $reading) }}">{{ $reading->feed->name }}</a></td>
                                 <td class="mono cut">{{ $reading->file_name }}</td>
-                                <td><span class="tag {{ ['done' => 'settled', 'failed' => 'harm'][$reading->state->value] ?? 'waiting' }}">{{ $reading->state->label() }}</span></td>
+                                <td>
+                                    @if (isset($takenBack[$reading->id]))
+                                        <span class="tag">taken back</span>
+                                    @else
+                                        <span class="tag {{ ['done' => 'settled', 'failed' => 'harm'][$reading->state->value] ?? 'waiting' }}">{{ $reading->state->label() }}</span>
+                                    @endif
+                                </td>
                                 @if ($figures)
                                     <td class="num">{{ Format::number($figures['rows']) }}</td>
                                     <td class="num">{{ Format::number($figures['products']['added'] + $figures['variants']['added']) }}</td>

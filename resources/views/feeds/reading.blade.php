@@ -143,11 +143,15 @@
     @elseif ($problem)
         <h2>Nothing was written</h2>
     @elseif ($reading->state === ReadingState::Done)
-        <span class="tag settled justify-self-start">done</span>
-        <h2>Read</h2>
+        @php($entry = $reading->entry())
+        <span @class(['tag justify-self-start', 'settled' => !$entry?->taken_back_by])>{{ $entry?->taken_back_by ? 'taken back' : 'done' }}</span>
+        <h2>{{ $entry?->taken_back_by ? 'Read, and taken back' : 'Read' }}</h2>
         @include('feeds.figures')
         <p class="soft">{{ $reading->user?->name ?? 'command line' }}, {{ $reading->finished_at?->diffForHumans() }}. What somebody set by hand was left as it is.</p>
         <a class="button" href="{{ route('definitions') }}">Look over the definitions</a>
+        @if ($entry?->has_way_back)
+            <a class="button" href="{{ route('history', ['entry' => $entry->id]) }}">{{ $entry->taken_back_by ? 'See it in History' : 'See what taking it back would do' }}</a>
+        @endif
     @elseif ($reading->state === ReadingState::Checked && $figures)
         <p class="label">Checked; nothing is written yet</p>
         <h2>Read it like this?</h2>
@@ -161,7 +165,7 @@
                 <button class="button main" form="mapping" formaction="{{ route('readings.read', $reading) }}" data-key="s">Read
                     {{ Format::count($figures['rows'] - $figures['refused_rows'], 'row') }} <kbd>S</kbd></button>
                 <button class="button" form="mapping" formnovalidate>Check again</button>
-                <p class="small soft">A reading cannot be taken back as one; reading the delivery before it sets its cells back.</p>
+                <p class="small soft">One step in History. It can be taken back as long as nothing builds upon it; the words it brings stay known.</p>
             </div>
         @endcan
     @else

@@ -66,7 +66,7 @@
         @endif
         @if ($way->isOpen())
             @can('edit')
-                <form class="deed" method="post" action="{{ route('history.take-back', $open) }}">@csrf<button class="button main" data-key="u">Take back <kbd>U</kbd></button>
+                <form class="deed" method="post" data-busy="Taking back …" action="{{ route('history.take-back', $open) }}">@csrf<button class="button main" data-key="u">Take back <kbd>U</kbd></button>
                     <p class="small soft text-center">This becomes an entry of its own, and can be taken back in turn.</p>
                 </form>
             @endcan
