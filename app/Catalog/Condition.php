@@ -93,11 +93,24 @@ final readonly class Condition
 
         return new self('words', $text, 'with the words', $text, function (Builder $query) use ($words): void {
             foreach ($words as $word) {
-                $like = '%'.addcslashes($word, '%_\\').'%';
-                $query->where(fn (Builder $either) => $either->whereRaw("items.name LIKE ? ESCAPE '\\'", [$like])->orWhereRaw("items.sku LIKE ? ESCAPE '\\'", [$like])
-                    ->orWhereRaw("items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.sku LIKE ? ESCAPE '\\')", [$like]));
+                $query->where(function (Builder $either) use ($word): void {
+                    foreach (self::inCases($word) as $written) {
+                        $like = '%'.addcslashes($written, '%_\\').'%';
+                        $either->orWhereRaw("items.name LIKE ? ESCAPE '\\'", [$like])
+                            ->orWhereRaw("items.sku LIKE ? ESCAPE '\\'", [$like])
+                            ->orWhereRaw("items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.sku LIKE ? ESCAPE '\\')", [$like]);
+                    }
+                });
             }
         });
+    }
+
+    /** @return list<string> the database compares A to Z without regard to case, but no other letters */
+    private static function inCases(string $word): array
+    {
+        return preg_match('/[^\x00-\x7F]/', $word) === 1
+            ? array_values(array_unique([$word, mb_strtolower($word), mb_strtoupper($word), mb_convert_case($word, MB_CASE_TITLE)]))
+            : [$word];
     }
 
     private static function missing(string $slug): self

@@ -107,3 +107,8 @@ test('an attribute may be called like a word of narrowings', function (): void {
         ->and($found('feed:Test'))->toBe(['A', 'B', 'C'])
         ->and($found('missing:feed'))->toBe(['C']);
 });
+
+test('words are found whatever their case, accented ones too', function (string $words, array $skus): void {
+    $this->read("sku,name\nA,Étude in red\nB,ÉTUDE\nC,étude blanche\nD,Etude\nE,Ölfarbe 100%\n");
+    expect(Narrowing::where(["words:{$words}"])->query()->orderBy('sku')->pluck('sku')->all())->toBe($skus);
+})->with([['étude', ['A', 'B', 'C']], ['ÉTUDE', ['A', 'B', 'C']], ['ETUDE', ['D']], ['ölfarbe', ['E']], ['étude RED', ['A']], ['100%', ['E']], ['_', []]]);
