@@ -58,21 +58,21 @@ final readonly class WayBack
         foreach ($counts as $count) {
             $noun = self::NOUNS[$count->table_name][$count->n === 1 ? 0 : 1] ?? $count->table_name;
             $verb = match (true) {
-                (bool) $count->came => 'go again',
-                (bool) $count->went => 'come back',
+                (bool) $count->came => $count->n === 1 ? 'goes again' : 'go again',
+                (bool) $count->went => $count->n === 1 ? 'comes back' : 'come back',
                 default => $count->n === 1 ? 'as it was before' : 'as they were before',
             };
             $lines[ucfirst($noun).' '.$verb] = number_format($count->n);
         }
         foreach (DB::table('cell_changes')->where('change_id', $this->change->id)->groupBy('came')->selectRaw('came, COUNT(*) AS n')->pluck('n', 'came') as $came => $n) {
-            $lines[ucfirst(self::NOUNS['assignments'][$n === 1 ? 0 : 1]).($came === 1 ? ' go again' : ' come back')] = number_format($n);
+            $lines[ucfirst(self::NOUNS['assignments'][$n === 1 ? 0 : 1]).($came === 1 ? ($n === 1 ? ' goes again' : ' go again') : ($n === 1 ? ' comes back' : ' come back'))] = number_format($n);
         }
         $moved = DB::select('SELECT b.existed, i.id IS NOT NULL AS there, COUNT(*) AS n FROM item_changes b LEFT JOIN items i ON i.id = b.item_id WHERE b.change_id = ? GROUP BY 1, 2', [$this->change->id]);
         foreach ($moved as $items) {
             $does = match (true) {
-                ! $items->existed => 'go again',
+                ! $items->existed => $items->n === 1 ? 'goes again' : 'go again',
                 (bool) $items->there => $items->n === 1 ? 'as it was before' : 'as they were before',
-                default => 'come back',
+                default => $items->n === 1 ? 'comes back' : 'come back',
             };
             $lines[ucfirst(self::NOUNS['items'][$items->n === 1 ? 0 : 1]).' '.$does] = number_format($items->n);
         }
