@@ -108,7 +108,8 @@ test('a day of random acts is taken back to the start, the newest first', functi
     for ($i = 0; $i < 30; $i++) {
         act();
     }
-    expect(dayAsItIs())->not->toEqual($start);
+    // Some acts are refused; most of a day's have to do something, or nothing is tried.
+    expect(dayAsItIs())->not->toEqual($start)->and(Change::query()->where('room', '!=', 'Feeds')->count())->toBeGreaterThan(15);
     for ($left = Change::query()->count(); $left > 0 && ($newest = app(TakeBack::class)->newest()) !== null && $newest->room !== 'Feeds'; $left--) {
         app(TakeBack::class)($newest);
     }

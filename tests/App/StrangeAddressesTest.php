@@ -67,4 +67,4 @@ test('no bulk change that is typed half breaks its page', function (string $mode
             expect($this->get($address)->getStatusCode())->toBeLessThan(500, $address);
         }
     }
-})->with(['set', 'add', 'remove', 'clear', 'copy', 'replace', 'amount', 'percent', 'round', 'no such mode']);
+})->with(['set', 'add', 'remove', 'clear', 'copy', 'replace', 'raise', 'percent', 'round', 'no such mode']);

@@ -15,7 +15,9 @@ test('look-alikes are merged, kept apart, put off and taken back with keys alone
         ->see('Review', '.lens')
         ->keys('r')
         ->see('groups to decide on')
-        ->see('The same thing?', '#panel');
+        ->see('The same thing?', '#panel')
+        ->see('Next delivery', '#panel')
+        ->holds('document.querySelectorAll("main ol li").length === 8');
     $count = fn (): int => (int) $me->script('return document.querySelector(".lens b").innerText');
     $before = $count();
     $first = $me->text('tbody tr:first-child .cube');
