@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
+use App\Lineups\Filter;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\Column;
 use Lokum\Text\Slug;
@@ -15,8 +16,10 @@ use Lokum\Vocabulary\TermOrder;
 /** The rows that a new definition starts with. */
 final class NewDefinition
 {
-    /** Words that a storefront address uses itself. */
-    public const RESERVED = ['sort', 'page', 'q', 'sold-out', 'price', 'stock', 'category', 'sku'];
+    /** Words that addresses use themselves, and fields that every product has: filters and sort orders go by these. */
+    public const RESERVED = [
+        'sort', 'page', 'q', 'sold-out', 'price', 'stock', 'category', 'sku', 'name', 'new', Filter::ADDED, Filter::DISCOUNT,
+    ];
 
     /** The definition a column of a feed asks for: in use at once where a person described it, else a proposal. */
     public static function fromColumn(Column $column, bool $described, string $reason): Definition

@@ -35,25 +35,37 @@ final readonly class EditLineup
     public function several(array $sources, string $placement = Placement::SHOP): Change
     {
         $all = Compositions::load();
+        $here = $all->of(LineupLedger::pageOf($placement));
+        // A line-up's own filters may hide behind what is said for a page alone; their titles are taken all the same.
         $titles = array_map(
             fn (array $given): string => (string) $given['title'],
-            array_column(LineupLedger::before($all, $placement)->filters, 'given'),
+            [
+                ...array_column($here->filters, 'given'), ...array_column(LineupLedger::before($all, $placement)->filters, 'given'),
+                ...array_values($all->layer($placement)->added ?? []),
+            ],
         );
-        $change = $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($sources, $placement, $all, $titles): string {
+        $change = $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($sources, $placement, $all, $here, $titles): string {
             $added = [];
             foreach ($sources as $source) {
-                $row = ($this->propose)($source);
-                $here = $all->of(LineupLedger::pageOf($placement));
                 if (isset($here->filters[$source])) {
-                    throw new Refused("{$row['title']} is in the line-up already, as ".$here->filters[$source]->given['title'].'.');
+                    throw new Refused("{$here->filters[$source]->given['title']} is in the line-up already.");
                 }
-                // One that was dropped here comes back as it was.
-                $dropped = FilterChange::query()->where('lineup_id', $lineup)->where('key', $source)->where('dropped', true)->first();
-                if ($dropped !== null) {
-                    $journal->delete('filter_changes', $dropped->id);
-                    $added[] = $row['title'];
+                $lost = $here->dropped[$source] ?? null;
+                $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $source)->where('dropped', true)->first();
+                if ($change !== null && $lost?->by === $lineup) {
+                    // One that was dropped here comes back as it was.
+                    ($change->settings ?? []) === []
+                        ? $journal->delete('filter_changes', $change->id)
+                        : $journal->update('filter_changes', $change->id, ['dropped' => 0]);
+                    $added[] = $lost->filter->given['title'];
 
                     continue;
+                }
+                $change === null ?: $journal->delete('filter_changes', $change->id);
+                $row = ($this->propose)($source);
+                // One that was dropped further up is said here anew, as it was inherited until there.
+                if ($lost !== null) {
+                    $row = Filter::columns(array_diff_key($lost->filter->given, ['key' => 0, 'kind' => 0])) + $row;
                 }
                 $row['title'] = self::free((string) $row['title'], $titles);
                 $titles[] = $row['title'];

@@ -51,7 +51,7 @@ final class LineupsController
             'terms' => $definition?->kind->isAttribute() ? $terms->of($definition) : [], 'definition' => $definition, 'why' => $request->boolean('why'),
             'offers' => Definition::query()->where('state', State::Accepted)->whereNotIn(
                 'slug', array_map(strval(...), array_keys($lineup->filters)),
-            )->orderBy('label')->get(), 'fields' => array_diff_key(Filter::FIELDS, $lineup->filters),
+            )->orderBy('label')->get(), 'fields' => array_diff_key(ProposeFilter::fields(), $lineup->filters),
             'order' => $request->string('propose')->toString() === 'order' ? $worth->order($page, $lineup) : null, 'proposal' => $request->string('propose')->toString() === 'lineup' ? $worth->proposal($page, LineupWarnings::MOST) : null,
             'compared' => $with !== '' ? [
                 'page' => $with, 'lineup' => $all->of($this->known($with, $all)),

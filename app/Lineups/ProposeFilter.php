@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lineups;
 
 use App\Definitions\Definition;
+use App\Publishing\Discount;
 use App\Publishing\DraftTerms;
 use App\Refused;
 use Lokum\Facet\Combine;
@@ -33,6 +34,7 @@ final readonly class ProposeFilter
             return $this->ofDefinition($definition);
         }
         [$title, $kind] = Filter::FIELDS[$source] ?? throw Refused::unknown('definition', $source);
+        isset(self::fields()[$source]) || throw new Refused('There is no list price to tell a discount from. Define a number "List price" first.', 'source');
         $row = $this->row($title, Control::fitting($kind)[0], Combine::Any) + ['field' => $source];
 
         return match ($source) {
@@ -59,6 +61,12 @@ final readonly class ProposeFilter
             ] + $row,
             default => $row,
         };
+    }
+
+    /** @return array<string, array{0: string, 1: Kind}> fields that products can be filtered by now: a discount needs a list price */
+    public static function fields(): array
+    {
+        return Discount::listPrice() === null ? array_diff_key(Filter::FIELDS, [Filter::DISCOUNT => 0]) : Filter::FIELDS;
     }
 
     /** @return array<string, mixed> */

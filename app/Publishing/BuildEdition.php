@@ -242,8 +242,6 @@ final class BuildEdition
      */
     private function extras(array $keys): void
     {
-        // A definition that is called like one of them is meant by its own name.
-        $keys = array_diff($keys, Definition::query()->whereIn('slug', [Filter::ADDED, Filter::DISCOUNT])->pluck('slug')->all());
         if (in_array(Filter::ADDED, $keys, true)) {
             $this->numbers(
                 Filter::ADDED,

@@ -20,10 +20,14 @@ final class Discount
             ->first();
     }
 
-    /** Items and their discount; the list price counts from the variant, or from its product. */
+    /** Items (id) and their discount (number); the list price counts from the variant, or from its product where it says none itself. */
     public static function sql(Definition $list): string
     {
-        return "SELECT i.id, ROUND(100 * (1 - i.price / s.number), 1) FROM items i JOIN assignments a ON a.item_id IN (i.id, i.parent_id) JOIN spellings s ON s.id = a.spelling_id AND s.definition_id = {$list->id}
-            WHERE i.variant_count = 0 AND i.price IS NOT NULL AND s.number > 0 AND i.price < s.number";
+        $said = "(SELECT MIN(s.number) FROM assignments a JOIN spellings s ON s.id = a.spelling_id WHERE a.item_id = %s AND a.definition_id = {$list->id})";
+
+        return 'SELECT id, ROUND(100 * (1 - price / list), 1) AS number FROM (
+            SELECT i.id, i.price, COALESCE('.sprintf($said, 'i.id').', '.sprintf($said, 'i.parent_id').') AS list
+            FROM items i WHERE i.variant_count = 0 AND i.price IS NOT NULL
+        ) WHERE list > 0 AND price < list';
     }
 }

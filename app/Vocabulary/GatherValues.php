@@ -32,7 +32,9 @@ final readonly class GatherValues
         $terms = TermNumbers::of($definition);
         $carried = array_intersect_key($terms, array_filter($this->counts->byValue($definition)));
         $after = $umbrella === null ? -1 : Umbrella::TERM + $umbrella->id;
-        $members = [...$values, ...array_values($umbrella?->values->all() ?? [])];
+        /** @var list<Value> $inside */
+        $inside = array_values($umbrella?->values()->get()->all() ?? []);
+        $members = [...$values, ...$inside];
         $from = Umbrella::query()
             ->whereKey(array_filter(array_map(fn (Value $value): ?int => $value->umbrella_id, $values)))
             ->where('id', '!=', $umbrella->id ?? 0)
@@ -47,7 +49,7 @@ final readonly class GatherValues
                 ->all(),
             PagesTouched::of(
                 $definition,
-                array_map(fn (Value $value): int => $value->id, $umbrella?->values->all() ?? []),
+                array_map(fn (Value $value): int => $value->id, $inside),
                 array_map(fn (Value $value): int => $value->id, $members),
             ), CurrentTerms::handPicked($definition->slug, $ids));
     }

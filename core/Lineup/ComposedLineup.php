@@ -12,7 +12,7 @@ final readonly class ComposedLineup
 {
     /**
      * @param  array<string, ComposedFilter>  $filters  by key, in order
-     * @param  array<string, int>  $dropped  the line-up that drops it, by key
+     * @param  array<string, DroppedFilter>  $dropped  by key
      * @param  list<Layer>  $layers  from the farthest to the nearest
      * @param  array<string, mixed>  $settings  of the page itself, the nearest said
      */
@@ -28,8 +28,8 @@ final readonly class ComposedLineup
         foreach ($layers as $layer) {
             foreach ($layer->dropped as $key) {
                 if (isset($filters[$key])) {
+                    $dropped[$key] = new DroppedFilter($filters[$key], $layer->id);
                     unset($filters[$key]);
-                    $dropped[$key] = $layer->id;
                 }
             }
             foreach ($layer->changed as $key => $changes) {
@@ -54,6 +54,18 @@ final readonly class ComposedLineup
         }
 
         return new self($filters, $dropped, array_values($layers), $settings);
+    }
+
+    /** The nearest line-up that says a property of a filter otherwise than where it is added; null where none does. */
+    public function changing(string $key): ?Layer
+    {
+        foreach (array_reverse($this->layers) as $layer) {
+            if (in_array($layer->id, $this->filters[$key]->changed ?? [], true)) {
+                return $layer;
+            }
+        }
+
+        return null;
     }
 
     /**

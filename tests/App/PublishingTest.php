@@ -139,11 +139,3 @@ test('texts of a feed are shown as texts', function (): void {
         expect($html)->not->toContain('<script>alert')->not->toContain('<img src=x')->not->toContain('<b onclick');
     }
 });
-
-test('attributes called like fields that every product has are published and counted as they are', function (): void {
-    $this->read("sku,Discount,Added,List price\nQ,10,3,9\nR,25,5,80\n", '{"columns": {"Discount": {"kind": "number", "unit": "%"}, "Added": {"kind": "number"}, "List price": {"kind": "number"}}}');
-    array_map(app(EditLineup::class)->add(...), ['discount', 'added']);
-    $this->publish();
-    expect(Edition::openCurrent()->numbers('discount')['numbers']->ends(Edition::openCurrent()->layout->allVariants()) ?? null)->toBe([10.0, 25.0]);
-    $this->get('/shop?discount=20..30')->assertOk()->assertSee('1 product');
-});

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Lokum\Lineup\Band;
 use Lokum\Lineup\ComposedLineup;
+use Lokum\Lineup\DroppedFilter;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\Layer;
 use Lokum\Lineup\ProposedBands;
@@ -32,8 +33,8 @@ test('a line-up lower down inherits, adds, drops, reorders and changes single pr
     $page = ComposedLineup::of($shop, $paint);
     expect(array_keys($page->filters))
         ->toBe(['series', 'color', 'price'])
-        ->and($page->dropped)
-        ->toBe(['brand' => 2])
+        ->and(array_map(fn (DroppedFilter $lost): array => [$lost->by, $lost->filter->given['title']], $page->dropped))
+        ->toBe(['brand' => [2, 'Brand']])
         ->and($page->filters['color']->given['title'])
         ->toBe('Colour')
         ->and($page->filters['color']->from)

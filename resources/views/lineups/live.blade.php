@@ -24,8 +24,8 @@
                     href="{{ $absence === Lokum\Lineup\Absence::NobodyCarriesIt ? route('products', ['where' => ["missing:{$key}"], 'columns' => [$key]]) : route('line-ups', ['page' => $page, 'filter' => $key]) }}">{{ $absence === Lokum\Lineup\Absence::NobodyCarriesIt ? 'give products the value' : ($absence === Lokum\Lineup\Absence::LeftOut ? 'choose its terms' : 'see the filter') }}</a>
             </p>
         @endforeach
-        @foreach ($lineup->dropped as $key => $by)
-            <p class="small warn">Not here: <b>{{ $key }}</b>, dropped at {{ $named($by) }}. <a href="{{ route('line-ups', ['page' => $page]) }}">have it again</a>
+        @foreach ($lineup->dropped as $lost)
+            <p class="small warn">Not here: <b>{{ $lost->filter->settings()->title }}</b>, dropped at {{ $named($lost->by) }}. <a href="{{ route('line-ups', ['page' => $page]) }}">have it again</a>
             </p>
         @endforeach
     @elseif ($live['absent'] !== [])

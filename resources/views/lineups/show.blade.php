@@ -132,7 +132,7 @@
                                             <b class="set-here">set here</b>@else{{ $named($filter->from) }}
                                             @endif @if ($filter->changed !== [])
                                                 <div>
-                                                    {{ count(array_filter($filter->changed, fn($by) => $by === $layer?->id)) ? 'changed here' : 'changed by ' . $named(end($filter->changed)) }}:
+                                                    @php($changing = $lineup->changing($key)){{ $changing?->id === $layer?->id ? 'changed here' : 'changed by ' . $changing?->name }}:
                                                     {{ implode(', ', array_map(fn($name) => str_replace('_', ' ', $name), array_keys($filter->changed))) }}</div>
                                             @endif
                                     </td>
@@ -154,8 +154,8 @@
                     <p class="sr-only" role="status" data-said></p>
                 </div>
             @endif
-            @foreach ($lineup->dropped as $key => $by)
-                <p class="small soft">{{ $key }} is dropped by {{ $named($by) }}. @can('edit')
+            @foreach ($lineup->dropped as $key => $lost)
+                <p class="small soft">{{ $lost->filter->settings()->title }} is dropped by {{ $named($lost->by) }}. @can('edit')
                     <form class="inline" method="post" action="{{ route('line-ups.store') }}">@csrf<input type="hidden" name="page" value="{{ $page }}"><input
                             type="hidden" name="at" value="{{ request('at') }}"><button class="button small bare" name="source" value="{{ $key }}">Have it here
                             again</button></form>
