@@ -100,7 +100,8 @@ final readonly class Pages implements Benchmark
             $times[] = round((hrtime(true) - $start) / 1e6, 1);
         }
         $start = hrtime(true);
-        $this->draft->of('shop', Compositions::load()->of('shop'));
+        $all = Compositions::load();
+        $this->draft->of('shop', $all->of('shop'), $all);
 
         return [$times[0], $times[1], round((hrtime(true) - $start) / 1e6, 1)];
     }

@@ -4,27 +4,28 @@ declare(strict_types=1);
 
 namespace App\Api;
 
-use App\Publishing\Edition;
+use App\Door\Answers;
 use App\Publishing\EditionFile;
 use App\Publishing\EditionProduct;
 use App\Publishing\EditionTerm;
+use App\Publishing\Served;
 use App\Storefront\ListingAddress;
 use App\Storefront\ListingPage;
 use App\Storefront\ShopPage;
 use App\Storefront\ShownFilter;
-use App\Storefront\ShownTerm;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Lokum\Lineup\FilterSettings;
+use Lokum\Lineup\OfferedTerm;
 use Lokum\Vocabulary\Look;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The current edition for other programs: line-ups, counts for picks, listings, terms, products, all of it. Read only. */
 final class ApiController
 {
-    public function edition(): JsonResponse
+    public function edition(Request $request): JsonResponse
     {
-        $edition = Edition::current();
+        $edition = Served::of($request)->edition;
 
         return $this->answer([
             'edition' => $edition?->id, 'products' => $edition?->products, 'variants' => $edition?->variants, 'terms' => $edition?->terms,
@@ -34,7 +35,7 @@ final class ApiController
 
     public function lineup(Request $request): JsonResponse
     {
-        $edition = Edition::openCurrent();
+        $edition = Served::of($request)->file();
         $page = $this->page($request, $edition);
 
         return $this->answer([
@@ -49,25 +50,54 @@ final class ApiController
         ]);
     }
 
-    /** Counts for picks, and one page of products; picks as in the addresses of the storefront. */
+    /**
+     * Counts for picks, and one page of products; picks as in the addresses of the storefront. What the edition does not know is
+     * refused, not passed over.
+     */
     public function listing(Request $request): JsonResponse
     {
-        $edition = Edition::openCurrent();
-        $address = ListingAddress::read($request, $edition, $this->page($request, $edition));
-        $page = new ListingPage($edition, $address);
+        $edition = Served::of($request)->file();
+        $page = $this->page($request, $edition);
+        $address = ListingAddress::read(self::asForShoppers($request), $edition, $page);
+        $refused = [
+            ...$address->refused, ...$page->words->remarks ?? [],
+            ...array_map(fn (string $name): string => "There is no filter \"{$name}\" on this page.", $address->unknown),
+        ];
+        $number = $request->query('page', '1');
+        if (! is_string($number) || preg_match('/^[1-9]\d{0,6}$/D', $number) !== 1) {
+            $refused[] = 'A page is a number from 1.';
+        }
+        if ($refused !== []) {
+            return Answers::json(422, implode(' ', $refused));
+        }
+        $listing = new ListingPage($edition, $address);
+        if ($address->number > $listing->pages) {
+            return Answers::json(404, "There is no page {$address->number}; the last one is {$listing->pages}.");
+        }
 
         return $this->answer([
-            'products' => $page->products, 'page' => min($address->number, $page->pages), 'pages' => $page->pages,
-            'filters' => array_map($this->filter(...), $page->filters), 'items' => array_map($this->product(...), $page->shown),
+            'edition' => $edition->number(), 'products' => $listing->products, 'page' => $listing->number, 'pages' => $listing->pages,
+            'filters' => array_map($this->filter(...), $listing->filters), 'items' => array_map($this->product(...), $listing->shown),
+            'remarks' => $listing->remarks(),
         ]);
     }
 
-    public function terms(string $attribute): JsonResponse
+    /** "category" names the page here, so that the filter of that name is asked by "below". */
+    private static function asForShoppers(Request $request): Request
     {
-        $edition = Edition::openCurrent();
+        $query = $request->query->all();
+        $below = $query['below'] ?? null;
+        unset($query['category'], $query['below']);
+
+        return $request->duplicate($query + ($below === null ? [] : [FilterSettings::CATEGORY => $below]));
+    }
+
+    public function terms(Request $request, string $attribute): JsonResponse
+    {
+        $edition = Served::of($request)->file();
         $found = $edition->attribute($attribute);
         if ($found === null) {
-            return LetIn::error(404, "There is no attribute \"{$attribute}\".");
+            return Answers::json(404, "There is no attribute \"{$attribute}\".");
         }
 
         return $this->answer([
@@ -82,11 +112,11 @@ final class ApiController
         ]);
     }
 
-    public function show(string $sku): JsonResponse
+    public function show(Request $request, string $sku): JsonResponse
     {
-        $product = Edition::openCurrent()->goods->product($sku);
+        $product = Served::of($request)->file()->goods->product($sku);
 
-        return $product === null ? LetIn::error(404, "There is no product \"{$sku}\".") : $this->answer($this->product($product) + ['description' => $product->description, 'properties' => $product->properties === [] ? new \stdClass : $product->properties,
+        return $product === null ? Answers::json(404, "There is no product \"{$sku}\".") : $this->answer($this->product($product) + ['description' => $product->description, 'properties' => $product->properties === [] ? new \stdClass : $product->properties,
             'variants' => array_map(
                 fn (array $variant): array => ['properties' => $variant['properties'] === [] ? new \stdClass : $variant['properties']] + $variant,
                 $product->variants,
@@ -94,16 +124,15 @@ final class ApiController
     }
 
     /** The whole edition, one JSON document a line: what it is, attributes with their terms, then every product. */
-    public function everything(): StreamedResponse
+    public function everything(Request $request): StreamedResponse
     {
-        $edition = Edition::openCurrent();
-        $about = Edition::current();
+        $edition = Served::of($request)->file();
 
-        return response()->stream(function () use ($edition, $about): void {
+        return response()->stream(function () use ($edition): void {
             $line = function (array $document): void {
                 echo json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE), "\n";
             };
-            $line(['type' => 'edition', 'edition' => $about?->id, 'products' => $about?->products]);
+            $line(['type' => 'edition', 'edition' => $edition->number(), 'products' => $edition->layout->products()]);
             foreach ($edition->attributes() as $attribute) {
                 $line([
                     'type' => 'attribute',
@@ -132,28 +161,33 @@ final class ApiController
 
     private function page(Request $request, EditionFile $edition): ShopPage
     {
-        $category = $request->query('category');
-        if (is_string($category) && $category !== '') {
-            return ShopPage::ofCategory($edition->category($category) ?? abort(LetIn::error(404, "There is no category \"{$category}\".")));
-        }
+        $slug = $request->query('category');
+        $category = is_string($slug) && $slug !== ''
+            ? $edition->category($slug) ?? abort(Answers::json(404, "There is no category \"{$slug}\"."))
+            : null;
+        $words = $request->query('q');
 
-        return is_string($request->query('q')) ? ShopPage::ofSearch(trim(mb_substr($request->query('q'), 0, 200))) : ShopPage::ofShop();
+        return match (true) {
+            is_string($words) => ShopPage::ofSearch($words, $category),
+            $category !== null => ShopPage::ofCategory($category),
+            default => ShopPage::ofShop(),
+        };
     }
 
     /** @return array<string, mixed> */
     private function filter(ShownFilter $filter): array
     {
-        $term = fn (ShownTerm $term): array => [
+        $term = fn (OfferedTerm $term): array => [
             'slug' => $term->slug, 'label' => $term->label, 'count' => $term->count, 'picked' => $term->picked,
         ] + $this->look($term->look);
 
-        return ['key' => $filter->key, 'title' => $filter->title, 'control' => $filter->control->value, 'combine' => $filter->combine->value]
+        return ['key' => $filter->key, 'parameter' => $filter->key === FilterSettings::CATEGORY ? 'below' : $filter->key, 'title' => $filter->title, 'control' => $filter->control->value, 'combine' => $filter->combine->value]
             + ($filter->steps === null ? [] : [
                 'min' => $filter->steps->min, 'max' => $filter->steps->max, 'step' => $filter->steps->step, 'from' => $filter->from,
                 'to' => $filter->to,
             ])
             + ['terms' => array_map(
-                fn (ShownTerm $one): array => $term($one) + ($one->below === [] ? [] : ['below' => array_map($term, $one->below)]),
+                fn (OfferedTerm $one): array => $term($one) + ($one->below === [] ? [] : ['below' => array_map($term, $one->below)]),
                 $filter->terms,
             )];
     }

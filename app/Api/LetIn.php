@@ -4,10 +4,9 @@ declare(strict_types=1);
 
 namespace App\Api;
 
-use App\Publishing\Edition;
-use App\Refused;
+use App\Door\Answers;
+use App\Publishing\Served;
 use Closure;
-use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -20,30 +19,21 @@ final class LetIn
     {
         $token = Token::of($request->bearerToken());
         if ($token === null) {
-            return self::error(401, 'Show a token: Authorization: Bearer …')->withHeaders(['WWW-Authenticate' => 'Bearer']);
+            return Answers::json(401, 'Show a token: Authorization: Bearer …')->withHeaders(['WWW-Authenticate' => 'Bearer']);
         }
         if ($token->used_at === null || $token->used_at->diffInSeconds(now()) > self::SEEN_EVERY) {
             $token->forceFill(['used_at' => now()])->save();
         }
-        $edition = Edition::current();
-        if ($edition === null) {
-            return self::error(503, 'There is no edition yet.');
+        $served = Served::of($request);
+        if ($served->edition === null) {
+            return Answers::json(503, $served->problem ?? 'There is no edition yet.');
         }
-        $tag = '"edition-'.$edition->id.'"';
-        if (in_array($tag, array_map(trim(...), explode(',', (string) $request->headers->get('If-None-Match'))), true)) {
-            return response('', 304)->setEtag('edition-'.$edition->id);
-        }
-        $request->headers->set('Accept', 'application/json');
         $response = $next($request);
-        if (property_exists($response, 'exception') && $response->exception instanceof Refused) {
-            $response = self::error(422, $response->exception->getMessage());
+        if ($response->isSuccessful()) {
+            // After the answer is known: what is not there is not "not changed".
+            $response->setEtag('edition-'.$served->edition->id)->setPrivate()->isNotModified($request);
         }
 
-        return $response->isSuccessful() ? $response->setEtag('edition-'.$edition->id)->setPrivate() : $response;
-    }
-
-    public static function error(int $status, string $message): JsonResponse
-    {
-        return response()->json(['message' => $message], $status, options: JSON_UNESCAPED_UNICODE);
+        return $response;
     }
 }

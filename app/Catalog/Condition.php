@@ -12,8 +12,9 @@ use App\Vocabulary\FindValue;
 use App\Vocabulary\Umbrella;
 use App\Vocabulary\Value;
 use Closure;
-use DateTimeImmutable;
 use Illuminate\Database\Eloquent\Builder;
+use Lokum\Quantity\TypedNumber;
+use Lokum\Vocabulary\Day;
 use Lokum\Vocabulary\Kind;
 
 /** One condition of a narrowing: how it is written, how it reads, and what it leaves. */
@@ -170,8 +171,7 @@ final readonly class Condition
 
     private static function changed(string $date): self
     {
-        $day = DateTimeImmutable::createFromFormat('!Y-m-d', $date);
-        if ($day === false || $day->format('Y-m-d') !== $date) {
+        if (Day::number($date) === null) {
             throw new Refused("\"{$date}\" is not a date of the form 2026-11-30.", 'changed');
         }
 
@@ -241,12 +241,8 @@ final readonly class Condition
         $numbers = [];
         foreach ([[$from, '>='], [$to, '<=']] as [$end, $sign]) {
             if (trim($end) !== '') {
-                $number = str_replace(',', '.', trim($end));
-                if (! is_numeric($number)) {
-                    throw new Refused("{$what}: \"{$end}\" is not a number.");
-                }
                 $sql[] = "{$column} {$sign} ?";
-                $numbers[] = (float) $number;
+                $numbers[] = TypedNumber::read($end) ?? throw new Refused("{$what}: \"{$end}\" is not a number.");
             }
         }
         $shown = match (true) {

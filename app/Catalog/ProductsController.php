@@ -8,6 +8,7 @@ use App\Definitions\Coverage;
 use App\Definitions\Definition;
 use App\Definitions\Expected;
 use App\Definitions\State;
+use App\Door\PageCursor;
 use App\Feeds\Feed;
 use App\Refused;
 use Illuminate\Http\RedirectResponse;
@@ -38,7 +39,10 @@ final class ProductsController
         $products = $query->with('category')
             ->orderBy($sort, $request->input('down') ? 'desc' : 'asc')
             ->when($sort !== 'id', fn ($query) => $query->orderBy('id'))
-            ->cursorPaginate(in_array($request->integer('size'), self::SIZES, true) ? $request->integer('size') : self::PER_PAGE)
+            ->cursorPaginate(
+                in_array($request->integer('size'), self::SIZES, true) ? $request->integer('size') : self::PER_PAGE,
+                cursor: PageCursor::from($request, $sort, 'id'),
+            )
             ->withQueryString();
         $variants = Item::query()->whereIn('parent_id', $products->pluck('id'))->orderBy('id')->get()->groupBy('parent_id');
         $definitions = Definition::query()->accepted()->orderBy('label')->get();

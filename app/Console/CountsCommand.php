@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Publishing\CountPage;
-use App\Publishing\Edition;
 use App\Publishing\EditionAttribute;
 use App\Publishing\EditionFile;
 use App\Publishing\Picks;
+use App\Publishing\Served;
 use App\Refused;
 use Lokum\Facet\Combine;
 use Symfony\Component\Console\Exception\InvalidOptionException;
@@ -25,7 +25,7 @@ final class CountsCommand extends Command
 
     public function handle(): int
     {
-        $edition = Edition::openCurrent();
+        $edition = Served::now()->file();
         $slug = $this->option('category');
         $category = is_string($slug) ? ($edition->category($slug) ?? throw Refused::unknown('category', $slug)) : null;
         $picks = $this->picks($edition);

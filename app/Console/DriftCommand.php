@@ -6,7 +6,7 @@ namespace App\Console;
 
 use App\Publishing\CurrentDrift;
 use App\Publishing\DriftInWords;
-use App\Publishing\Edition;
+use App\Publishing\Served;
 
 final class DriftCommand extends Command
 {
@@ -17,7 +17,7 @@ final class DriftCommand extends Command
     public function handle(CurrentDrift $drift): int
     {
         $found = $drift();
-        $edition = Edition::current()->id ?? null;
+        $edition = Served::now()->edition?->id;
 
         return $this->answer(
             ['edition' => $edition, 'differences' => $found->differences()] + DriftInWords::document($found),

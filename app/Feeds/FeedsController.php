@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Definitions\Definition;
+use App\Door\PageCursor;
 use App\Progress;
 use App\Refused;
 use Illuminate\Http\RedirectResponse;
@@ -18,9 +19,9 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class FeedsController
 {
-    public function index(): View
+    public function index(Request $request): View
     {
-        $readings = Reading::query()->with('feed', 'user')->orderByDesc('id')->cursorPaginate(20);
+        $readings = Reading::query()->with('feed', 'user')->orderByDesc('id')->cursorPaginate(20, cursor: PageCursor::from($request, 'id'));
 
         return view('feeds.index', [
             'takenBack' => Reading::takenBack($readings->pluck('id')->all()),

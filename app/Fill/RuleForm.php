@@ -12,6 +12,7 @@ use App\Lineups\Filter;
 use App\Refused;
 use InvalidArgumentException;
 use Lokum\Fill\Bands;
+use Lokum\Quantity\TypedNumber;
 use Lokum\Vocabulary\Kind;
 
 /** What somebody wants a fill rule to be, checked. */
@@ -120,9 +121,11 @@ final readonly class RuleForm
     private static function bands(Definition $definition, mixed $lines): array
     {
         $bands = [];
-        $number = fn (mixed $end): ?float => is_numeric($end = is_string($end) ? str_replace(',', '.', trim($end)) : $end) ? (float) $end : ($end === '' || $end === null ? null : throw new Refused(
-            '"'.(is_scalar($end) ? $end : '').'" is not a number.', 'bands',
-        ));
+        $number = fn (mixed $end): ?float => match (true) {
+            $end === null, is_string($end) && trim($end) === '' => null,
+            is_int($end), is_float($end) => (float) $end,
+            default => TypedNumber::read(is_string($end) ? $end : '') ?? throw new Refused('"'.(is_string($end) ? $end : '').'" is not a number.', 'bands'),
+        };
         foreach (self::lines($lines, 'bands') as $n => $line) {
             if (is_string($line)) {
                 [$range, $label] = explode(':', $line, 2) + [1 => ''];

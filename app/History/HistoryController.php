@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\History;
 
+use App\Door\PageCursor;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
@@ -15,10 +16,10 @@ final class HistoryController
         $changes = Change::query()->with('user')->orderByDesc('id')
             ->when(
                 $request->string('q')->toString(),
-                fn ($query, string $words) => $query->where('summary', 'like', '%'.addcslashes($words, '%_\\').'%'),
+                fn ($query, string $words) => $query->whereRaw("summary LIKE ? ESCAPE '\\'", ['%'.addcslashes($words, '%_\\').'%']),
             )
             ->when($request->string('room')->toString(), fn ($query, string $room) => $query->where('room', $room))
-            ->cursorPaginate(40)->withQueryString();
+            ->cursorPaginate(40, cursor: PageCursor::from($request, 'id'))->withQueryString();
         $open = $request->integer('entry') === 0 ? null : Change::query()->with('user')->findOrFail($request->integer('entry'));
 
         return view('history.index', ['changes' => $changes, 'open' => $open, 'way' => $open === null ? null : WayBack::of($open),

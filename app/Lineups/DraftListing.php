@@ -4,21 +4,22 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Catalog\Category;
 use App\Catalog\Item;
 use App\Definitions\Definition;
+use App\Publishing\BuildEdition;
 use App\Publishing\DraftTerms;
-use App\Storefront\BandWords;
+use App\Publishing\SortSql;
+use App\Storefront\PageTerms;
 use App\Storefront\ShownFilter;
-use App\Storefront\ShownFilters;
-use App\Storefront\ShownTerm;
+use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\Absence;
-use Lokum\Lineup\Band;
 use Lokum\Lineup\ComposedFilter;
 use Lokum\Lineup\ComposedLineup;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
-use Lokum\Vocabulary\Look;
+use Lokum\Lineup\Offer;
+use Lokum\Lineup\OfferableTerm;
+use Lokum\Lineup\SortOrder;
 
 /** A page as shoppers would get it if the draft were published now, with why each filter is here or is not. */
 final readonly class DraftListing
@@ -29,110 +30,83 @@ final readonly class DraftListing
     {
     }
 
-    /** @return array{filters: list<ShownFilter>, absent: array<string, Absence>} by title */
-    public function of(string $page, ComposedLineup $lineup): array
+    /** @return array{filters: list<ShownFilter>, absent: array<string, Absence>} by key */
+    public function of(string $page, ComposedLineup $lineup, Compositions $all): array
     {
         $shown = [];
         $absent = [];
         foreach ($lineup->filters as $filter) {
-            $found = $this->filter($page, $filter);
-            if ($found instanceof ShownFilter) {
-                $shown[] = $found;
+            $settings = $filter->settings();
+            $definition = $this->definition($filter);
+            $offer = $this->offer($page, $settings, $definition, $all);
+            if ($offer instanceof Offer) {
+                $shown[] = new ShownFilter($settings, $offer, ($definition->help ?? '') === '' ? null : $definition->help);
             } else {
-                $absent[$filter->key] = $found;
+                $absent[$filter->key] = $offer;
             }
         }
 
         return ['filters' => $shown, 'absent' => $absent];
     }
 
-    /** @return list<Item> the first products of the page */
-    public function products(string $page, Compositions $all): array
+    /** @return list<Item> the first products of the page, in its usual order */
+    public function products(string $page, ComposedLineup $lineup): array
     {
-        /** @var list<Item> $items */
-        $items = array_values(Item::query()->whereNull('parent_id')->when(
-            ctype_digit($page),
-            fn ($query) => $query->whereIn(
-                'category_id',
-                $all->tree->find((int) $page)?->own_only ? [(int) $page] : $all->tree->withDescendants((int) $page),
-            ),
-        )->orderBy('title')->limit(self::PICTURED)->get()->all());
+        $order = SortOrder::offered($lineup->settings['sorts'] ?? null)[0];
+        $soldOutLast = ($lineup->settings['sold_out'] ?? null) === 'last';
+        $ids = array_column(DB::select(SortSql::of($order, $this->facts->scope($page)->product(), $soldOutLast).' LIMIT '.self::PICTURED), 'id');
+        $items = Item::query()->whereKey($ids)->get()->keyBy('id');
 
-        return $items;
+        return array_values(array_filter(array_map(fn (int $id): ?Item => $items->get($id), $ids)));
     }
 
-    private function filter(string $page, ComposedFilter $composed): ShownFilter|Absence
+    private function offer(string $page, FilterSettings $filter, ?Definition $definition, Compositions $all): Offer|Absence
     {
-        $filter = $composed->settings();
         $facts = $this->facts->of($page, $filter->key);
-        if ($facts->carrying === 0) {
-            return Absence::NobodyCarriesIt;
-        }
         if ($filter->control === Control::Words) {
-            return ShownFilter::ofWords($filter, '');
-        }
-        if ($filter->control === Control::Bands) {
-            $terms = array_map(
-                fn (Band $band): array => [$band->slug(), BandWords::of($filter, $band), new Look, $facts->holding($band)],
-                $filter->bands,
-            );
-
-            return $this->offered($filter, $facts->products, $terms, 0);
+            return Offer::ofWords($facts->carrying);
         }
         if ($filter->isScale()) {
-            return Absence::ofScale($facts->ends())
-                ?? ShownFilter::ofScale($filter, ShownFilters::steps($filter, $facts->ends() ?? [0.0, 0.0]), null, null);
+            return Offer::ofScale($filter, $facts->ends());
+        }
+        $counts = $filter->control === Control::Bands ? self::inBands($filter, $facts) : $facts->counts;
+        if ($definition !== null && $filter->control === Control::Nested) {
+            $counts += $this->facts->nested($page, $definition);
         }
 
-        return $this->offered($filter, $facts->products, $this->choices($filter, $facts), count(array_filter($facts->counts)));
+        return Offer::ofTerms($filter, $this->offerable($page, $filter, $definition, $all), $counts, $counts, $facts->products);
     }
 
-    /** @return list<array{0: string, 1: string, 2: Look, 3: int}> slug, label, look and products of each term */
-    private function choices(FilterSettings $filter, FilterFacts $facts): array
+    /** @return list<OfferableTerm> */
+    private function offerable(string $page, FilterSettings $filter, ?Definition $definition, Compositions $all): array
     {
-        if ($filter->key === Filter::STOCK) {
-            return [['yes', 'In stock', new Look, $facts->counts[1] ?? 0], ['no', 'Sold out', new Look, $facts->counts[2] ?? 0]];
-        }
-        if ($filter->key === Filter::CATEGORY) {
-            $below = [];
-            foreach (Category::query()->whereKey(array_keys($facts->counts))->get()->sortBy('name') as $one) {
-                $below[] = [$one->slug, $one->name, new Look, $facts->counts[$one->id]];
-            }
+        return match (true) {
+            $filter->control === Control::Bands => PageTerms::bands($filter),
+            $definition !== null => $this->terms->offerable($definition, $filter->order, $filter->control === Control::Nested),
+            $filter->key === Filter::STOCK => [
+                new OfferableTerm(BuildEdition::IN_STOCK, 'yes', 'In stock'), new OfferableTerm(BuildEdition::SOLD_OUT, 'no', 'Sold out'),
+            ],
+            default => array_map(function (int $id) use ($all): OfferableTerm {
+                $category = $all->tree->find($id);
 
-            return $below;
-        }
-        $definition = Definition::query()->live()->where('slug', $filter->key)->first();
-        $rows = $definition === null ? [] : array_column($this->terms->of($definition, $facts->counts, $filter->order), null, 'id');
-        $first = array_intersect_key(array_replace(array_flip($filter->pinned), $rows), array_flip($filter->pinned), $rows);
-        $terms = [];
-        foreach ($first + $rows as $id => $row) {
-            if ($filter->offers($id) && is_array($row)) {
-                $look = $filter->looks[$id] ?? null;
-                $own = Look::fromJson($row['look']);
-                $terms[] = [
-                    $row['slug'], $look->label ?? $own->label ?? $row['label'], $look !== null && ! $look->isUndressed() ? $look : $own,
-                    $row['products'],
-                ];
-            }
-        }
-
-        return $terms;
+                return new OfferableTerm($id, (string) $category?->slug, (string) $category?->name);
+            }, $all->tree->below(ctype_digit($page) ? (int) $page : 0)),
+        };
     }
 
-    /** @param  list<array{0: string, 1: string, 2: Look, 3: int}>  $terms */
-    private function offered(FilterSettings $filter, int $products, array $terms, int $carried): ShownFilter|Absence
+    /** @return array<int, int> products by band, numbered from 1 */
+    private static function inBands(FilterSettings $filter, FilterFacts $facts): array
     {
-        $with = array_values(array_filter($terms, fn (array $term): bool => $term[3] > 0));
-        if ($with === [] && $carried > 0) {
-            return Absence::LeftOut;
+        $counts = [];
+        foreach ($filter->bands as $i => $band) {
+            $counts[$i + 1] = $facts->holding($band);
         }
-        $single = count($with) === 1 && $with[0][3] < $products && $filter->control === Control::Bands;
 
-        return ($single ? null : Absence::ofTerms($filter->kind, array_column($with, 3), $products))
-            ?? ShownFilter::ofTerms(
-                $filter,
-                null,
-                array_map(fn (array $term): ShownTerm => new ShownTerm($term[0], $term[1], $term[2], $term[3], false), $with),
-            );
+        return $counts;
+    }
+
+    private function definition(ComposedFilter $filter): ?Definition
+    {
+        return Definition::query()->live()->where('slug', $filter->key)->first();
     }
 }

@@ -14,6 +14,7 @@ use Lokum\Lineup\Control;
 use Lokum\Lineup\EmptyTerms;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\TermChoice;
+use Lokum\Quantity\TypedNumber;
 use Lokum\Text\Label;
 use Lokum\Vocabulary\Look;
 use Lokum\Vocabulary\TermOrder;
@@ -105,13 +106,9 @@ final readonly class FilterForm
         foreach (array_slice((array) ($this->input['bands'] ?? []), 0, self::MOST_BANDS) as $i => $row) {
             $row = (array) $row;
             $end = function (string $name) use ($row, $i): ?float {
-                $text = str_replace(',', '.', trim((string) ($row[$name] ?? '')));
+                $text = trim((string) ($row[$name] ?? ''));
 
-                return $text === ''
-                    ? null
-                    : (is_numeric($text) && is_finite((float) $text) ? (float) $text : throw new Refused(
-                        'Band '.($i + 1).": \"{$text}\" is not a number.", 'bands',
-                    ));
+                return $text === '' ? null : TypedNumber::read($text) ?? throw new Refused('Band '.($i + 1).": \"{$text}\" is not a number.", 'bands');
             };
             [$from, $to] = [$end('from'), $end('to')];
             if ($from !== null || $to !== null) {
@@ -150,13 +147,10 @@ final readonly class FilterForm
 
     private function number(string $name, string $what): ?float
     {
-        $text = str_replace(',', '.', $this->text($name));
+        $text = $this->text($name);
 
         return $text === ''
             ? null
-            : (is_numeric($text) && is_finite((float) $text) ? (float) $text : throw new Refused(
-                "{$what} is a number, for example 5 or 0.5; \"{$text}\" is none.",
-                $name,
-            ));
+            : TypedNumber::read($text) ?? throw new Refused("{$what} is a number, for example 5 or 0.5; \"{$text}\" is none.", $name);
     }
 }

@@ -36,7 +36,7 @@ final class LineupsController
         $with = $request->string('with')->toString();
 
         return view('lineups.show', [
-            'all' => $all, 'page' => $page, 'at' => $this->placement($request, $page), 'lineup' => $lineup, 'worth' => $earned, 'warnings' => $warnings->of($page, $lineup, $facts, $earned), 'live' => $listing->of($page, $lineup), 'goods' => $listing->products($page, $all),
+            'all' => $all, 'page' => $page, 'at' => $this->placement($request, $page), 'lineup' => $lineup, 'worth' => $earned, 'warnings' => $warnings->of($page, $lineup, $facts, $earned), 'live' => $listing->of($page, $lineup, $all), 'goods' => $listing->products($page, $lineup), 'brand' => $facts->scope($page)->of,
             'offered' => array_map(
                 fn (ComposedFilter $filter): int => count(array_filter(
                     $facts->of($page, $filter->key)->counts,

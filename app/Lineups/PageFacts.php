@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Catalog\CategoryTree;
 use App\Catalog\Counted;
 use App\Definitions\Definition;
 use App\History\Remembered;
+use App\Publishing\BuildEdition;
 use App\Publishing\Discount;
+use App\Vocabulary\ProductCounts;
 use App\Vocabulary\TermNumbers;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\ProposedBands;
@@ -17,62 +18,90 @@ use Lokum\Vocabulary\Level;
 use PDO;
 
 /** What the products of a page say about a filter, counted from the draft. Kept until products, values or definitions change. */
-final readonly class PageFacts
+final class PageFacts
 {
     private const SHARES = 8;
 
-    private CategoryTree $tree;
+    /** Terms of the field "stock", as editions number them. */
+    private const STOCK_TERM = 'CASE WHEN i.stock > 0 THEN '.BuildEdition::IN_STOCK.' ELSE '.BuildEdition::SOLD_OUT.' END';
 
-    public function __construct(private Remembered $remembered)
+    private ?Compositions $compositions = null;
+
+    /** @var array<string, DraftScope> by page */
+    private array $scopes = [];
+
+    public function __construct(private readonly Remembered $remembered, private readonly ProductCounts $counts)
     {
-        $this->tree = CategoryTree::load();
     }
 
     /** Products of a page. */
     public function products(string $page): int
     {
-        return $this->remembered
-            ->ofData(
-                "page-products:{$page}",
-                fn (): int => (int) DB::table('items as p')->whereNull('p.parent_id')->whereRaw($this->within($page))->count(),
-            );
+        return $this->remembered->ofData(
+            "page-products:{$this->name($page)}",
+            fn (): int => (int) DB::table('items as p')->whereNull('p.parent_id')->whereRaw($this->scope($page)->product())->count(),
+        );
     }
 
     /** @param  string  $page  a category's id, or "shop", "search", "brands" */
     public function of(string $page, string $key): FilterFacts
     {
-        return $this->remembered->ofData("facts:{$page}:{$key}", fn (): FilterFacts => $this->count($page, $key));
+        return $this->remembered->ofData("facts:{$this->name($page)}:{$key}", fn (): FilterFacts => $this->count($page, $key));
+    }
+
+    /** @return array<int, int> products of a page by value, of those that are below an umbrella */
+    public function nested(string $page, Definition $definition): array
+    {
+        return $this->remembered->ofData(
+            "nested:{$this->name($page)}:{$definition->slug}",
+            fn (): array => $this->several($this->ofDefinition($page, $definition, 'v.id', 'v.held = 0 AND v.umbrella_id IS NOT NULL'))[1],
+        );
+    }
+
+    public function scope(string $page): DraftScope
+    {
+        return $this->scopes[$page] ??= DraftScope::of($page, $this->compositions()->tree, $this->counts, $this->hidesSoldOut($page));
+    }
+
+    private function hidesSoldOut(string $page): bool
+    {
+        return ($this->compositions()->of($page)->settings['sold_out'] ?? null) === 'hidden';
+    }
+
+    /** What is kept is kept for each way to list a page. */
+    private function name(string $page): string
+    {
+        return $page.($this->hidesSoldOut($page) ? ' in stock' : '').($page === Placement::BRANDS ? ' of '.$this->scope($page)->term : '');
+    }
+
+    private function compositions(): Compositions
+    {
+        return $this->compositions ??= Compositions::load();
     }
 
     private function count(string $page, string $key): FilterFacts
     {
         $definition = Definition::query()->live()->where('slug', $key)->first();
         $kind = $definition->kind ?? Filter::FIELDS[$key][1] ?? null;
-        $within = $this->within($page);
         if ($kind === null) {
             return new FilterFacts($this->products($page), 0, [], [], '', '');
         }
         if ($kind === Kind::Number || $kind === Kind::Date) {
-            return $this->numbers(
-                $page,
-                $definition === null
-                    ? $this->fieldNumbers($key, $within)
-                    : $this->ofDefinition($definition, 's.number', 's.number IS NOT NULL', $within),
-            );
+            return $this->numbers($page, $definition === null
+                ? $this->fieldNumbers($page, $key)
+                : $this->ofDefinition($page, $definition, 's.number', 's.number IS NOT NULL'));
         }
         if ($kind === Kind::Text) {
-            $n = (int) DB::selectOne(
-                'SELECT COUNT(DISTINCT p.id) AS n FROM assignments a JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT." WHERE a.definition_id = ? AND {$within}",
-                [$definition->id ?? 0],
-            )->n;
+            $carrying = $definition === null ? 0 : (int) DB::scalar('SELECT COUNT(*) FROM (SELECT DISTINCT id FROM ('.$this->ofDefinition($page, $definition, '1', '1').'))');
 
-            return new FilterFacts($this->products($page), $n, [], [], '', '');
+            return new FilterFacts($this->products($page), $carrying, [], [], '', '');
         }
+        $scope = $this->scope($page);
 
         return $this->terms($page, match (true) {
-            $definition !== null => $this->ofDefinition($definition, TermNumbers::SQL, 'v.held = 0', $within),
-            $key === Filter::STOCK => 'SELECT p.id, CASE WHEN i.stock > 0 THEN 1 ELSE 2 END FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$within}",
-            default => $this->categories($page, $within),
+            $definition !== null => $this->ofDefinition($page, $definition, TermNumbers::SQL, 'v.held = 0'),
+            $key === Filter::STOCK => 'SELECT p.id, '.self::STOCK_TERM.' FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$scope->products} AND {$scope->variant()}",
+            default => $this->categories($page),
         }, $definition === null ? $key === Filter::CATEGORY : ! $definition->multiple && ($definition->level === Level::Product || ! $this->hasVariants()));
     }
 
@@ -133,7 +162,7 @@ final readonly class PageFacts
     {
         $first = $seen = $numbers = [];
         foreach ($this->rows($sql) as [$product, $number]) {
-            $text = (string) (float) $number;
+            $text = var_export((float) $number, true);
             if (isset($seen[$product][$text])) {
                 continue;
             }
@@ -164,26 +193,34 @@ final readonly class PageFacts
         );
     }
 
-    private function fieldNumbers(string $key, string $within): string
+    private function fieldNumbers(string $page, string $key): string
     {
         $list = $key === Filter::DISCOUNT ? Discount::listPrice() : null;
+        $scope = $this->scope($page);
+        $ofVariants = "{$scope->products} AND {$scope->variant()}";
 
         return match (true) {
-            $key === Filter::ADDED => "SELECT p.id, CAST(julianday('now') - julianday(p.created_at) AS INTEGER) FROM items p WHERE p.parent_id IS NULL AND p.created_at IS NOT NULL AND {$within}",
-            $list !== null => 'SELECT p.id, d.number FROM ('.Discount::sql($list).') d JOIN items i ON i.id = d.id JOIN items p ON p.id = '.Counted::PRODUCT." WHERE {$within}",
-            $key === Filter::PRICE => 'SELECT p.id, i.price FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.price IS NOT NULL AND {$within}",
+            $key === Filter::ADDED => "SELECT p.id, CAST(julianday('now') - julianday(p.created_at) AS INTEGER) FROM items p WHERE p.parent_id IS NULL AND p.created_at IS NOT NULL AND {$scope->product()}",
+            $list !== null => 'SELECT p.id, d.number FROM ('.Discount::sql($list).') d JOIN items i ON i.id = d.id JOIN items p ON p.id = '.Counted::PRODUCT." WHERE {$ofVariants}",
+            $key === Filter::PRICE => 'SELECT p.id, i.price FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.price IS NOT NULL AND {$ofVariants}",
             default => 'SELECT 0, 0 WHERE 0',
         };
     }
 
-    /** Products and what they carry; tables that say nothing here are left out. */
-    private function ofDefinition(Definition $definition, string $what, string $where, string $within): string
+    /** Products (id) and what they carry; tables that say nothing here are left out. */
+    private function ofDefinition(string $page, Definition $definition, string $what, string $where): string
     {
+        $scope = $this->scope($page);
         $variants = $this->hasVariants();
-        $product = $variants ? Counted::PRODUCT : 'a.item_id';
+        $ofProducts = $definition->level === Level::Product || ! $variants && $scope->variant() === '1';
+        $within = $ofProducts ? $scope->product() : "{$scope->products} AND {$scope->variant()}";
+        $product = $variants || ! $ofProducts ? Counted::PRODUCT : 'a.item_id';
+        // Of several numbers of one item the smallest counts.
+        $smallest = $definition->multiple && $what === 's.number';
 
-        return "SELECT {$product}, {$what} FROM spellings s".(str_contains($what.$where, 'v.') ? ' JOIN attribute_values v ON v.id = s.value_id' : '').' JOIN assignments a ON a.spelling_id = s.id'
-            .($variants ? ' JOIN items i ON i.id = a.item_id' : '').($within === '1' ? '' : " JOIN items p ON p.id = {$product}")." WHERE s.definition_id = {$definition->id} AND {$where}".($variants ? ' AND '.Counted::on($definition->level) : '')." AND {$within}";
+        return "SELECT {$product} AS id, ".($smallest ? 'MIN(s.number)' : $what).' FROM spellings s'.(str_contains($what.$where, 'v.') ? ' JOIN attribute_values v ON v.id = s.value_id' : '').' JOIN assignments a ON a.spelling_id = s.id'
+            .($product === 'a.item_id' ? '' : ' JOIN items i ON i.id = a.item_id').($within === '1' ? '' : " JOIN items p ON p.id = {$product}")." WHERE s.definition_id = {$definition->id} AND {$where}".($product === 'a.item_id' ? '' : ' AND '.Counted::on($definition->level)).($within === '1' ? '' : " AND {$within}")
+            .($smallest ? ' GROUP BY a.item_id' : '');
     }
 
     private function hasVariants(): bool
@@ -192,27 +229,18 @@ final readonly class PageFacts
     }
 
     /** Products by the category one step below the page that they are in. */
-    private function categories(string $page, string $within): string
+    private function categories(string $page): string
     {
+        $tree = $this->compositions()->tree;
         $cases = '';
-        foreach ($this->tree->below(ctype_digit($page) ? (int) $page : 0) as $child) {
-            $cases .= ' WHEN p.category_id IN ('.implode(',', $this->tree->withDescendants($child)).") THEN {$child}";
+        foreach ($tree->below(ctype_digit($page) ? (int) $page : 0) as $child) {
+            $listed = $tree->find($child)?->own_only === true ? [$child] : $tree->withDescendants($child);
+            $cases .= ' WHEN p.category_id IN ('.implode(',', $listed).") THEN {$child}";
         }
 
         return $cases === ''
             ? 'SELECT 0, 0 WHERE 0'
-            : "SELECT * FROM (SELECT p.id, CASE{$cases} END AS term FROM items p WHERE p.parent_id IS NULL AND {$within}) WHERE term IS NOT NULL";
-    }
-
-    /** In SQL, over the product p. */
-    private function within(string $page): string
-    {
-        return ctype_digit($page)
-            ? 'p.category_id IN ('.implode(
-                ',',
-                $this->tree->find((int) $page)?->own_only ? [(int) $page] : $this->tree->withDescendants((int) $page),
-            ).')'
-            : '1';
+            : "SELECT * FROM (SELECT p.id, CASE{$cases} END AS term FROM items p WHERE p.parent_id IS NULL AND {$this->scope($page)->product()}) WHERE term IS NOT NULL";
     }
 
     /** @return iterable<array{0: int, 1: int|float}> */

@@ -13,6 +13,7 @@ use App\Lineups\Filter;
 use App\Vocabulary\Umbrella;
 use Closure;
 use Generator;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
@@ -77,6 +78,7 @@ final class BuildEdition
             }
         }
         $this->fields();
+        $this->words($definitions);
         $this->writer->insert(
             'meta',
             [
@@ -147,7 +149,7 @@ final class BuildEdition
             );
         }
         $this->nested($definition, $ofValue);
-        foreach (EndedAddresses::of($definition) as $slug => $term) {
+        foreach (EndedAddresses::of($definition) + EndedAddresses::ofMerged($definition) as $slug => $term) {
             $this->writer->insert('redirects', [$definition->id, (string) $slug, $term]);
         }
     }
@@ -158,12 +160,12 @@ final class BuildEdition
         if (! EditionLineups::nests($this->compositions, $definition->slug)) {
             return;
         }
-        $taken = Umbrella::query()->where('definition_id', $definition->id)->pluck('slug')->all();
-        foreach ($definition->values()->whereNotNull('umbrella_id')->where('held', false)->orderBy('label')->get() as $position => $value) {
-            $ofValue->execute([$value->id]);
-            $items = $ofValue->fetchAll(PDO::FETCH_COLUMN);
-            $slug = in_array($value->slug, $taken, true) ? "{$value->slug}-itself" : $value->slug;
-            $this->term($value->id, $definition->id, $position, $slug, $value->label, $value->look, $definition->level, $items, Umbrella::TERM + (int) $value->umbrella_id);
+        foreach ($this->draft->below($definition) as $position => $term) {
+            $ofValue->execute([$term->id]);
+            $this->term(
+                $term->id, $definition->id, $position, $term->slug, $term->label, $term->look->toJson(), $definition->level,
+                $ofValue->fetchAll(PDO::FETCH_COLUMN), $term->parent,
+            );
         }
     }
 
@@ -188,6 +190,23 @@ final class BuildEdition
             WHERE s.definition_id = '.$definition->id.' AND s.number IS NOT NULL');
     }
 
+    /**
+     * What shoppers are told of definitions, and where the addresses of merged ones lead.
+     *
+     * @param  Collection<int, Definition>  $definitions
+     */
+    private function words(Collection $definitions): void
+    {
+        $fields = array_map(fn (array $field): string => $field[0], Filter::FIELDS);
+        foreach ([
+            'helps' => $definitions->whereNotNull('help')->where('help', '!=', '')->pluck('help', 'slug')->all(),
+            'labels' => $definitions->pluck('label', 'slug')->all() + $fields,
+            'ended_attributes' => EndedAddresses::ofDefinitions(),
+        ] as $name => $words) {
+            $this->writer->insert('meta', [$name, (string) json_encode($words, JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE)]);
+        }
+    }
+
     private function fields(): void
     {
         foreach (['price' => 'Price', 'stock' => 'Stock'] as $field => $label) {
@@ -209,7 +228,8 @@ final class BuildEdition
         $bits = [];
         foreach ($pairs as [$id, $number]) {
             $bit = $this->numbering->bit($id, $level);
-            $bit === null ?: $bits[$bit] ??= (float) $number;
+            // Of several numbers of one variant the smallest counts.
+            $bit === null ?: $bits[$bit] = min($bits[$bit] ?? INF, (float) $number);
         }
         foreach ($bits as $number) {
             $numbers[var_export($number, true)] = $number;

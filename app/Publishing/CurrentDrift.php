@@ -5,9 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\History\Remembered;
-use App\Refused;
 use Lokum\Edition\Drift;
-use Lokum\Edition\Summary;
 
 /** How far the catalog has moved since the edition that shoppers see. */
 final readonly class CurrentDrift
@@ -18,25 +16,18 @@ final readonly class CurrentDrift
 
     public function __invoke(): Drift
     {
-        $edition = Edition::current();
+        $served = Served::now();
 
-        return $this->remembered->of($this->name($edition), fn (): Drift => Drift::between($this->served($edition), ($this->draft)()));
-    }
-
-    /** What shoppers are served; nothing, where the edition's file is gone or of another shape. */
-    private function served(?Edition $edition): ?Summary
-    {
-        try {
-            return $edition?->open()->summary();
-        } catch (Refused) {
-            return null;
-        }
+        return $this->remembered->of(
+            $this->name($served->edition),
+            fn (): Drift => Drift::between($served->edition === null ? null : $served->file()->summary(), ($this->draft)()),
+        );
     }
 
     /** The number of differences, where it is known already; null where it would have to be worked out. */
-    public function known(): ?int
+    public function known(?Edition $served): ?int
     {
-        $known = $this->remembered->known($this->name(Edition::current()));
+        $known = $this->remembered->known($this->name($served));
 
         return $known instanceof Drift ? $known->differences() : null;
     }

@@ -13,13 +13,19 @@ use App\Lineups\Filter;
 use App\Vocabulary\TermNumbers;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\Absence;
+use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
+use Lokum\Lineup\Offer;
+use Lokum\Lineup\OfferableTerm;
 use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
 
 /** Which filters would show on which category's page now, and why the others would not. */
 final class DraftPages
 {
-    /** @var array<int, int> products by category id, those below included; 0 is the whole shop */
+    private const IN_STOCK = 'EXISTS (SELECT 1 FROM items w WHERE w.variant_count = 0 AND (w.id = p.id OR w.parent_id = p.id) AND (w.stock IS NULL OR w.stock > 0))';
+
+    /** @var array<int, array<int, array<int, int>>> products by category id (0: the whole shop), those below included; all, and those that are not sold out */
     private array $products = [];
 
     private CategoryTree $tree;
@@ -40,18 +46,20 @@ final class DraftPages
         $compositions = Compositions::load();
         $this->tree = $compositions->tree;
         $this->products = [];
-        foreach (DB::table('items')->whereNull('parent_id')->groupBy('category_id')->selectRaw('category_id, COUNT(*) AS n')->get() as $row) {
-            foreach ($this->upwards($row->category_id) as $category) {
-                $this->products[$category] = ($this->products[$category] ?? 0) + $row->n;
-            }
-        }
         $pages = [];
+        foreach ([false, true] as $inStock) {
+            $this->products[(int) $inStock] = $this->byCategory('SELECT category_id, 1 AS term, COUNT(*) AS n FROM items p WHERE p.parent_id IS NULL'.($inStock ? ' AND '.self::IN_STOCK : '').' GROUP BY 1');
+        }
         $facts = [];
-        foreach (array_keys($this->products) as $category) {
-            foreach ($compositions->of($category === 0 ? 'shop' : (string) $category)->filters as $key => $filter) {
-                $facts[$key] ??= $this->facts($filter->settings());
-                $pages[$category][$filter->settings()->title] = self::absence(
-                    $filter->settings(), $facts[$key][$category] ?? null, $this->products[$category],
+        foreach (array_keys($this->products[0]) as $category) {
+            $lineup = $compositions->of($category === 0 ? 'shop' : (string) $category);
+            $inStock = ($lineup->settings['sold_out'] ?? null) === 'hidden';
+            foreach ($lineup->filters as $key => $filter) {
+                $settings = $filter->settings();
+                $name = $key.'|'.(int) $inStock.'|'.($settings->control === Control::Bands ? json_encode($settings->bands) : '');
+                $facts[$name] ??= $this->facts($settings, $inStock);
+                $pages[$category][$settings->title] = $this->absence(
+                    $settings, $facts[$name][$category] ?? null, $this->products[(int) $inStock][$category][1] ?? 0,
                 );
             }
         }
@@ -59,53 +67,70 @@ final class DraftPages
         return $pages;
     }
 
-    /** @param  array<int|string, mixed>|null  $facts  products by term, or the smallest and largest number, or anything where something is carried */
-    private static function absence(FilterSettings $filter, ?array $facts, int $products): ?Absence
+    /** @param  array<int|string, mixed>|null  $facts  products by term, or the smallest and largest number */
+    private function absence(FilterSettings $filter, ?array $facts, int $products): ?Absence
     {
-        if ($facts === null) {
-            return Absence::NobodyCarriesIt;
-        }
-        if (isset($facts['ends'])) {
-            return Absence::ofScale($facts['ends']);
-        }
-        if ($filter->kind === Kind::Text) {
-            return null;
-        }
-        /** @var array<int, int> $facts */
-        $offered = array_filter($facts, fn (int $term): bool => $filter->offers($term), ARRAY_FILTER_USE_KEY);
+        if ($filter->control === Control::Words) {
+            $offer = Offer::ofWords($facts === null ? 0 : 1);
 
-        return $offered === [] && $facts !== [] ? Absence::LeftOut : Absence::ofTerms($filter->kind, array_values($offered), $products);
+            return $offer instanceof Absence ? $offer : null;
+        }
+        if ($filter->isScale()) {
+            return Absence::ofScale($facts['ends'] ?? null);
+        }
+        /** @var array<int, int> $counts */
+        $counts = $facts ?? [];
+
+        return Offer::absence($filter, array_map(fn (int $id): OfferableTerm => new OfferableTerm($id, '', ''), array_keys($counts)), $counts, $products);
     }
 
     /** @return array<int, array<int|string, mixed>> by category */
-    private function facts(FilterSettings $filter): array
+    private function facts(FilterSettings $filter, bool $inStock): array
     {
         $definition = Definition::query()->live()->where('slug', $filter->key)->first();
 
         return match (true) {
-            $filter->key === Filter::CATEGORY => $this->categories(),
-            $filter->kind === Kind::Number, $filter->kind === Kind::Date => $this->ends($filter->key, $definition),
-            default => $this->counts($filter->key, $definition),
+            $filter->key === Filter::CATEGORY => $this->categories($inStock),
+            $filter->control === Control::Bands => $this->bands($filter, $definition, $inStock),
+            $filter->isScale() => $this->ends($filter->key, $definition, $inStock),
+            default => $this->counts($filter->key, $definition, $inStock),
         };
     }
 
     /** @return array<int, array<int, int>> products by category and term */
-    private function counts(string $key, ?Definition $definition): array
+    private function counts(string $key, ?Definition $definition, bool $inStock): array
     {
-        $rows = match (true) {
-            $definition === null && $key === Filter::STOCK => DB::select('SELECT p.category_id, CASE WHEN i.stock > 0 THEN 1 ELSE 2 END AS term, COUNT(DISTINCT p.id) AS n FROM items i JOIN items p ON p.id = '.Counted::PRODUCT.' WHERE i.variant_count = 0 AND i.stock IS NOT NULL GROUP BY 1, 2'),
-            $definition === null => [],
-            $definition->kind === Kind::Text => DB::select(
-                'SELECT p.category_id, 1 AS term, COUNT(DISTINCT p.id) AS n FROM assignments a JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT.' WHERE a.definition_id = ? GROUP BY 1',
-                [$definition->id],
+        $of = fn (string $term): string => "SELECT p.category_id, {$term} AS term, COUNT(DISTINCT p.id) AS n FROM";
+        $items = 'JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT;
+
+        return match (true) {
+            $definition === null && $key === Filter::STOCK => $this->byCategory(
+                $of('CASE WHEN i.stock > 0 THEN '.BuildEdition::IN_STOCK.' ELSE '.BuildEdition::SOLD_OUT.' END')
+                .' items i JOIN items p ON p.id = '.Counted::PRODUCT.' WHERE i.variant_count = 0 AND i.stock IS NOT NULL'.$this->stock(Level::Variant, $inStock).' GROUP BY 1, 2',
             ),
-            default => DB::select('SELECT p.category_id, '.TermNumbers::SQL.' AS term, COUNT(DISTINCT p.id) AS n FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
-                JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT.' WHERE s.definition_id = ? AND '.Counted::on($definition->level).' GROUP BY 1, 2', [$definition->id]),
+            $definition === null => [],
+            $definition->kind === Kind::Text => $this->byCategory(
+                $of('1')." assignments a {$items} WHERE a.definition_id = {$definition->id} AND ".Counted::on($definition->level).$this->stock($definition->level, $inStock).' GROUP BY 1',
+            ),
+            default => $this->byCategory(
+                $of(TermNumbers::SQL)." spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0 JOIN assignments a ON a.spelling_id = s.id {$items}
+                WHERE s.definition_id = {$definition->id} AND ".Counted::on($definition->level).$this->stock($definition->level, $inStock).' GROUP BY 1, 2',
+            ),
         };
+    }
+
+    /** @return array<int, array<int, int>> products by category and band, numbered from 1 */
+    private function bands(FilterSettings $filter, ?Definition $definition, bool $inStock): array
+    {
+        $from = $this->numbers($filter->key, $definition, $inStock);
         $counts = [];
-        foreach ($rows as $row) {
-            foreach ($this->upwards($row->category_id) as $category) {
-                $counts[$category][$row->term] = ($counts[$category][$row->term] ?? 0) + $row->n;
+        foreach ($from === null ? [] : $filter->bands as $i => $band) {
+            $in = implode(' AND ', array_filter([
+                $band->from === null ? null : 'n.number >= '.var_export($band->from, true),
+                $band->to === null ? null : 'n.number '.($band->holdsTo ? '<=' : '<').' '.var_export($band->to, true),
+            ]));
+            foreach ($this->byCategory("SELECT p.category_id, {$i} + 1 AS term, COUNT(DISTINCT p.id) AS n {$from} AND {$in} GROUP BY 1") as $category => $terms) {
+                $counts[$category] = ($counts[$category] ?? []) + $terms;
             }
         }
 
@@ -113,18 +138,11 @@ final class DraftPages
     }
 
     /** @return array<int, array{ends: array{0: float, 1: float}}> by category */
-    private function ends(string $key, ?Definition $definition): array
+    private function ends(string $key, ?Definition $definition, bool $inStock): array
     {
-        $list = $key === Filter::DISCOUNT ? Discount::listPrice() : null;
-        $numbers = match (true) {
-            $definition !== null => "SELECT a.item_id AS id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id WHERE s.definition_id = {$definition->id} AND s.number IS NOT NULL",
-            $key === Filter::ADDED => "SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) AS number FROM items WHERE parent_id IS NULL AND created_at IS NOT NULL",
-            $list !== null => 'SELECT i.id, d.number FROM ('.Discount::sql($list).') d JOIN items i ON i.id = d.id',
-            $key === Filter::PRICE => 'SELECT id, price AS number FROM items WHERE variant_count = 0 AND price IS NOT NULL',
-            default => null,
-        };
+        $from = $this->numbers($key, $definition, $inStock);
         $ends = [];
-        foreach ($numbers === null ? [] : DB::select("SELECT p.category_id, MIN(n.number) AS low, MAX(n.number) AS high FROM ({$numbers}) n JOIN items i ON i.id = n.id JOIN items p ON p.id = ".Counted::PRODUCT.($definition === null ? '' : ' WHERE '.Counted::on($definition->level)).' GROUP BY 1') as $row) {
+        foreach ($from === null ? [] : DB::select("SELECT p.category_id, MIN(n.number) AS low, MAX(n.number) AS high {$from} GROUP BY 1") as $row) {
             foreach ($this->upwards($row->category_id) as $category) {
                 $ends[$category] = ['ends' => [
                     min($ends[$category]['ends'][0] ?? INF, (float) $row->low),
@@ -136,13 +154,53 @@ final class DraftPages
         return $ends;
     }
 
+    /** FROM and WHERE over numbers (n), their items (i) and products (p); null where there is nothing of that name. */
+    private function numbers(string $key, ?Definition $definition, bool $inStock): ?string
+    {
+        $list = $key === Filter::DISCOUNT ? Discount::listPrice() : null;
+        $level = $definition->level ?? ($key === Filter::ADDED ? Level::Product : Level::Variant);
+        $numbers = match (true) {
+            $definition !== null => "SELECT a.item_id AS id, MIN(s.number) AS number FROM spellings s JOIN assignments a ON a.spelling_id = s.id WHERE s.definition_id = {$definition->id} AND s.number IS NOT NULL GROUP BY a.item_id",
+            $key === Filter::ADDED => "SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) AS number FROM items WHERE parent_id IS NULL AND created_at IS NOT NULL",
+            $list !== null => Discount::sql($list),
+            $key === Filter::PRICE => 'SELECT id, price AS number FROM items WHERE variant_count = 0 AND price IS NOT NULL',
+            default => null,
+        };
+
+        return $numbers === null
+            ? null
+            : "FROM ({$numbers}) n JOIN items i ON i.id = n.id JOIN items p ON p.id = ".Counted::PRODUCT.' WHERE '.Counted::on($level).$this->stock($level, $inStock);
+    }
+
+    /** Condition on what is in stock, or of whose stock nothing is known: the variant i itself, or one of the product p. */
+    private function stock(Level $level, bool $inStock): string
+    {
+        return ! $inStock ? '' : ($level === Level::Variant ? ' AND (i.stock IS NULL OR i.stock > 0)' : ' AND '.self::IN_STOCK);
+    }
+
     /** @return array<int, array<int, int>> products by category and the category below */
-    private function categories(): array
+    private function categories(bool $inStock): array
     {
         $counts = [];
-        foreach ($this->products as $category => $n) {
+        foreach ($this->products[(int) $inStock] as $category => [1 => $n]) {
             $parent = $category === 0 ? null : $this->tree->find($category)->parent_id ?? 0;
-            $parent === null ?: $counts[$parent][$category] = $n;
+            // A page that lists its own products only has none of those below.
+            if ($parent !== null && ($parent === 0 || $this->tree->find($parent)?->own_only !== true)) {
+                $counts[$parent][$category] = $n;
+            }
+        }
+
+        return $counts;
+    }
+
+    /** @return array<int, array<int, int>> sums by category and term, for each category with what is below it */
+    private function byCategory(string $sql): array
+    {
+        $counts = [];
+        foreach (DB::select($sql) as $row) {
+            foreach ($this->upwards($row->category_id) as $category) {
+                $counts[$category][$row->term] = ($counts[$category][$row->term] ?? 0) + $row->n;
+            }
         }
 
         return $counts;

@@ -7,7 +7,10 @@ namespace App\Publishing;
 use App\Definitions\Definition;
 use App\Vocabulary\ProductCounts;
 use App\Vocabulary\Umbrella;
+use App\Vocabulary\Value;
 use Illuminate\Support\Facades\DB;
+use Lokum\Lineup\OfferableTerm;
+use Lokum\Text\Slug;
 use Lokum\Vocabulary\Look;
 use Lokum\Vocabulary\Term;
 use Lokum\Vocabulary\TermOrder;
@@ -43,6 +46,39 @@ final readonly class DraftTerms
         return array_map(fn (Term $term): array => $rows[$term->id], $this->sorter->sort($terms, $order ?? $definition->term_order));
     }
 
+    /**
+     * The same terms as a filter may offer them, with the values below their umbrellas where it shows these.
+     *
+     * @param  TermOrder|null  $order  null: the attribute's
+     * @return list<OfferableTerm>
+     */
+    public function offerable(Definition $definition, ?TermOrder $order, bool $nested): array
+    {
+        $terms = array_map(function (array $row): OfferableTerm {
+            $look = Look::fromJson($row['look']);
+
+            return new OfferableTerm($row['id'], $row['slug'], $look->label ?? $row['label'], $look);
+        }, $this->of($definition, order: $order));
+
+        return $nested ? [...$terms, ...$this->below($definition)] : $terms;
+    }
+
+    /** @return list<OfferableTerm> values below their umbrellas, by their names */
+    public function below(Definition $definition): array
+    {
+        $taken = array_fill_keys(array_column($this->candidates($definition), 'slug'), true);
+        $terms = [];
+        /** @var Value $value */
+        foreach ($definition->values()->whereNotNull('umbrella_id')->where('held', false)->orderBy('label')->orderBy('id')->get() as $value) {
+            $slug = isset($taken[$value->slug]) ? "{$value->slug}-itself" : $value->slug;
+            $terms[] = new OfferableTerm(
+                $value->id, $slug, $value->look()->label ?? $value->label, $value->look(), Umbrella::TERM + (int) $value->umbrella_id,
+            );
+        }
+
+        return $terms;
+    }
+
     /** @return array<int, int> distinct products by term */
     private function products(Definition $definition): array
     {
@@ -68,6 +104,13 @@ final readonly class DraftTerms
             ->selectRaw('id + '.Umbrella::TERM.' AS id, label, slug, look, position, NULL AS description, NULL AS picture')
             ->get();
 
-        return [...$values->all(), ...$umbrellas->all()];
+        // Two terms of one address would be one for shoppers: where that has come about, the later one goes by another.
+        $taken = [];
+        foreach ($all = [...$values->all(), ...$umbrellas->all()] as $row) {
+            $row->slug = Slug::unique((string) $row->slug, fn (string $slug): bool => isset($taken[$slug]));
+            $taken[$row->slug] = true;
+        }
+
+        return $all;
     }
 }

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Access\User;
-use App\Refused;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -18,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property int $products
  * @property int $variants
  * @property int $terms
+ * @property int|null $bytes of its file; null: of an edition from before they were noted
  * @property float $seconds
  * @property Carbon $created_at
  * @property-read User|null $user
@@ -38,36 +38,14 @@ final class Edition extends Model
         return config('lokum.data').'/editions';
     }
 
-    /** @throws Refused before the first edition */
-    public static function openCurrent(): EditionFile
-    {
-        $edition = self::current() ?? throw new Refused('There is no edition yet. Publish one first.');
-
-        return $edition->open();
-    }
-
     public function open(): EditionFile
     {
-        return new EditionFile(self::directory().'/'.$this->file);
+        return new EditionFile(self::directory().'/'.$this->file, $this->bytes);
     }
 
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {
         return $this->belongsTo(User::class);
-    }
-
-    /** @return list<EditionAttribute> attributes with a directory in the shop */
-    public static function directories(): array
-    {
-        if (self::current() === null) {
-            return [];
-        }
-        $edition = self::openCurrent();
-
-        return array_values(array_filter(
-            $edition->attributes(),
-            fn (EditionAttribute $attribute): bool => in_array($attribute->id, $edition->directories(), true),
-        ));
     }
 }

@@ -14,10 +14,13 @@ final readonly class EditionDatabase
     private PDO $pdo;
 
     /** @throws Refused when it is gone, or of another shape than this version of Lokum reads */
-    public function __construct(string $path)
+    public function __construct(string $path, ?int $bytes = null)
     {
         if (! is_file($path)) {
             throw new Refused('The file of the current edition is missing. Publish again.');
+        }
+        if ($bytes !== null && filesize($path) !== $bytes) {
+            throw new Refused('The file of the current edition is short or damaged. Publish again.');
         }
         $this->pdo = new PDO(
             'sqlite:file:'.rawurlencode($path).'?mode=ro&immutable=1',

@@ -47,9 +47,22 @@ final class EditionFile implements TermSource
     /** @var array<string, list<FilterSettings>> by page */
     private array $filters = [];
 
-    public function __construct(string $path)
+    /** @var array<string, mixed>|null by key */
+    private ?array $helps = null;
+
+    /** @var array<string, mixed>|null by key */
+    private ?array $labels = null;
+
+    /** @var array<string, string>|null */
+    private ?array $ended = null;
+
+    /** @var list<EditionCategory>|null */
+    private ?array $categories = null;
+
+    /** @param  int|null  $bytes  that the file has to have; null: not known */
+    public function __construct(string $path, ?int $bytes = null)
     {
-        $this->database = new EditionDatabase($path);
+        $this->database = new EditionDatabase($path, $bytes);
         /** @var list<int> $sizes */
         $sizes = json_decode($this->meta('lanes'), true);
         $this->layout = new Layout($sizes);
@@ -110,13 +123,40 @@ final class EditionFile implements TermSource
         return $terms;
     }
 
-    /** @return list<int> attributes whose values have pages of their own */
+    /** What shoppers are helped with at a definition's filter. */
+    public function helpOf(string $key): ?string
+    {
+        $this->helps ??= (array) json_decode($this->meta('helps') ?: '{}', true);
+
+        return isset($this->helps[$key]) ? (string) $this->helps[$key] : null;
+    }
+
+    /** What a filter would ask for by a key, in words; null where the edition knows nothing of that name. */
+    public function labelOf(string $key): ?string
+    {
+        $this->labels ??= (array) json_decode($this->meta('labels') ?: '{}', true);
+
+        return isset($this->labels[$key]) ? (string) $this->labels[$key] : null;
+    }
+
+    /** @return array<string, string> where the addresses of merged definitions lead: slug by slug */
+    public function endedAttributes(): array
+    {
+        return $this->ended ??= (array) json_decode($this->meta('ended_attributes') ?: '{}', true);
+    }
+
+    /** @return list<EditionAttribute> attributes whose values have pages of their own */
     public function directories(): array
     {
-        /** @var list<int> $ids an edition from before there were any has none */
-        $ids = json_decode($this->meta('directories') ?: '[]', true);
+        $ids = (array) json_decode($this->meta('directories') ?: '[]', true);
 
-        return $ids;
+        return array_values(array_filter($this->attributes(), fn (EditionAttribute $attribute): bool => in_array($attribute->id, $ids, true)));
+    }
+
+    /** The number of the edition. */
+    public function number(): int
+    {
+        return (int) $this->meta('edition');
     }
 
     /** @return array<int, array{description: string|null, picture: string|null}> by term */
@@ -227,6 +267,12 @@ final class EditionFile implements TermSource
 
     /** @return list<EditionCategory> a parent before its children */
     public function categories(): array
+    {
+        return $this->categories ??= $this->readCategories();
+    }
+
+    /** @return list<EditionCategory> */
+    private function readCategories(): array
     {
         $all = $this->database->rows('SELECT id, parent_id, name, slug, path, depth, products FROM categories ORDER BY rowid');
         $children = [];

@@ -42,6 +42,16 @@ final readonly class EditionGoods
         return StoredBits::carriers($stored, $this->layout, $ofProducts);
     }
 
+    /** Who carries any text of a field; null where nobody does. */
+    public function carryingText(string $field): ?Carriers
+    {
+        $row = $this->database->row('SELECT level, present FROM text_levels WHERE field = ?', [$field]);
+
+        return $row === null || $row['present'] === null
+            ? null
+            : StoredBits::carriers((string) $row['present'], $this->layout, $row['level'] === Level::Product->value);
+    }
+
     /**
      * Numbers of the matching products in an order, one page of them.
      *

@@ -47,7 +47,7 @@ final class EditionProducts
     /** @param  Closure(float): void  $progress */
     public function __invoke(Closure $progress): void
     {
-        $this->writer->insert('text_levels', [EditionGoods::SEARCH, Level::Product->value]);
+        $this->writer->insert('text_levels', [EditionGoods::SEARCH, Level::Product->value, null]);
         $total = max(1, $this->numbering->layout->products());
         $written = 0;
         $last = 0;

@@ -8,7 +8,9 @@ use App\Catalog\Counted;
 use App\Definitions\Definition;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Lokum\Facet\StoredBits;
 use Lokum\Text\StrictKey;
+use Lokum\Vocabulary\Level;
 use PDO;
 
 /** Writes the texts of fields that are filters. What the search box finds products by is written with the products. */
@@ -22,17 +24,17 @@ final readonly class EditionTexts
     public function write(Collection $definitions): void
     {
         foreach ($definitions as $definition) {
-            $this->writer->insert('text_levels', [$definition->slug, $definition->level->value]);
+            $bits = [];
             foreach ($this->rows('SELECT a.item_id, s.text FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = '.$definition->id.' AND '.Counted::on($definition->level)) as [$item, $text]) {
-                $this->writer->insert(
-                    'texts',
-                    [
-                        $definition->slug,
-                        $this->numbering->bit((int) $item, $definition->level),
-                        StrictKey::of((string) $text),
-                    ],
-                );
+                $bit = $this->numbering->bit((int) $item, $definition->level);
+                if ($bit !== null) {
+                    $bits[$bit] = true;
+                    $this->writer->insert('texts', [$definition->slug, $bit, StrictKey::of((string) $text)]);
+                }
             }
+            $bytes = $definition->level === Level::Product ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes;
+            $present = $bits === [] ? null : new Blob(StoredBits::encode(array_keys($bits), $bytes));
+            $this->writer->insert('text_levels', [$definition->slug, $definition->level->value, $present]);
         }
     }
 

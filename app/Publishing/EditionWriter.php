@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Refused;
 use PDO;
 
 /** Writes an edition's file, beside the ones that are served. Nobody looks at it until it is finished and has its name. */
 final class EditionWriter
 {
     /** Raised when the file changes its shape; an edition of another shape is not read. */
-    public const FORMAT = 2;
+    public const FORMAT = 3;
 
     private const SCHEMA = '
         CREATE TABLE meta (key TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
@@ -25,7 +26,7 @@ final class EditionWriter
         CREATE TABLE lineup_filters (lineup_id INTEGER NOT NULL, position INTEGER NOT NULL, settings TEXT NOT NULL, PRIMARY KEY (lineup_id, position)) WITHOUT ROWID;
         CREATE TABLE placements (page TEXT PRIMARY KEY, lineup_id INTEGER NOT NULL) WITHOUT ROWID;
         CREATE TABLE texts (field TEXT NOT NULL, bit INTEGER NOT NULL, folded TEXT NOT NULL);
-        CREATE TABLE text_levels (field TEXT PRIMARY KEY, level TEXT NOT NULL) WITHOUT ROWID;
+        CREATE TABLE text_levels (field TEXT PRIMARY KEY, level TEXT NOT NULL, present BLOB) WITHOUT ROWID;
         CREATE TABLE redirects (attribute_id INTEGER NOT NULL, slug TEXT NOT NULL, leads_to INTEGER NOT NULL, PRIMARY KEY (attribute_id, slug)) WITHOUT ROWID;
         CREATE TABLE products (number INTEGER PRIMARY KEY, sku TEXT NOT NULL UNIQUE, name TEXT NOT NULL, category_id INTEGER, price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, body TEXT NOT NULL);
         CREATE TABLE pages (term_id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, description TEXT, picture TEXT);
@@ -64,8 +65,12 @@ final class EditionWriter
         $this->statements[$table]->execute();
     }
 
-    /** Finishes the file, brings it to the disk and gives it its name. */
-    public function finish(string $name): void
+    /**
+     * Finishes the file, brings it to the disk and gives it its name.
+     *
+     * @return int its size in bytes
+     */
+    public function finish(string $name): int
     {
         $this->pdo->exec('COMMIT');
         $this->statements = [];
@@ -75,7 +80,10 @@ final class EditionWriter
             fsync($file);
             fclose($file);
         }
-        rename($this->path, dirname($this->path).'/'.$name);
+        $bytes = (int) filesize($this->path);
+        rename($this->path, dirname($this->path).'/'.$name) || throw new Refused('The file of the new edition cannot be given its name. Shoppers still see the edition before.');
+
+        return $bytes;
     }
 
     public function abandon(): void

@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Definitions\Definition;
 use App\Vocabulary\TermNumbers;
 use Illuminate\Support\Facades\DB;
+use Lokum\Text\StrictKey;
 
 /** Addresses of values that are no terms any more, merged away or under an umbrella, and the terms that they lead to. */
 final class EndedAddresses
@@ -17,7 +18,7 @@ final class EndedAddresses
         $terms = TermNumbers::of($definition);
         $values = DB::table('attribute_values')
             ->where('definition_id', $definition->id)
-            ->where(fn ($either) => $either->whereNotNull('merged_into')->orWhereNotNull('umbrella_id'))
+            ->where(fn ($either) => $either->whereNotNull('merged_into')->orWhere(fn ($inside) => $inside->whereNotNull('umbrella_id')->where('held', false)))
             ->get(['id', 'slug', 'merged_into']);
         $merged = $values->pluck('merged_into', 'id')->all();
         $leads = [];
@@ -28,5 +29,53 @@ final class EndedAddresses
         }
 
         return $leads;
+    }
+
+    /**
+     * Addresses of the values of definitions that were merged into this one, and the terms that are the same by their letters.
+     *
+     * @return array<string, int> number of the term by slug
+     */
+    public static function ofMerged(Definition $definition): array
+    {
+        $goes = array_keys(array_filter(self::stays(), fn (int $keep): bool => $keep === $definition->id));
+        if ($goes === []) {
+            return [];
+        }
+        $terms = TermNumbers::of($definition);
+        $byKey = DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('value_id')->pluck('value_id', 'key')->all();
+        $leads = [];
+        foreach (DB::table('attribute_values')->whereIn('definition_id', $goes)->orderBy('id')->get(['slug', 'label']) as $value) {
+            $stayed = $byKey[StrictKey::of((string) $value->label)] ?? null;
+            $stayed === null ?: $leads[(string) $value->slug] ??= $terms[$stayed] ?? (int) $stayed;
+        }
+
+        return $leads;
+    }
+
+    /** @return array<string, string> slug of the definition that stayed, by slug of the one that was merged into it */
+    public static function ofDefinitions(): array
+    {
+        $slugs = Definition::query()->pluck('slug', 'id')->all();
+        $leads = [];
+        foreach (self::stays() as $goes => $keep) {
+            $leads[$slugs[$goes]] = $slugs[$keep];
+        }
+
+        return $leads;
+    }
+
+    /** @return array<int, int> the definition that stayed in the end, by one that was merged */
+    private static function stays(): array
+    {
+        $merged = Definition::query()->whereNotNull('merged_into')->pluck('merged_into', 'id')->all();
+
+        return array_map(function (int $keep) use ($merged): int {
+            for ($steps = 0; isset($merged[$keep]) && $steps < 100; $steps++) {
+                $keep = $merged[$keep];
+            }
+
+            return $keep;
+        }, $merged);
     }
 }

@@ -18,7 +18,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class Publish
 {
-    private const KEPT = 5;
+    public const KEPT = 5;
 
     public function __construct(private DraftSummary $summary, private DraftTerms $terms, private Ledger $ledger)
     {
@@ -61,13 +61,13 @@ final readonly class Publish
             } finally {
                 $pdo->exec('ROLLBACK');
             }
-            $writer->finish($name);
+            $bytes = $writer->finish($name);
         } catch (\Throwable $failure) {
             $writer->abandon();
             throw $failure;
         }
         $edition = DB::transaction(fn (): Edition => Edition::query()->create($figures + [
-            'id' => $number, 'file' => $name, 'seconds' => round(microtime(true) - $started, 3), 'user_id' => Auth::id(),
+            'id' => $number, 'file' => $name, 'bytes' => $bytes, 'seconds' => round(microtime(true) - $started, 3), 'user_id' => Auth::id(),
             'change_id' => $this->ledger->note(
                 'Publishing',
                 "Published edition {$number}: ".number_format($figures['products']).' products, '.number_format($figures['terms']).' terms',

@@ -19,7 +19,7 @@ final class PublishingController
         }
         $found = $drift();
 
-        return view('publishing.show', ['drift' => $found, 'lines' => collect(DriftInWords::lines($found))->groupBy('about'), 'edition' => Edition::current(),
+        return view('publishing.show', ['drift' => $found, 'lines' => collect(DriftInWords::lines($found))->groupBy('about'), 'edition' => Served::of($request)->edition, 'problem' => Served::of($request)->problem,
             'editions' => Edition::query()->with('user')->orderByDesc('id')->limit(12)->get(), 'progress' => $progress]);
     }
 
@@ -35,8 +35,12 @@ final class PublishingController
     }
 
     /** The status in the top bar, worked out when it is not known yet. */
-    public function status(CurrentDrift $drift): View
+    public function status(Request $request, CurrentDrift $drift): View
     {
-        return view('publishing.status', ['edition' => Edition::current(), 'differences' => $drift->known() ?? $drift()->differences()]);
+        $served = Served::of($request);
+
+        return view('publishing.status', [
+            'edition' => $served->edition, 'problem' => $served->problem, 'differences' => $drift->known($served->edition) ?? $drift()->differences(),
+        ]);
     }
 }

@@ -13,15 +13,21 @@ final class SortSql
 {
     private const OWN = '(SELECT %1$s(v.%2$s) FROM items v WHERE v.parent_id = p.id)';
 
-    public static function of(SortOrder $order): string
+    private const SOLD_OUT = 'NOT EXISTS (SELECT 1 FROM items w WHERE w.variant_count = 0 AND (w.id = p.id OR w.parent_id = p.id) AND (w.stock IS NULL OR w.stock > 0))';
+
+    /**
+     * @param  string  $where  condition on the product p
+     * @param  bool  $soldOutLast  whether products that are sold out come behind all others
+     */
+    public static function of(SortOrder $order, string $where = '1', bool $soldOutLast = false): string
     {
-        $steps = [];
+        $steps = $soldOutLast ? [self::SOLD_OUT] : [];
         foreach ($order->by as [$field, $down]) {
             $sql = self::field($field, $down);
             $sql === null ?: $steps[] = "{$sql} IS NULL, {$sql} ".($down ? 'DESC' : 'ASC');
         }
 
-        return 'SELECT p.id FROM items p WHERE p.parent_id IS NULL ORDER BY '.implode(', ', [...$steps, 'p.id']);
+        return "SELECT p.id FROM items p WHERE p.parent_id IS NULL AND {$where} ORDER BY ".implode(', ', [...$steps, 'p.id']);
     }
 
     /** Of several variants the lowest counts where the lowest comes first, and the greatest where the greatest does. */

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Storefront;
 
 use App\Pictures;
-use App\Publishing\Edition;
 use App\Publishing\EditionAttribute;
 use App\Publishing\EditionFile;
 use App\Publishing\EditionTerm;
+use App\Publishing\Served;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -19,12 +19,17 @@ use Symfony\Component\HttpFoundation\BinaryFileResponse;
 /** Pages of values that have one, such as brands: a directory from A to Z, and each with its picture, description and products. */
 final class DirectoryController
 {
-    public function index(string $attribute): View|Response
+    public function index(Request $request, string $attribute): View|Response|RedirectResponse
     {
-        if (Edition::current() === null) {
+        $served = Served::of($request);
+        if ($served->isBeforeTheFirst()) {
             return response()->view('shop.closed');
         }
-        $edition = Edition::openCurrent();
+        $edition = $served->file();
+        $leads = $edition->endedAttributes()[$attribute] ?? null;
+        if ($leads !== null) {
+            return redirect()->route('shop.directory', $leads, 301);
+        }
         $found = $this->attribute($edition, $attribute);
         $pages = $edition->pages($found);
         $letters = [];
@@ -38,10 +43,15 @@ final class DirectoryController
 
     public function show(Request $request, string $attribute, string $slug): View|Response|RedirectResponse
     {
-        if (Edition::current() === null) {
+        $served = Served::of($request);
+        if ($served->isBeforeTheFirst()) {
             return response()->view('shop.closed');
         }
-        $edition = Edition::openCurrent();
+        $edition = $served->file();
+        $leads = $edition->endedAttributes()[$attribute] ?? null;
+        if ($leads !== null) {
+            return redirect()->route('shop.value', [$leads, $slug], 301);
+        }
         $found = $this->attribute($edition, $attribute);
         $terms = array_filter($edition->terms($found), fn (EditionTerm $term): bool => $term->slug === $slug);
         if ($terms === []) {
@@ -69,9 +79,7 @@ final class DirectoryController
 
     private function attribute(EditionFile $edition, string $slug): EditionAttribute
     {
-        $attribute = $edition->attribute($slug);
-
-        return $attribute !== null && in_array($attribute->id, $edition->directories(), true) ? $attribute : abort(404);
+        return array_column($edition->directories(), null, 'slug')[$slug] ?? abort(404);
     }
 
     private function letter(EditionTerm $term): string

@@ -4,9 +4,8 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Publishing\Edition;
 use App\Publishing\EditionFile;
-use App\Refused;
+use App\Publishing\Served;
 use Closure;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -21,28 +20,22 @@ final class Listing
      */
     public static function answer(Request $request, Closure $which, string $view = 'shop.listing', array $more = []): Response|RedirectResponse
     {
-        if (Edition::current() === null) {
+        $served = Served::of($request);
+        if ($served->isBeforeTheFirst()) {
             return response()->view('shop.closed');
         }
-        $edition = Edition::openCurrent();
+        $edition = $served->file();
         $page = $which($edition);
         $address = ListingAddress::read($request, $edition, $page);
         $byForm = array_filter($request->query(), is_array(...)) !== [];
-        if ($address->moved || ($byForm && ! $request->hasHeader('HX-Request'))) {
+        // What has to be said about the picks is said here: it would be lost on the way to another address.
+        if (($address->moved || ($byForm && ! $request->hasHeader('HX-Request'))) && $address->remarks() === []) {
             return redirect($address->url(), $address->moved ? 301 : 302);
         }
-        try {
-            return response()
-                ->view(
-                    $view,
-                    $more + [
-                        'page' => new ListingPage($edition, $address), 'categories' => $edition->categories(), 'category' => $page->category,
-                        'address' => $address,
-                    ],
-                )
-                ->header('HX-Push-Url', $address->url());
-        } catch (Refused) {
-            return redirect($page->path);
-        }
+        $listing = new ListingPage($edition, $address);
+
+        return response()
+            ->view($view, $more + ['page' => $listing, 'categories' => $edition->categories(), 'category' => $page->category, 'address' => $address])
+            ->header('HX-Push-Url', $address->onPage($listing->number)->url());
     }
 }

@@ -33,6 +33,9 @@ final readonly class ListingPage
 
     public int $pages;
 
+    /** The page of products that is shown; the last one, where another is asked for behind it. */
+    public int $number;
+
     /** Sold-out products that are hidden until the shopper asks. */
     public int $hidden;
 
@@ -59,6 +62,7 @@ final readonly class ListingPage
         $this->products = $matching->count();
         $this->hidden = $hides ? $this->count->counter->without('sold out')->matching->count() - $this->products : 0;
         $this->pages = max(1, (int) ceil($this->products / self::PER_PAGE));
+        $this->number = min($address->number, $this->pages);
         $this->shown = $file->goods->products($this->page($matching, ($page['sold_out'] ?? null) === 'last' ? $inStock->products() : null));
     }
 
@@ -82,6 +86,22 @@ final readonly class ListingPage
         }
 
         return $chips;
+    }
+
+    /** @return list<string> what the shopper has to be told: picks that do nothing, numbers that were taken as others or lie outside */
+    public function remarks(): array
+    {
+        $remarks = $this->address->remarks();
+        foreach ($this->filters as $filter) {
+            $low = $filter->steps !== null && $filter->from !== null && $filter->from < $filter->steps->min;
+            $high = $filter->steps !== null && $filter->to !== null && $filter->to > $filter->steps->max;
+            $beyond = $filter->steps !== null && ($filter->from > $filter->steps->max || $filter->to !== null && $filter->to < $filter->steps->min);
+            if ($filter->steps !== null && ($low || $high || $beyond)) {
+                $remarks[] = "{$filter->title} goes from {$filter->say($filter->steps->min)} to {$filter->say($filter->steps->max)} here.";
+            }
+        }
+
+        return $remarks;
     }
 
     /** @return list<array{title: string, products: int, url: string}> where nothing is left: what dropping one filter would bring, most first */
@@ -111,7 +131,7 @@ final readonly class ListingPage
     private function page(ProductSet $matching, ?ProductSet $first): array
     {
         $order = array_column($this->sorts, null, 'slug')[$this->address->sort]->key();
-        $offset = (min($this->address->number, $this->pages) - 1) * self::PER_PAGE;
+        $offset = ($this->number - 1) * self::PER_PAGE;
         if ($first === null) {
             return $this->file->goods->page($matching, $order, $offset, self::PER_PAGE);
         }
@@ -135,19 +155,11 @@ final readonly class ListingPage
     private function counted(array $settings, ListingAddress $address, array $asked, ?array $carried, bool $terms): CountPage
     {
         $combine = $attributes = $more = $nested = [];
+        $pageTerms = new PageTerms($this->file, $address->page);
         foreach ($settings as $filter) {
             $combine[$filter->key] = $filter->combine;
-            if ($filter->control === Control::Bands) {
-                $sets = [];
-                foreach ($filter->bands as $band) {
-                    $sets[$band->slug()] = $this->file->within($filter->key, $band->from, $band->to, $band->holdsTo);
-                }
-                $more[] = new SetQuestion($filter->key, $sets, $address->terms[$filter->key] ?? [], $filter->combine);
-            } elseif ($filter->key === 'category') {
-                $sets = [];
-                foreach ($this->file->below($address->page->category) as $category) {
-                    $sets[$category->slug] = $this->file->listing($category);
-                }
+            $sets = $pageTerms->sets($filter);
+            if ($sets !== null) {
                 $more[] = new SetQuestion($filter->key, $sets, $address->terms[$filter->key] ?? [], $filter->combine);
             } elseif ($filter->control === Control::Words) {
                 if (isset($address->words[$filter->key])) {

@@ -4,11 +4,10 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Publishing\Edition;
-use App\Publishing\EditionAttribute;
 use App\Publishing\EditionCategory;
 use App\Publishing\EditionFile;
 use App\Publishing\EditionProduct;
+use App\Publishing\Served;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -29,15 +28,16 @@ final class ShopController
 
     public function search(Request $request): View|Response|RedirectResponse
     {
-        return Listing::answer($request, fn (): ShopPage => ShopPage::ofSearch(trim(mb_substr($request->string('q')->toString(), 0, 200))));
+        return Listing::answer($request, fn (): ShopPage => ShopPage::ofSearch($request->string('q')->toString()));
     }
 
-    public function product(string $sku): View|Response
+    public function product(Request $request, string $sku): View|Response
     {
-        if (Edition::current() === null) {
+        $served = Served::of($request);
+        if ($served->isBeforeTheFirst()) {
             return response()->view('shop.closed');
         }
-        $edition = Edition::openCurrent();
+        $edition = $served->file();
         $product = $edition->goods->product($sku) ?? abort(404);
         $trail = [];
         $byId = array_column($edition->categories(), null, 'id');
@@ -70,7 +70,7 @@ final class ShopController
     private function pages(EditionFile $edition, EditionProduct $product): array
     {
         $pages = [];
-        foreach (array_filter($edition->attributes(), fn (EditionAttribute $attribute): bool => in_array($attribute->id, $edition->directories(), true)) as $attribute) {
+        foreach ($edition->directories() as $attribute) {
             $about = $edition->pages($attribute);
             foreach ($edition->terms($attribute) as $id => $term) {
                 if (in_array($term->label, $product->properties[$attribute->label] ?? [], true)) {

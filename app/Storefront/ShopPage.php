@@ -13,16 +13,18 @@ use Lokum\Facet\Scope;
 use Lokum\Lineup\SortOrder;
 
 /** A page with products: the whole shop, a category, what a search found, or what carries a value that has a page. */
-final readonly class ShopPage
+final class ShopPage
 {
+    private ?Scope $scope = null;
+
     /**
      * @param  string  $lineup  under which the edition keeps its line-up
      * @param  string  $path  its address without what is picked
      * @param  EditionTerm|null  $term  that all its products carry
      */
     private function __construct(
-        public string $lineup, public string $title, public string $path, public ?EditionCategory $category = null, public ?string $words = null,
-        public ?EditionTerm $term = null,
+        public readonly string $lineup, public readonly string $title, public readonly string $path, public readonly ?EditionCategory $category = null,
+        public readonly ?SearchWords $words = null, public readonly ?EditionTerm $term = null,
     ) {
     }
 
@@ -36,9 +38,12 @@ final readonly class ShopPage
         return new self((string) $category->id, $category->name, route('shop.category', $category->slug, false), $category);
     }
 
-    public static function ofSearch(string $words): self
+    /** @param  EditionCategory|null  $in  where only its products are looked through */
+    public static function ofSearch(string $typed, ?EditionCategory $in = null): self
     {
-        return new self('search', $words === '' ? 'Search' : "“{$words}”", route('shop.search', absolute: false), null, $words);
+        $words = SearchWords::of($typed);
+
+        return new self('search', $words->text === '' ? 'Search' : "“{$words->text}”", route('shop.search', absolute: false), $in, $words);
     }
 
     public static function ofValue(EditionAttribute $attribute, EditionTerm $term): self
@@ -52,28 +57,28 @@ final readonly class ShopPage
         return $this->words === null && $this->term === null;
     }
 
-    /** Its products, before anything is picked. */
+    /** Its products, before anything is picked; worked out once. */
     public function scope(EditionFile $edition): Scope
     {
-        $scope = Scope::listing($edition->layout, $edition->listing($this->category));
-        if ($this->term !== null) {
-            $scope = $scope->narrow($edition->carriers($this->term->id));
-        }
-        foreach (preg_split('/\s+/u', trim((string) $this->words), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            $scope = $scope->narrow($edition->goods->having(EditionGoods::SEARCH, $word));
-        }
-
-        return $scope;
+        return $this->scope ??= $this->workOut($edition);
     }
 
     /** @return non-empty-list<SortOrder> that shoppers can choose here */
     public function sorts(EditionFile $edition): array
     {
-        $active = array_values(array_filter(
-            SortOrder::list($edition->pageSettings($this->lineup)['sorts'] ?? null),
-            fn (SortOrder $order): bool => $order->active,
-        ));
+        return SortOrder::offered($edition->pageSettings($this->lineup)['sorts'] ?? null);
+    }
 
-        return $active === [] ? SortOrder::usual() : $active;
+    private function workOut(EditionFile $edition): Scope
+    {
+        $scope = Scope::listing($edition->layout, $edition->listing($this->category));
+        if ($this->term !== null) {
+            $scope = $scope->narrow($edition->carriers($this->term->id));
+        }
+        foreach ($this->words->words ?? [] as $word) {
+            $scope = $scope->narrow($edition->goods->having(EditionGoods::SEARCH, $word));
+        }
+
+        return $scope;
     }
 }

@@ -9,6 +9,9 @@ use Lokum\Facet\Combine;
 use Lokum\Facet\Steps;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
+use Lokum\Lineup\Offer;
+use Lokum\Lineup\OfferedTerm;
+use Lokum\Vocabulary\Day;
 
 /** A filter beside a listing. */
 final readonly class ShownFilter
@@ -25,34 +28,26 @@ final readonly class ShownFilter
 
     public ?string $unit;
 
+    /** @var list<OfferedTerm> none for a scale */
+    public array $terms;
+
+    /** The stops of a scale. */
+    public ?Steps $steps;
+
     /**
-     * @param  list<ShownTerm>  $terms  none for a scale
-     * @param  Steps|null  $steps  for a scale
      * @param  string|null  $help  of the attribute, where the filter has none of its own
+     * @param  float|null  $from  lower end of the range that is asked for
+     * @param  float|null  $to  upper end
+     * @param  string  $words  text that is asked for
      */
-    private function __construct(
-        public FilterSettings $settings, public array $terms, public ?Steps $steps = null, public ?float $from = null, public ?float $to = null,
-        public string $words = '', private ?string $help = null,
+    public function __construct(
+        public FilterSettings $settings, Offer $offer, private ?string $help = null, public ?float $from = null, public ?float $to = null,
+        public string $words = '',
     ) {
+        [$this->terms, $this->steps] = [$offer->terms, $offer->steps];
         [$this->key, $this->title, $this->control, $this->combine] = [$settings->key, $settings->title, $settings->control, $settings->combine];
         $this->unit = $settings->unit ?? ($settings->key === 'price' ? (string) config('lokum.currency') : null);
         $this->open = $settings->open || $from !== null || $to !== null || $words !== '' || $this->picked() !== [];
-    }
-
-    /** @param  list<ShownTerm>  $terms */
-    public static function ofTerms(FilterSettings $settings, ?string $help, array $terms): self
-    {
-        return new self($settings, $terms, help: $help);
-    }
-
-    public static function ofScale(FilterSettings $settings, Steps $steps, ?float $from, ?float $to): self
-    {
-        return new self($settings, [], $steps, $from, $to);
-    }
-
-    public static function ofWords(FilterSettings $settings, string $words): self
-    {
-        return new self($settings, [], words: $words);
     }
 
     public function help(): ?string
@@ -77,12 +72,12 @@ final readonly class ShownFilter
         return $this->key.($this->isSingle() ? '' : '[]');
     }
 
-    /** @return list<ShownTerm> those below umbrellas, too */
+    /** @return list<OfferedTerm> those below umbrellas, too */
     public function picked(): array
     {
         $picked = [];
         foreach ($this->terms as $term) {
-            array_push($picked, ...array_filter([$term, ...$term->below], fn (ShownTerm $one): bool => $one->picked));
+            array_push($picked, ...array_filter([$term, ...$term->below], fn (OfferedTerm $one): bool => $one->picked));
         }
 
         return $picked;
@@ -92,7 +87,7 @@ final readonly class ShownFilter
     public function say(float $number): string
     {
         if ($this->control === Control::Dates) {
-            return gmdate('Y-m-d', (int) $number * 86400);
+            return Day::text($number);
         }
 
         return $this->settings->prefix.($this->settings->decimals === null ? Format::number($number) : number_format($number, $this->settings->decimals)).($this->unit === null ? '' : ' '.Format::unit($this->unit));

@@ -6,12 +6,13 @@ namespace App\Storefront;
 
 use App\Cube;
 use App\Format;
+use Lokum\Lineup\OfferedTerm;
 
 /** One term of a filter as HTML. A page has hundreds of them, so they are written here and not by a template each. */
 final class TermMarkup
 {
     /** As a tick or a choice, with its cube where it has one. */
-    public static function tick(ShownFilter $filter, ShownTerm $term): string
+    public static function tick(ShownFilter $filter, OfferedTerm $term): string
     {
         $name = '<span class="name">'.e($term->label).'</span>';
 
@@ -24,7 +25,7 @@ final class TermMarkup
     }
 
     /** As a cube to be pressed. */
-    public static function cube(ShownFilter $filter, ShownTerm $term): string
+    public static function cube(ShownFilter $filter, OfferedTerm $term): string
     {
         return self::label(
             $filter,
@@ -35,7 +36,7 @@ final class TermMarkup
     }
 
     /** As a box to be pressed, without a picture. */
-    public static function box(ShownFilter $filter, ShownTerm $term): string
+    public static function box(ShownFilter $filter, OfferedTerm $term): string
     {
         return self::label(
             $filter,
@@ -45,7 +46,7 @@ final class TermMarkup
         );
     }
 
-    private static function label(ShownFilter $filter, ShownTerm $term, string $said, string $inside): string
+    private static function label(ShownFilter $filter, OfferedTerm $term, string $said, string $inside): string
     {
         $available = $term->isAvailable();
 

@@ -16,10 +16,11 @@ use App\History\Change;
 use App\Lineups\Filter;
 use App\Publishing\CurrentDrift;
 use App\Publishing\DraftPages;
-use App\Publishing\Edition;
+use App\Publishing\Served;
 use App\Vocabulary\FindNewcomers;
 use App\Vocabulary\ProposeMerges;
 use App\Vocabulary\Value;
+use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Lokum\Vocabulary\Kind;
 
@@ -27,7 +28,7 @@ final class TodayController
 {
     private const LOOKED_OVER = 1500;
 
-    public function __invoke(Coverage $coverage, CurrentDrift $drift, DraftPages $pages, FindNewcomers $newcomers): View
+    public function __invoke(Request $request, Coverage $coverage, CurrentDrift $drift, DraftPages $pages, FindNewcomers $newcomers): View
     {
         $filters = Filter::query()->count();
         $products = $coverage->total();
@@ -35,8 +36,8 @@ final class TodayController
         return view('today.index', [
             'products' => $products,
             'variants' => Item::query()->where('variant_count', 0)->count(),
-            'edition' => Edition::current(),
-            'drift' => $drift->known(),
+            'edition' => Served::of($request)->edition,
+            'drift' => $drift->known(Served::of($request)->edition),
             'inbox' => FeedFile::inbox(),
             'proposed' => Definition::query()->where('state', State::Proposed)->orderBy('label')->get(),
             'held' => Value::query()->where('held', true)->whereNull('merged_into')->with('definition')->orderByDesc('id')->limit(20)->get(),

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use DateTimeImmutable;
 use Lokum\Quantity\Quantity;
 use Lokum\Quantity\UnreadableQuantity;
 use Lokum\Text\Label;
+use Lokum\Vocabulary\Day;
 use Lokum\Vocabulary\FlagWord;
 use Lokum\Vocabulary\Kind;
 
@@ -48,10 +48,10 @@ final readonly class SpellingReading
 
     private static function date(string $text): self
     {
-        $date = DateTimeImmutable::createFromFormat('!Y-m-d', Label::of($text));
+        $day = Day::number(Label::of($text));
 
-        return $date === false || $date->format('Y-m-d') !== Label::of($text)
+        return $day === null
             ? new self(problem: '"'.mb_strimwidth(Label::of($text), 0, 60, '…').'" is not a date of the form 2026-11-30')
-            : new self(number: floor($date->getTimestamp() / 86400));
+            : new self(number: (float) $day);
     }
 }

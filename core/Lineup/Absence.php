@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Lokum\Lineup;
 
-use Lokum\Vocabulary\Kind;
-
 /** Why a filter is not shown on a page (C6). */
 enum Absence: string
 {
@@ -26,10 +24,11 @@ enum Absence: string
     /**
      * Whether a filter with terms has something to offer on a page that is narrowed by nothing.
      *
+     * @param  bool  $loneTermNarrows  whether a lone term that only some products carry is something to choose
      * @param  list<int>  $counts  products beside each of its terms, zeros too
      * @param  int  $products  products of the page
      */
-    public static function ofTerms(Kind $kind, array $counts, int $products): ?self
+    public static function ofTerms(bool $loneTermNarrows, array $counts, int $products): ?self
     {
         $offered = array_values(array_filter($counts, fn (int $count): bool => $count > 0));
 
@@ -37,7 +36,7 @@ enum Absence: string
             $offered === [] => self::NobodyCarriesIt,
             count($offered) > 1 => null,
             // A lone "yes" that only some carry still narrows; a lone color of a choice offers nothing to choose from.
-            $kind === Kind::Flag && $offered[0] < $products => null,
+            $loneTermNarrows && $offered[0] < $products => null,
             default => self::AllTheSame,
         };
     }

@@ -46,25 +46,26 @@ final readonly class Band
         return $bands;
     }
 
-    /** @return list<self> */
+    /** @return list<self> of equal ones the first */
     public static function list(mixed $given): array
     {
         $bands = [];
         foreach (is_array($given) ? $given : [] as $one) {
-            if ($one instanceof self) {
-                $bands[] = $one;
-            } elseif (is_array($one)) {
+            if (is_array($one)) {
                 $number = fn (string $end): ?float => is_numeric($one[$end] ?? null) ? (float) $one[$end] : null;
-                $bands[] = new self(
+                $one = new self(
                     $number('from'),
                     $number('to'),
                     is_string($one['label'] ?? null) && $one['label'] !== '' ? $one['label'] : null,
                     ($one['holds_to'] ?? true) !== false,
                 );
             }
+            if ($one instanceof self) {
+                $bands[$one->slug()] ??= $one;
+            }
         }
 
-        return $bands;
+        return array_values($bands);
     }
 
     /** @return array{from: float|null, to: float|null, label: string|null, holds_to: bool} */

@@ -12,6 +12,9 @@ use Lokum\Vocabulary\TermOrder;
 /** One filter with everything that shoppers notice of it. */
 final readonly class FilterSettings
 {
+    /** The filter over the categories below a page. */
+    public const CATEGORY = 'category';
+
     /** What each property is where nobody says otherwise. */
     public const DEFAULTS = [
         'title' => '', 'title_shown' => true, 'help' => null, 'control' => 'ticks', 'combine' => 'any', 'empty_terms' => 'hide', 'open' => true, 'more' => 12, 'counts' => true, 'columns' => 2,
@@ -78,7 +81,7 @@ final readonly class FilterSettings
 
         return new self(
             self::text($all['key']) ?? '', $kind, self::text($all['title']) ?? '', (bool) $all['title_shown'], self::text($all['help']),
-            Control::tryFrom(self::text($all['control']) ?? '') ?? Control::fitting($kind)[0], Combine::tryFrom(self::text($all['combine']) ?? '') ?? Combine::Any, EmptyTerms::tryFrom(self::text($all['empty_terms']) ?? '') ?? EmptyTerms::Hide,
+            self::control($kind, self::text($all['control'])), Combine::tryFrom(self::text($all['combine']) ?? '') ?? Combine::Any, EmptyTerms::tryFrom(self::text($all['empty_terms']) ?? '') ?? EmptyTerms::Hide,
             (bool) $all['open'], max(0, (int) $number('more')), (bool) $all['counts'], min(4, max(1, (int) $number('columns'))), self::text($all['prefix']), self::text($all['unit']), $number('decimals') === null ? null : min(6, max(0, (int) $number('decimals'))),
             $number('step'), $number('from'), $number('to'), TermOrder::tryFrom(self::text($all['order']) ?? ''), self::ids($all['pinned']), TermChoice::tryFrom(self::text($all['terms']) ?? '')
                 ?? TermChoice::Follow, self::ids($all['chosen']), (int) $number('seen'),
@@ -92,10 +95,24 @@ final readonly class FilterSettings
         return in_array($this->control, [Control::Scale, Control::Dates], true);
     }
 
+    /** Whether a lone term that only some products carry is something to choose: "yes", a band, a category below. */
+    public function loneTermNarrows(): bool
+    {
+        return $this->kind === Kind::Flag || $this->control === Control::Bands || $this->key === self::CATEGORY;
+    }
+
     /** Whether a term is offered by this filter. */
     public function offers(int $term): bool
     {
         return $this->terms->offers(in_array($term, $this->chosen, true));
+    }
+
+    /** The kind may have become another since the control was chosen. */
+    private static function control(Kind $kind, ?string $chosen): Control
+    {
+        $control = Control::tryFrom($chosen ?? '');
+
+        return $control !== null && in_array($control, Control::fitting($kind), true) ? $control : Control::fitting($kind)[0];
     }
 
     private static function text(mixed $value): ?string

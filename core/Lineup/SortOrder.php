@@ -54,6 +54,17 @@ final readonly class SortOrder
         return $orders === [] || array_filter($orders, fn (self $order): bool => $order->active) === [] ? self::usual() : $orders;
     }
 
+    /**
+     * @param  mixed  $given  as a line-up keeps it
+     * @return non-empty-list<self> that shoppers can choose; the first is the usual one
+     */
+    public static function offered(mixed $given): array
+    {
+        $active = array_values(array_filter(self::list($given), fn (self $order): bool => $order->active));
+
+        return $active === [] ? self::usual() : $active;
+    }
+
     /** Equal for orders that put products the same way. */
     public function key(): string
     {

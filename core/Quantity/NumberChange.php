@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lokum\Quantity;
 
 use Brick\Math\BigDecimal;
-use Brick\Math\Exception\MathException;
 use Brick\Math\RoundingMode;
 use InvalidArgumentException;
 
@@ -59,10 +58,8 @@ final readonly class NumberChange
 
     private static function decimal(string $text): BigDecimal
     {
-        try {
-            return BigDecimal::of(str_replace([',', "\u{2212}"], ['.', '-'], trim($text)));
-        } catch (MathException) {
-            throw new InvalidArgumentException(sprintf('"%s" is not a number.', mb_strimwidth($text, 0, 40, '…')));
-        }
+        return TypedNumber::read($text) === null
+            ? throw new InvalidArgumentException(sprintf('"%s" is not a number.', mb_strimwidth($text, 0, 40, '…')))
+            : BigDecimal::of(str_replace([',', "\u{2212}"], ['.', '-'], trim($text)));
     }
 }

@@ -7,6 +7,7 @@ use App\Lineups\EditLineup;
 use App\Publishing\Edition;
 use App\Publishing\EditionOrder;
 use App\Publishing\Picks;
+use App\Publishing\Served;
 use App\Storefront\ListingAddress;
 use App\Storefront\ListingPage;
 use App\Storefront\ShopPage;
@@ -33,7 +34,7 @@ beforeEach(function (): void {
 test('the counts that an edition keeps for each listing are those that its bitmaps give', function (bool $ownOnly): void {
     Category::query()->where('slug', 'b')->update(['own_only' => $ownOnly]);
     $this->publish();
-    $edition = Edition::openCurrent();
+    $edition = Served::now()->file();
     $checked = 0;
     foreach ([null, ...$edition->categories()] as $category) {
         $kept = $edition->listingCounts($category);
@@ -55,7 +56,7 @@ test('values below their umbrellas are counted as products, too', function (): v
     $given = App\Lineups\Compositions::load()->of('shop')->filters['color']->given;
     app(App\Lineups\ChangeFilter::class)->save('color', ['control' => 'nested'] + $given, 'shop', App\Lineups\ChangeFilter::token($given));
     $this->publish();
-    $edition = Edition::openCurrent();
+    $edition = Served::now()->file();
     $attribute = $edition->attribute('color');
     $below = array_filter($edition->terms($attribute, nested: true), fn ($term): bool => $term->parent !== null);
     expect($below)->toHaveCount(3);
@@ -71,7 +72,7 @@ test('values below their umbrellas are counted as products, too', function (): v
 
 test('a narrowed page counts what is left of what it offered before', function (): void {
     $this->publish();
-    $edition = Edition::openCurrent();
+    $edition = Served::now()->file();
     $address = ListingAddress::read(Request::create('/shop/c/a?color=v1'), $edition, ShopPage::ofCategory($edition->category('a')));
     $shown = array_column((new ListingPage($edition, $address))->filters, 'terms', 'key');
     [, $counted] = $this->counts(new Picks(['color' => ['v1']]), 'a');

@@ -15,7 +15,7 @@ use App\Lineups\ListOwnOnly;
 use App\Lineups\MoveLineup;
 use App\Lineups\PageFacts;
 use App\Lineups\PageWorth;
-use App\Publishing\Edition;
+use App\Publishing\Served;
 use App\Refused;
 use App\Vocabulary\CreateValue;
 use App\Vocabulary\FindValue;
@@ -372,7 +372,7 @@ test('bad settings are refused, naming the field, and nothing is lost', function
 
 test('an edition keeps the line-up of every page, and pages with the same one share it', function (): void {
     $this->publish();
-    $edition = Edition::openCurrent();
+    $edition = Served::now()->file();
     expect(array_map(fn (FilterSettings $filter): string => $filter->key, $edition->filters(pageOf('oil'))))
         ->toBe(['color', 'brand', 'price'])
         ->and($edition->filters('nowhere'))

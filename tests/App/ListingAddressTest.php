@@ -5,8 +5,8 @@ declare(strict_types=1);
 use App\Lineups\ChangeFilter;
 use App\Lineups\Compositions;
 use App\Lineups\EditLineup;
-use App\Publishing\Edition;
 use App\Publishing\EditionFile;
+use App\Publishing\Served;
 use App\Storefront\ListingAddress;
 use App\Storefront\ShopPage;
 use Illuminate\Http\Request;
@@ -25,7 +25,7 @@ beforeEach(function (): void {
 
 function shopEdition(): EditionFile
 {
-    return Edition::openCurrent();
+    return Served::now()->file();
 }
 
 function address(string $query): ListingAddress

@@ -8,7 +8,7 @@ use App\Lineups\Compositions;
 use App\Lineups\EditLineup;
 use App\Lineups\ProposeFilter;
 use App\Publishing\CurrentDrift;
-use App\Publishing\Edition;
+use App\Publishing\Served;
 use App\Refused;
 use App\Vocabulary\GatherValues;
 
@@ -60,7 +60,7 @@ test('a definition called like a field that every product has is another one', f
     $this->read("sku,{$label}\nA,3\nB,70\n", "{\"columns\": {\"{$label}\": {\"kind\": \"number\"}}}");
     array_map(app(EditLineup::class)->add(...), [$field, "{$field}-2"]);
     $this->publish();
-    expect(array_column(Edition::openCurrent()->filters('shop'), 'title'))->toHaveCount(2);
+    expect(array_column(Served::now()->file()->filters('shop'), 'title'))->toHaveCount(2);
     $this->get("/shop?{$field}-2=50..")->assertOk()->assertSee('1 product');
     foreach (['/', '/line-ups', '/publishing', '/definitions'] as $path) {
         $this->get($path)->assertOk();

@@ -209,7 +209,7 @@ test('merged values that were merged on lead to the last one', function (): void
     merge('grn', 'Verde');
     merge('Green', 'grn');
     $this->publish();
-    $edition = App\Publishing\Edition::openCurrent();
+    $edition = App\Publishing\Served::now()->file();
     expect($edition->redirect($edition->attribute('color'), 'verde'))
         ->toBe('green')
         ->and(Value::query()->whereNull('merged_into')->count())

@@ -13,6 +13,7 @@ use App\Publishing\Edition;
 use App\Publishing\EditionAttribute;
 use App\Publishing\Picks;
 use App\Publishing\Publish;
+use App\Publishing\Served;
 use App\Setup;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
@@ -72,7 +73,7 @@ abstract class CatalogTestCase extends TestCase
      */
     public function counts(Picks $picks = new Picks, ?string $category = null): array
     {
-        $edition = Edition::openCurrent();
+        $edition = Served::now()->file();
         $page = new CountPage(
             $edition,
             $category === null ? null : $edition->category($category),

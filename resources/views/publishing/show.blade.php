@@ -6,6 +6,9 @@
 @endsection
 @section('work')
     <div class="pad grid gap-4">
+        @if ($problem !== null)
+            <p class="note harm" role="alert">{{ $problem }} {{ $edition === null ? 'Until then the shop is closed.' : "Until then shoppers see edition {$edition->id}." }}</p>
+        @endif
         <h2>{{ $edition === null ? 'Everything would be new' : ($lines->isEmpty() ? 'Shoppers see the catalog as it is' : 'What shoppers would find different') }}</h2>
         @foreach ($lines as $about => $group)
             <section>

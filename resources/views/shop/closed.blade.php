@@ -3,6 +3,6 @@
 @section('shop')
     <main class="empty">
             <h1>The shop opens soon</h1>
-            <p class="soft">No edition was published yet.</p>@auth<a class="button main" href="{{ route('publishing') }}">Publish the first edition</a>@endauth
+            <p class="soft">No edition was published yet.</p><a class="button" href="{{ route('publishing') }}">Publish the first edition</a>
     </main>
 @endsection

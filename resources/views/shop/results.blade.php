@@ -7,15 +7,9 @@
         @endif
     </a>
     <form class="ml-auto flex gap-2 items-center" method="get" action="{{ $address->page->path }}" x-data="sendsItself">
-        @if ($address->page->words)
-            <input type="hidden" name="q" value="{{ $address->page->words }}">
-            @endif @foreach ($address->terms as $key => $slugs)
-                <input type="hidden" name="{{ $key }}" value="{{ implode(',', $slugs) }}">
-                @endforeach @foreach ($address->ranges as $key => [$from, $to])
-                    <input type="hidden" name="{{ $key }}" value="{{ $from }}..{{ $to }}">
-                    @endforeach @foreach ($address->words as $key => $text)
-                        <input type="hidden" name="{{ $key }}" value="{{ $text }}">
-                    @endforeach
+        @foreach ($address->fields() as $name => $text)
+            <input type="hidden" name="{{ $name }}" value="{{ $text }}">
+        @endforeach
                     <label class="soft small" for="sort">Sorted by</label><select class="select small w-auto" id="sort" name="sort" x-on:change="send">
                         @foreach ($page->sorts as $sort)
                             <option value="{{ $sort->slug }}" @selected($sort->slug === $address->sort)>{{ $sort->name }}</option>
@@ -24,6 +18,9 @@
                     <noscript><button class="button small">Sort</button></noscript>
     </form>
 </div>
+@foreach ($page->remarks() as $remark)
+    <p class="note" role="status">{{ $remark }}</p>
+@endforeach
 @if ($page->chips() !== [])
     <div class="flex flex-wrap gap-2 pb-3">
         @foreach ($page->chips() as $chip)
@@ -59,13 +56,13 @@
 @endif
 @if ($page->pages > 1)
     <nav class="pager pt-5" aria-label="Pages">
-        @if ($address->number > 1)
-            <a class="button small" href="{{ $address->onPage($address->number - 1)->url() }}" rel="prev">Previous</a>
+        @if ($page->number > 1)
+            <a class="button small" href="{{ $address->onPage($page->number - 1)->url() }}" rel="prev">Previous</a>
         @endif
         <span>
-            Page {{ min($address->number, $page->pages) }} of {{ $page->pages }}</span>
-        @if ($address->number < $page->pages)
-            <a class="button small" href="{{ $address->onPage($address->number + 1)->url() }}" rel="next">Next</a>
+            Page {{ $page->number }} of {{ $page->pages }}</span>
+        @if ($page->number < $page->pages)
+            <a class="button small" href="{{ $address->onPage($page->number + 1)->url() }}" rel="next">Next</a>
         @endif
     </nav>
 @endif

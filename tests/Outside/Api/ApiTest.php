@@ -33,7 +33,7 @@ function ask(Tests\Support\CatalogTestCase $test, string $path, array $headers =
 test('every answer is as its description says', function (): void {
     $description = json_decode((string) $this->get('/api/openapi.json')->assertOk()->getContent(), true);
     $answers = [];
-    foreach (['/api/edition' => '/api/edition', '/api/line-up' => '/api/line-up', '/api/line-up?category=paint' => '/api/line-up', '/api/listing' => '/api/listing', '/api/listing?category=paint&color=sage&price=1..10' => '/api/listing', '/api/listing?q=brush&page=2' => '/api/listing', '/api/terms/color' => '/api/terms/{attribute}', '/api/products/P' => '/api/products/{sku}', '/api/products/Q' => '/api/products/{sku}'] as $path => $described) {
+    foreach (['/api/edition' => '/api/edition', '/api/line-up' => '/api/line-up', '/api/line-up?category=paint' => '/api/line-up', '/api/listing' => '/api/listing', '/api/listing?category=paint&color=sage&price=1..10' => '/api/listing', '/api/listing?q=brush' => '/api/listing', '/api/listing?q=tube&category=paint' => '/api/listing', '/api/terms/color' => '/api/terms/{attribute}', '/api/products/P' => '/api/products/{sku}', '/api/products/Q' => '/api/products/{sku}'] as $path => $described) {
         $answers[] = [
             'path' => $path,
             'schema' => '/paths/'.str_replace(
@@ -42,7 +42,12 @@ test('every answer is as its description says', function (): void {
             'document' => json_decode((string) ask($this, $path)->assertOk()->getContent()),
         ];
     }
-    foreach (['/api/terms/none' => 404, '/api/products/none' => 404, '/api/listing?category=none' => 404] as $path => $status) {
+    $refused = [
+        '/api/terms/none' => 404, '/api/products/none' => 404, '/api/listing?category=none' => 404, '/api/listing?page=9' => 404, '/api/none' => 404,
+        '/api/listing?page=x' => 422, '/api/listing?sort=none' => 422, '/api/listing?color=none' => 422, '/api/listing?none=1' => 422,
+        '/api/listing?price=1e999..' => 422, '/api/listing?price=a..b' => 422, '/api/listing?sort[]=x' => 400, '/api/listing?q=%FF' => 400,
+    ];
+    foreach ($refused as $path => $status) {
         $answers[] = [
             'path' => $path,
             'schema' => '/components/schemas/Error',
@@ -141,4 +146,25 @@ test('the stand-in tells a genuine notice from another', function (): void {
     $this->actingAs($this->person())->get('/outside')->assertSee('signature is right')->assertSee('signature is wrong');
     $this->post('/outside/receivers', ['url' => 'ftp://x'])->assertSessionHasErrors('url');
     $this->post('/outside/tokens', ['name' => 'Another'])->assertSessionHas('secret');
+});
+
+test('the filter over categories is picked by a name of its own, and a search keeps to a category', function (): void {
+    app(EditLineup::class)->add('category');
+    $this->publish();
+    $listing = ask($this, '/api/listing?below=brushes')->assertOk()->json();
+    expect($listing['products'])->toBe(1)
+        ->and(array_column($listing['filters'], 'parameter', 'key')['category'])->toBe('below')
+        ->and(ask($this, '/api/listing?q=tube')->json('products'))->toBe(1)
+        ->and(ask($this, '/api/listing?q=tube&category=brushes')->json('products'))->toBe(0);
+});
+
+test('what is not there is not "not changed", and weak tags are understood', function (): void {
+    ask($this, '/api/products/none', ['If-None-Match' => '"edition-1"'])->assertStatus(404);
+    ask($this, '/api/products/P', ['If-None-Match' => 'W/"edition-1"'])->assertStatus(304);
+    ask($this, '/api/products/P', ['If-None-Match' => '"edition-9", W/"edition-1"'])->assertStatus(304);
+    ask($this, '/api/products/P', ['If-None-Match' => '"edition-9"'])->assertOk();
+    foreach (['/api/none', '/api/terms/%FF'] as $path) {
+        expect($this->get($path)->headers->get('Content-Type'))->toBe('application/json');
+    }
+    $this->post('/api/listing')->assertStatus(405)->assertHeader('Content-Type', 'application/json');
 });

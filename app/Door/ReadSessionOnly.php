@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Access;
+namespace App\Door;
 
 use Closure;
 use Illuminate\Http\Request;

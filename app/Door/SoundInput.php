@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Door;
+
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\File\UploadedFile;
+use Symfony\Component\HttpFoundation\Response;
+use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
+use Symfony\Component\HttpKernel\Exception\HttpException;
+
+/**
+ * The one guard of what comes in: texts are valid UTF-8, a name that takes one text gets one, lists are no deeper than they are
+ * read, and an address is no longer than people and programs need. Nothing behind it has to ask again.
+ */
+final class SoundInput
+{
+    /** Characters of an address behind its question mark. */
+    private const LONGEST_QUERY = 8000;
+
+    /** How deep the lists of the desk's forms go: 1 a list of texts, 2 rows of texts, 3 rows that hold lists. */
+    private const LISTS = [
+        'where' => 1, 'columns' => 1, 'pick' => 1, 'ids' => 1, 'definitions' => 1, 'sources' => 1, 'scope' => 1, 'in' => 1, 'value' => 1, 'colors' => 1,
+        'headings' => 1, 'targets' => 1, 'read_as' => 1, 'chosen' => 1, 'pinned' => 1, 'admit' => 1, 'look_label' => 1, 'look_color' => 1,
+        'groups' => 2, 'bands' => 2, 'cells' => 2, 'sorts' => 3,
+    ];
+
+    /** Names in addresses of the shop and of the API that take one text; every other one may be a filter, whose picks are a list. */
+    private const SINGLE_FOR_SHOPPERS = ['q', 'sort', 'page', 'sold-out'];
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        if (strlen((string) $request->server->get('QUERY_STRING')) > self::LONGEST_QUERY) {
+            throw new HttpException(414, 'This address is longer than '.number_format(self::LONGEST_QUERY).' characters. Pick less at once.');
+        }
+        if (! mb_check_encoding(rawurldecode($request->getPathInfo()), 'UTF-8') || str_contains(rawurldecode($request->getPathInfo()), "\0")) {
+            throw new BadRequestHttpException('This address holds characters that are none.');
+        }
+        $shoppers = $request->is('shop', 'shop/*', 'api', 'api/*');
+        foreach ([$request->query->all(), $request->request->all(), $request->isJson() ? $request->json()->all() : []] as $given) {
+            foreach ($given as $name => $value) {
+                $this->check((string) $name, $value, match (true) {
+                    ! $shoppers => self::LISTS[$name] ?? 0,
+                    in_array((string) $name, self::SINGLE_FOR_SHOPPERS, true) => 0,
+                    default => 1,
+                });
+            }
+        }
+        foreach ($request->files->all() as $name => $file) {
+            if (! $file instanceof UploadedFile) {
+                throw new BadRequestHttpException("\"{$name}\" takes one file.");
+            }
+        }
+
+        return $next($request);
+    }
+
+    private function check(string $name, mixed $value, int $depth): void
+    {
+        if (is_array($value)) {
+            $depth > 0 || throw new BadRequestHttpException('"'.self::shown($name).'" takes one text, and a list came.');
+            foreach ($value as $key => $one) {
+                is_int($key) || $this->check($name, $key, 0);
+                $this->check($name, $one, $depth - 1);
+            }
+        } elseif (is_string($value) && (! mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0"))) {
+            throw new BadRequestHttpException('"'.self::shown($name).'" holds bytes that are no text in UTF-8.');
+        } elseif (! mb_check_encoding($name, 'UTF-8')) {
+            throw new BadRequestHttpException('A name in this request holds bytes that are no text in UTF-8.');
+        }
+    }
+
+    private static function shown(string $name): string
+    {
+        return mb_strimwidth(mb_scrub($name), 0, 60, '…');
+    }
+}
