@@ -26,21 +26,25 @@ final readonly class ChangeCells
 
     /**
      * @param  array<int, int>  $versions  that the person started from, by item id; none given: not compared
+     * @param  int|null  $counted  products or variants that the consequences were shown for; null: none were shown
      * @return Change|null null when all of them have it already
      *
      * @throws Refused
      */
-    public function __invoke(Chosen $chosen, CellChange $change, array $versions = []): ?Change
+    public function __invoke(Chosen $chosen, CellChange $change, array $versions = [], ?int $counted = null): ?Change
     {
         $change->definition->allowChange();
 
-        return $this->ledger->record('Products', function (Journal $journal) use ($chosen, $change, $versions): string {
+        return $this->ledger->record('Products', function (Journal $journal) use ($chosen, $change, $versions, $counted): string {
             foreach (DB::table('items')->whereIn('id', array_keys($versions))->get(['id', 'sku', 'version']) as $item) {
                 if ($item->version !== $versions[$item->id]) {
                     throw Refused::changedMeanwhile($item->sku);
                 }
             }
             $figures = self::write($journal, $chosen, $change);
+            if ($counted !== null && $figures->items !== $counted) {
+                throw new Refused('It would be done to '.number_format($figures->items).' products or variants now, not to '.number_format($counted).'. Look at the figures again.');
+            }
 
             return $change->sentence($figures->change === 1 ? 'on '.$figures->samples[0]['item'] : 'on '.number_format($figures->change).' products or variants');
         });

@@ -106,7 +106,11 @@ final class ProductsController
         if ($form === null) {
             throw new Refused('Select at least one product, or all that match, first.');
         }
-        $done = $change($form->chosen, CellChange::from($form->definition ?? throw new Refused('Choose what to change.', 'give'), $request->all()));
+        $done = $change(
+            $form->chosen,
+            CellChange::from($form->definition ?? throw new Refused('Choose what to change.', 'give'), $request->all()),
+            counted: $request->filled('counted') ? $request->integer('counted') : null,
+        );
 
         return redirect($request->string('back')->startsWith('/products') ? $request->string('back')->toString() : route('products'))
             ->with('done', $done->summary ?? 'All of them had it already.')->with('undo', $done?->id);

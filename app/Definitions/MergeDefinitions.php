@@ -14,9 +14,10 @@ use App\History\Ledger;
 use App\Lineups\Filter;
 use App\Refused;
 use App\Vocabulary\SpellingReading;
+use App\Vocabulary\TermNames;
+use App\Vocabulary\Umbrella;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
-use Lokum\Text\Slug;
 use Lokum\Vocabulary\Kind;
 
 /**
@@ -141,13 +142,12 @@ final readonly class MergeDefinitions
     {
         $old = $spelling->value_id === null ? null : DB::table('attribute_values')->where('id', $spelling->value_id)->first();
         $label = $old->label ?? Label::of($spelling->text);
-        $taken = fn (string $slug): bool => DB::table('attribute_values')->where('definition_id', $keep->id)->where('slug', $slug)->exists();
 
         return $journal->insert(
             'attribute_values',
             [
-                'definition_id' => $keep->id, 'label' => $label, 'slug' => Slug::unique($label, $taken), 'look' => $old->look ?? null,
-                'held' => $old->held ?? 0,
+                'definition_id' => $keep->id, 'label' => $label, 'slug' => TermNames::slug($keep, $label), 'look' => $old->look ?? null,
+                'held' => $old->held ?? 0, 'umbrella_id' => Umbrella::named($keep, $label)?->id,
             ],
         );
     }

@@ -6,12 +6,11 @@ namespace App\Definitions;
 
 use App\Catalog\CellSheet;
 use App\History\Journal;
-use App\Vocabulary\Dress;
+use App\Vocabulary\CreateValue;
 use App\Vocabulary\SpellingReading;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
-use Lokum\Text\Slug;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
@@ -21,13 +20,7 @@ final class ReadAgain
 {
     public function spellings(Journal $journal, Definition $definition): void
     {
-        $flags = [];
-        foreach (NewDefinition::flags($definition) as $value) {
-            $journal->insert('attribute_values', $value);
-        }
-        if ($definition->kind === Kind::Flag) {
-            $flags = $definition->values()->pluck('id', 'slug')->all();
-        }
+        $flags = $definition->kind === Kind::Flag ? $this->flags($journal, $definition) : [];
         foreach (DB::table('spellings')->where('definition_id', $definition->id)->orderBy('id')->get() as $spelling) {
             $reading = SpellingReading::of($definition->kind, $definition->unit, $spelling->read_as ?? $spelling->text);
             $journal->update('spellings', $spelling->id, [
@@ -39,6 +32,23 @@ final class ReadAgain
                 'number' => $reading->number, 'problem' => $reading->problem,
             ]);
         }
+    }
+
+    /**
+     * The two values of a yes/no attribute; one that was merged or gathered while it was a choice is itself again.
+     *
+     * @return array{yes: int, no: int}
+     */
+    private function flags(Journal $journal, Definition $definition): array
+    {
+        $flags = [];
+        foreach (['yes' => 'Yes', 'no' => 'No'] as $slug => $label) {
+            $known = DB::table('attribute_values')->where('definition_id', $definition->id)->where('slug', $slug)->value('id');
+            $known === null ?: $journal->update('attribute_values', (int) $known, ['merged_into' => null, 'umbrella_id' => null]);
+            $flags[$slug] = (int) ($known ?? $journal->insert('attribute_values', ['definition_id' => $definition->id, 'label' => $label, 'slug' => $slug]));
+        }
+
+        return $flags;
     }
 
     /** Spellings that hold several values, parted by the definition's separator. */
@@ -156,14 +166,8 @@ final class ReadAgain
         $key = StrictKey::of($text);
         $known = DB::table('spellings')->where('definition_id', $definition->id)->where('key', $key)->whereNotNull('value_id')->value('value_id');
         $label = Label::of($text);
-        $values = fn () => DB::table('attribute_values')->where('definition_id', $definition->id);
+        $known ??= DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into')->where('label', $label)->value('id');
 
-        return $known ?? $values()->whereNull('merged_into')->where('label', $label)->value('id') ?? $journal->insert('attribute_values', [
-            'definition_id' => $definition->id, 'label' => $label, 'slug' => Slug::unique(
-                $label,
-                fn (string $slug): bool => $values()->where('slug', $slug)->exists(),
-            ),
-            'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null,
-        ]);
+        return $known ?? CreateValue::row($journal, $definition, $text);
     }
 }

@@ -8,6 +8,7 @@ use App\Catalog\Category;
 use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
+use App\Refused;
 use Illuminate\Support\Facades\DB;
 
 /** Says which definitions a category's products should carry: expected, dropped again, or left to the category above. */
@@ -20,6 +21,10 @@ final readonly class SayExpected
     /** @param  list<int>  $definitions */
     public function __invoke(?Category $category, array $definitions, ?bool $expected): ?Change
     {
+        if (Definition::query()->whereKey($definitions)->count() !== count(array_unique($definitions))) {
+            throw new Refused('A definition that you chose is not there any more. Look at the list again.', 'definitions');
+        }
+
         return $this->ledger->record('Definitions', function (Journal $journal) use ($category, $definitions, $expected): string {
             foreach ($definitions as $definition) {
                 $row = DB::table('expectations')->where('category_id', $category?->id)->where('definition_id', $definition)->first();

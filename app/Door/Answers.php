@@ -5,12 +5,14 @@ declare(strict_types=1);
 namespace App\Door;
 
 use App\Refused;
+use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Validation\ValidationException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
@@ -22,9 +24,11 @@ final class Answers
         $exceptions->dontReport([Refused::class]);
         $exceptions->render(fn (Refused $why, Request $request): RedirectResponse|JsonResponse|Response => self::refused($why, $request));
         $exceptions->render(fn (HttpExceptionInterface $problem, Request $request): JsonResponse|Response => self::http($problem, $request));
-        $exceptions->render(fn (Throwable $failure, Request $request): ?JsonResponse => self::isForPrograms($request) && ! config('app.debug')
-            ? self::json(500, 'Something went wrong here. Nothing was changed; the log says more.')
-            : null);
+        $exceptions->render(fn (AuthenticationException $why, Request $request): ?JsonResponse => self::isForPrograms($request) ? self::json(401, 'Sign in first.') : null);
+        $exceptions->render(fn (Throwable $failure, Request $request): ?JsonResponse => match (true) {
+            $failure instanceof ValidationException, ! self::isForPrograms($request), (bool) config('app.debug') => null,
+            default => self::json(500, 'Something went wrong here. Nothing was changed; the log says more.'),
+        });
     }
 
     public static function json(int $status, string $message): JsonResponse

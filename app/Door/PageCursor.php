@@ -10,13 +10,18 @@ use Illuminate\Pagination\Cursor;
 /** The place in a long list that an address points at; the start of the list, where the address is broken or belongs to another order. */
 final class PageCursor
 {
+    private const FORWARD = '_pointsToNextItems';
+
     /** @param  string  ...$columns  that the list is ordered by */
     public static function from(Request $request, string ...$columns): ?Cursor
     {
-        $cursor = Cursor::fromEncoded($request->string('cursor')->toString());
-        $parameters = $cursor === null ? [] : array_diff_key($cursor->toArray(), ['_pointsToNextItems' => 0]);
-        $sound = array_filter($parameters, fn (mixed $value): bool => is_string($value) || is_int($value));
+        $written = json_decode((string) base64_decode(strtr($request->string('cursor')->toString(), '-_', '+/'), true), true);
+        if (! is_array($written) || ! is_bool($written[self::FORWARD] ?? null)) {
+            return null;
+        }
+        $places = array_diff_key($written, [self::FORWARD => 0]);
+        $sound = array_filter($places, fn (mixed $value): bool => is_string($value) || is_int($value));
 
-        return $cursor !== null && count($sound) === count($parameters) && array_diff($columns, array_keys($sound)) === [] ? $cursor : null;
+        return count($sound) === count($places) && array_diff($columns, array_keys($sound)) === [] ? new Cursor($sound, $written[self::FORWARD]) : null;
     }
 }

@@ -20,11 +20,18 @@ final class SoundInput
     /** Characters of an address behind its question mark. */
     private const LONGEST_QUERY = 8000;
 
-    /** How deep the lists of the desk's forms go: 1 a list of texts, 2 rows of texts, 3 rows that hold lists. */
+    /** The lists that each room of the desk reads, and how deep: 1 a list of texts, 2 rows of texts, 3 rows that hold lists. */
     private const LISTS = [
-        'where' => 1, 'columns' => 1, 'pick' => 1, 'ids' => 1, 'definitions' => 1, 'sources' => 1, 'scope' => 1, 'in' => 1, 'value' => 1, 'colors' => 1,
-        'headings' => 1, 'targets' => 1, 'read_as' => 1, 'chosen' => 1, 'pinned' => 1, 'admit' => 1, 'look_label' => 1, 'look_color' => 1,
-        'groups' => 2, 'bands' => 2, 'cells' => 2, 'sorts' => 3,
+        'products' => ['where' => 1, 'columns' => 1, 'pick' => 1, 'value' => 1, 'cells' => 2],
+        'values' => ['pick' => 1, 'ids' => 1, 'colors' => 1, 'read_as' => 1, 'groups' => 2],
+        'newcomers' => ['pick' => 1],
+        'line-ups' => [
+            'ids' => 1, 'sources' => 1, 'chosen' => 1, 'pinned' => 1, 'admit' => 1, 'look_label' => 1, 'look_color' => 1, 'bands' => 2, 'sorts' => 3,
+        ],
+        'definitions' => ['ids' => 1],
+        'expected' => ['definitions' => 1],
+        'rules' => ['in' => 1, 'scope' => 1, 'ids' => 1],
+        'feeds' => ['headings' => 1, 'targets' => 1],
     ];
 
     /** Names in addresses of the shop and of the API that take one text; every other one may be a filter, whose picks are a list. */
@@ -38,11 +45,12 @@ final class SoundInput
         if (! mb_check_encoding(rawurldecode($request->getPathInfo()), 'UTF-8') || str_contains(rawurldecode($request->getPathInfo()), "\0")) {
             throw new BadRequestHttpException('This address holds characters that are none.');
         }
-        $shoppers = $request->is('shop', 'shop/*', 'api', 'api/*');
+        $room = explode('/', ltrim($request->getPathInfo(), '/'))[0];
+        $shoppers = in_array($room, ['shop', 'api'], true);
         foreach ([$request->query->all(), $request->request->all(), $request->isJson() ? $request->json()->all() : []] as $given) {
             foreach ($given as $name => $value) {
                 $this->check((string) $name, $value, match (true) {
-                    ! $shoppers => self::LISTS[$name] ?? 0,
+                    ! $shoppers => self::LISTS[$room][$name] ?? 0,
                     in_array((string) $name, self::SINGLE_FOR_SHOPPERS, true) => 0,
                     default => 1,
                 });

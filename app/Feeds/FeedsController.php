@@ -109,6 +109,13 @@ final class FeedsController
         }
         $map = MappingForm::from($request, $reading);
         MappingForm::remember($reading, $map);
+        if ($check) {
+            MappingForm::rememberChecked($reading, $map);
+        } elseif ($reading->state !== ReadingState::Checked || ! MappingForm::isChecked($reading, $map)) {
+            throw new Refused($reading->state === ReadingState::Checked
+                ? 'What the columns lead to is not what was checked. Check it again, then read it.'
+                : 'Check the file first, then read it.');
+        }
         $reading->update([
             'state' => $check ? ReadingState::Checking : ReadingState::Reading,
             'takes_good_rows' => $request->boolean('good_rows'),

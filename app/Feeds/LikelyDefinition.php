@@ -9,6 +9,7 @@ use Illuminate\Support\Facades\DB;
 use Lokum\Feed\ColumnGuess;
 use Lokum\Text\StrictKey;
 use Lokum\Text\WordForms;
+use Lokum\Vocabulary\FlagWord;
 use Lokum\Vocabulary\Kind;
 
 /**
@@ -42,7 +43,7 @@ final readonly class LikelyDefinition
         $free = Definition::query()->live()->where('kind', Kind::Choice)->whereNotIn('id', $taken)->get();
         $likely = [];
         foreach ($targets as $target) {
-            $column = $target->definition === null ? $target->column() : null;
+            $column = $target->definition === null && ! $target->own ? $target->column() : null;
             $found = $column === null || $column->kind !== Kind::Choice ? null : self::of($target->heading, $seen[$target->index], $free->all());
             if ($found !== null) {
                 $likely[$target->index] = $found;
@@ -56,7 +57,9 @@ final readonly class LikelyDefinition
     /** @param  array<Definition>  $definitions */
     private static function of(string $heading, ColumnGuess $guess, array $definitions): ?self
     {
-        $keys = array_values(array_unique(array_map(fn (int|string $text): string => StrictKey::of((string) $text), array_keys($guess->samples(self::SAMPLES)))));
+        // Yes and no stand under many headings, so they tell nothing about one.
+        $texts = array_filter(array_map(strval(...), array_keys($guess->samples(self::SAMPLES))), fn (string $text): bool => FlagWord::read($text) === null);
+        $keys = array_values(array_unique(array_map(StrictKey::of(...), $texts)));
         if ($keys === [] || $definitions === []) {
             return null;
         }

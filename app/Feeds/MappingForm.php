@@ -27,15 +27,14 @@ final class MappingForm
             return self::remembered($reading);
         }
         $columns = [];
+        $own = [];
         foreach ($headings as $index => $heading) {
             $choice = (string) ($choices[$index] ?? self::NEW);
-            if ($choice !== self::NEW) {
-                $columns[(string) $heading] = self::target($choice);
-            }
+            $choice === self::NEW ? $own[] = (string) $heading : $columns[(string) $heading] = self::target($choice);
         }
         $empty = preg_split('/\s*,\s*/', trim((string) $request->input('empty', '')), -1, PREG_SPLIT_NO_EMPTY);
 
-        return new ColumnMap($columns, $empty === false ? [] : $empty);
+        return new ColumnMap($columns, $empty === false ? [] : $empty, $own);
     }
 
     /** What was chosen last for this file, until it is read. */
@@ -49,6 +48,34 @@ final class MappingForm
     public static function remember(Reading $reading, ColumnMap $map): void
     {
         Cache::put('mapping:'.$reading->id, $map, 7 * 86400);
+    }
+
+    /** What the form shows as chosen for a column. */
+    public static function choice(TargetColumn $target, ?LikelyDefinition $likely): string
+    {
+        return match (true) {
+            is_string($target->target) => $target->target,
+            $target->target === null => self::ASIDE,
+            $target->definition !== null => $target->definition->slug,
+            $target->target->attribute === Definition::BRAND => Definition::BRAND,
+            default => $likely?->definition->slug ?? self::NEW,
+        };
+    }
+
+    /** The mapping that was checked last is the one that may be read. */
+    public static function rememberChecked(Reading $reading, ColumnMap $map): void
+    {
+        Cache::put('checked:'.$reading->id, self::digest($map), 7 * 86400);
+    }
+
+    public static function isChecked(Reading $reading, ColumnMap $map): bool
+    {
+        return Cache::get('checked:'.$reading->id) === self::digest($map);
+    }
+
+    private static function digest(ColumnMap $map): string
+    {
+        return hash('xxh3', serialize([$map->columns, $map->empty, $map->own]));
     }
 
     private static function target(string $choice): Column|string|null

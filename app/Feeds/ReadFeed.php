@@ -38,7 +38,7 @@ final readonly class ReadFeed
         try {
             $file = CsvFile::open($source);
             $feed = Feed::query()->where('name', $name)->first();
-            $map = new ColumnMap($map->columns, array_values(array_unique([...$map->empty, ...$feed->empty ?? []])));
+            $map = $map->alsoEmpty(...$feed->empty ?? []);
             $targets = (new ResolveColumns)($file, $feed, $map);
             $reader = new RowReader($file->dialect->headings, array_column($targets, 'target'), $map->empty);
         } catch (UnreadableFile|BadMap $why) {

@@ -61,6 +61,7 @@ final class ResolveColumns
             $target = match (true) {
                 Label::isBlank($heading) => new TargetColumn($index, $heading, null, null, 'it has no heading'),
                 $map->describes($heading) => $this->described($index, $heading, $map->for($heading)),
+                $map->isOwn($heading) => $this->guessed($index, $heading, $map->empty, $slugs, byPerson: true),
                 $remembered->has($heading) => $this->remembered($index, $heading, $remembered[$heading]),
                 isset($known[$index]) => $this->field($index, $heading, $known[$index], 'known by its name'),
                 default => $this->sameKey($index, $heading, $map->empty) ?? $this->guessed($index, $heading, $map->empty, $slugs),
@@ -164,14 +165,17 @@ final class ResolveColumns
     /**
      * @param  list<string>  $empty
      * @param  array<string, true>  $taken  slugs that other columns of the file lead to
+     * @param  bool  $byPerson  whether somebody has said that it is a definition of its own
      */
-    private function guessed(int $index, string $heading, array $empty, array $taken): TargetColumn
+    private function guessed(int $index, string $heading, array $empty, array $taken, bool $byPerson = false): TargetColumn
     {
         $slug = Slug::of($heading);
         [$column, $why] = $this->guesses[$index]->column($slug);
         $column = new Column($slug, $column->label, $column->kind, $column->multiple, $column->separator, $column->level, $column->unit, $empty);
 
-        return new TargetColumn($index, $heading, $column, null, isset($taken[$slug]) ? 'same heading as another column of the file' : $why);
+        return new TargetColumn(
+            $index, $heading, $column, null, isset($taken[$slug]) ? 'same heading as another column of the file' : $why, own: $byPerson,
+        );
     }
 
     /**

@@ -16,6 +16,7 @@ final readonly class TargetColumn
      * @param  Definition|null  $definition  the one that exists already
      * @param  string  $why  in words, for the person who looks over the mapping
      * @param  bool  $described  whether a person said so (a new definition is then in use at once)
+     * @param  bool  $own  whether a person said that it leads to no definition that is there
      */
     public function __construct(
         public int $index,
@@ -24,6 +25,7 @@ final readonly class TargetColumn
         public ?Definition $definition,
         public string $why,
         public bool $described = false,
+        public bool $own = false,
     ) {
     }
 

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
+use App\Definitions\Definition;
 use App\History\Change;
 use App\History\Journal;
 use App\Refused;
+use App\Vocabulary\TermNames;
 use Lokum\Lineup\FilterSettings;
+use Lokum\Text\StrictKey;
 
 /** Changes single properties of a filter on some pages: where it is added, in its own row; where it is inherited, only what is other. */
 final readonly class ChangeFilter
@@ -31,6 +34,13 @@ final readonly class ChangeFilter
                 throw new Refused("Another filter of this line-up is titled \"{$other->given['title']}\".", 'title');
             }
         }
+        $own = $all->layer($placement)->added ?? [];
+        foreach (array_diff_key($own, [$key => 0]) as $other) {
+            if (($properties['title'] ?? null) === $other['title']) {
+                throw new Refused("Another filter of this line-up is titled \"{$other['title']}\".", 'title');
+            }
+        }
+        self::allowLooks($key, $properties['looks'] ?? []);
 
         return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($key, $properties, $placement, $token, $given, $all): string {
             if ($token !== self::token($given)) {
@@ -40,6 +50,19 @@ final readonly class ChangeFilter
 
             return 'Changed the filter '.($properties['title'] ?? $given['title']).($placement === Placement::SHOP ? '' : ' in '.LineupLedger::said($placement, $all));
         });
+    }
+
+    /** Names that the filter gives its terms must not be those of others. */
+    private static function allowLooks(string $key, mixed $looks): void
+    {
+        $definition = Definition::query()->where('slug', $key)->first();
+        $labels = array_filter(array_map(fn (mixed $look): mixed => is_array($look) ? $look['label'] ?? null : null, is_array($looks) ? $looks : []), is_string(...));
+        if (count(array_unique(array_map(StrictKey::of(...), $labels))) < count($labels)) {
+            throw new Refused('Two terms would be called the same here.', 'looks');
+        }
+        foreach ($definition === null ? [] : $labels as $term => $label) {
+            TermNames::allow($definition, $label, [(int) $term], 'looks');
+        }
     }
 
     /** Takes back what these pages say otherwise: one property, or all of it. */

@@ -113,7 +113,10 @@ final readonly class FilterForm
             [$from, $to] = [$end('from'), $end('to')];
             if ($from !== null || $to !== null) {
                 try {
-                    $bands[] = new Band($from, $to, Label::of((string) ($row['label'] ?? '')) ?: null, ! (bool) ($row['without_to'] ?? false));
+                    $band = new Band($from, $to, Label::of((string) ($row['label'] ?? '')) ?: null, ! (bool) ($row['without_to'] ?? false));
+                    $same = array_search($band->slug(), array_map(fn (Band $one): string => $one->slug(), $bands), true);
+                    $same === false || throw new Refused('Band '.($i + 1).' has the same ends as band '.($same + 1).'.', 'bands');
+                    $bands[] = $band;
                 } catch (InvalidArgumentException $why) {
                     throw new Refused('Band '.($i + 1).': '.lcfirst($why->getMessage()), 'bands');
                 }

@@ -139,7 +139,9 @@ final class LineupsController
 
     public function settings(Request $request, EditLineup $edit): RedirectResponse
     {
-        $sorts = array_map(fn (SortOrder $order): array => $order->toArray(), SortOrder::list(SortForm::read((array) $request->input('sorts', []))));
+        $all = Compositions::load();
+        $were = SortOrder::list($all->of($this->page($request, $all))->settings['sorts'] ?? null);
+        $sorts = array_map(fn (SortOrder $order): array => $order->toArray(), SortOrder::list(SortForm::read((array) $request->input('sorts', []), $were)));
         $soldOut = $request->string('sold_out')->toString();
         $change = $edit->page(
             [
@@ -189,7 +191,10 @@ final class LineupsController
 
         return FilterSettings::of([
             'control' => Control::Bands->value,
-            'bands' => array_map(fn (Band $band): array => $band->toArray(), Band::between($edges)),
+            'bands' => array_map(
+                fn (Band $band): array => $band->toArray(),
+                array_values(array_filter(Band::between($edges), fn (Band $band): bool => $found->holding($band) > 0)),
+            ),
         ] + $filter->given);
     }
 

@@ -102,7 +102,7 @@ final class PageFacts
             $definition !== null => $this->ofDefinition($page, $definition, TermNumbers::SQL, 'v.held = 0'),
             $key === Filter::STOCK => 'SELECT p.id, '.self::STOCK_TERM.' FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$scope->products} AND {$scope->variant()}",
             default => $this->categories($page),
-        }, $definition === null ? $key === Filter::CATEGORY : ! $definition->multiple && ($definition->level === Level::Product || ! $this->hasVariants()));
+        }, $definition === null ? $key === Filter::CATEGORY : ($definition->level === Level::Product || ! $this->hasVariants()) && ! $this->holdsSeveral($definition));
     }
 
     /** @param  bool  $single  whether no product can have two answers */
@@ -216,11 +216,20 @@ final class PageFacts
         $within = $ofProducts ? $scope->product() : "{$scope->products} AND {$scope->variant()}";
         $product = $variants || ! $ofProducts ? Counted::PRODUCT : 'a.item_id';
         // Of several numbers of one item the smallest counts.
-        $smallest = $definition->multiple && $what === 's.number';
+        $smallest = $what === 's.number' && $this->holdsSeveral($definition);
 
         return "SELECT {$product} AS id, ".($smallest ? 'MIN(s.number)' : $what).' FROM spellings s'.(str_contains($what.$where, 'v.') ? ' JOIN attribute_values v ON v.id = s.value_id' : '').' JOIN assignments a ON a.spelling_id = s.id'
             .($product === 'a.item_id' ? '' : ' JOIN items i ON i.id = a.item_id').($within === '1' ? '' : " JOIN items p ON p.id = {$product}")." WHERE s.definition_id = {$definition->id} AND {$where}".($product === 'a.item_id' ? '' : ' AND '.Counted::on($definition->level)).($within === '1' ? '' : " AND {$within}")
             .($smallest ? ' GROUP BY a.item_id' : '');
+    }
+
+    /** Whether any product carries several values of it; it may have taken several before it takes one. */
+    private function holdsSeveral(Definition $definition): bool
+    {
+        return $definition->multiple || $this->remembered->ofData(
+            "several:{$definition->id}",
+            fn (): bool => (bool) DB::scalar('SELECT EXISTS (SELECT 1 FROM assignments a JOIN assignments b ON b.item_id = a.item_id AND b.definition_id = a.definition_id AND b.spelling_id > a.spelling_id WHERE a.definition_id = ?)', [$definition->id]),
+        );
     }
 
     private function hasVariants(): bool

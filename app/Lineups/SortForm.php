@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lineups;
 
 use App\Refused;
+use Lokum\Lineup\SortOrder;
 use Lokum\Text\Label;
 use Lokum\Text\Slug;
 
@@ -15,9 +16,10 @@ final class SortForm
 
     /**
      * @param  array<mixed>  $rows
+     * @param  list<SortOrder>  $were  orders that the form showed: one that is renamed keeps its address, one that is replaced does not
      * @return list<array<string, mixed>>
      */
-    public static function read(array $rows): array
+    public static function read(array $rows, array $were = []): array
     {
         $orders = [];
         $taken = [];
@@ -36,7 +38,7 @@ final class SortForm
                 throw new Refused('Sort order '.($i + 1).' needs a name of 1 to 60 characters and a field.', 'sorts');
             }
             $slug = Slug::unique(
-                is_string($row['slug'] ?? null) && $row['slug'] !== '' ? $row['slug'] : $name,
+                self::kept($row['slug'] ?? null, $name, $by, $were) ?? $name,
                 fn (string $slug): bool => in_array($slug, $taken, true),
             );
             $taken[] = $slug;
@@ -44,5 +46,20 @@ final class SortForm
         }
 
         return $orders;
+    }
+
+    /**
+     * @param  list<array{0: string, 1: bool}>  $by
+     * @param  list<SortOrder>  $were
+     */
+    private static function kept(mixed $slug, string $name, array $by, array $were): ?string
+    {
+        foreach ($were as $order) {
+            if ($order->slug === $slug && ($order->name === $name || $order->by === $by)) {
+                return $order->slug;
+            }
+        }
+
+        return null;
     }
 }

@@ -10,7 +10,6 @@ use App\History\Ledger;
 use App\Refused;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
-use Lokum\Text\Slug;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
 
@@ -57,10 +56,13 @@ final readonly class CreateValue
     public static function row(Journal $journal, Definition $definition, string $text): int
     {
         $label = Label::of($text);
-        $taken = fn (string $slug): bool => DB::table('attribute_values')->where('definition_id', $definition->id)->where('slug', $slug)->exists();
 
-        return $journal->insert('attribute_values', ['definition_id' => $definition->id, 'label' => $label, 'slug' => Slug::unique($label, $taken),
-            'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null]);
+        return $journal->insert('attribute_values', [
+            'definition_id' => $definition->id, 'label' => $label, 'slug' => TermNames::slug($definition, $label),
+            'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null,
+            // Shoppers would read its name twice if it stood beside the umbrella.
+            'umbrella_id' => Umbrella::named($definition, $label)?->id,
+        ]);
     }
 
     /** The spelling equal to a value's label; it is made where the value has come by its label otherwise. */

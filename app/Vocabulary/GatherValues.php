@@ -11,9 +11,8 @@ use App\History\Ledger;
 use App\Lineups\CurrentTerms;
 use App\Lineups\Filter;
 use App\Refused;
-use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
-use Lokum\Text\Slug;
+use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Look;
 
@@ -63,6 +62,7 @@ final readonly class GatherValues
     public function __invoke(Definition $definition, string $label, array $ids, bool $different = false): ?Change
     {
         [$label, $values] = $this->checked($definition, $label, $ids);
+        self::allowName($definition, $label, $values);
 
         return $this->ledger->record('Values', function (Journal $journal) use ($definition, $label, $values, $different): string {
             $different === false ?: KeepApart::write($journal, $definition, array_map(fn (Value $value): int => $value->id, $values));
@@ -89,6 +89,7 @@ final readonly class GatherValues
             $gathered = 0;
             foreach ($groups as $label => $ids) {
                 [$label, $values] = $this->checked($definition, (string) $label, $ids);
+                self::allowName($definition, $label, $values);
                 self::write($journal, $definition, $label, $values);
                 $gathered += count($values);
             }
@@ -101,7 +102,7 @@ final readonly class GatherValues
     /** @param  non-empty-list<Value>  $values */
     public static function write(Journal $journal, Definition $definition, string $label, array $values): void
     {
-        $id = Umbrella::named($definition, $label)->id ?? $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => self::slug($definition, $label, $values),
+        $id = Umbrella::named($definition, $label)->id ?? $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => TermNames::slug($definition, $label, array_map(fn (Value $value): int => $value->id, $values)),
             'look' => Dress::wearsColors($definition) ? Dress::fromName($label) ?? $values[0]->look : null]);
         foreach ($values as $value) {
             $journal->update('attribute_values', $value->id, ['umbrella_id' => $id]);
@@ -109,14 +110,39 @@ final readonly class GatherValues
         Newcomer::settle($journal, array_map(fn (Value $value): int => $value->id, $values));
     }
 
+    /**
+     * Two terms of one name would be one for shoppers.
+     *
+     * @param  non-empty-list<Value>  $values
+     */
+    private static function allowName(Definition $definition, string $label, array $values): void
+    {
+        $umbrella = Umbrella::named($definition, $label);
+        $mine = array_map(fn (Value $value): int => $value->id, $values);
+        TermNames::allow($definition, $label, $umbrella === null ? $mine : [...$mine, Umbrella::TERM + $umbrella->id], 'under');
+    }
+
     /** @param  list<int>  $ids */
     public function release(Definition $definition, array $ids): ?Change
     {
         [, $values] = $this->checked($definition, 'out', $ids);
+        $leaving = array_map(fn (Value $value): int => $value->id, $values);
+        $staying = Umbrella::query()->where('definition_id', $definition->id)->whereHas('values', fn ($inside) => $inside->whereNotIn('id', $leaving))->get();
+        foreach ($values as $value) {
+            foreach ($staying->where('id', $value->umbrella_id) as $umbrella) {
+                if (StrictKey::of($umbrella->label) === StrictKey::of($value->label)) {
+                    throw new Refused("The umbrella is called {$umbrella->label}, too, so shoppers would read the name twice. Rename the umbrella first.");
+                }
+            }
+        }
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $values): string {
+        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $values, $staying): string {
             foreach ($values as $value) {
                 $journal->update('attribute_values', $value->id, ['umbrella_id' => null]);
+                foreach ($staying->where('slug', $value->slug) as $umbrella) {
+                    // The value has its address back.
+                    $journal->update('umbrellas', $umbrella->id, ['slug' => TermNames::slug($definition, $umbrella->label)]);
+                }
             }
             $this->dropEmpty($journal, $definition);
 
@@ -141,6 +167,8 @@ final readonly class GatherValues
         if ($other !== null && $other->id !== $umbrella->id) {
             throw new Refused("There is an umbrella {$other->label} already.", 'label');
         }
+        TermNames::allow($umbrella->definition, $label, [Umbrella::TERM + $umbrella->id], 'label');
+        $look->label === null ?: TermNames::allow($umbrella->definition, $look->label, [Umbrella::TERM + $umbrella->id], 'look_label');
 
         return $this->ledger->record('Values', function (Journal $journal) use ($umbrella, $label, $look, $version): string {
             if ($umbrella->refresh()->version !== $version) {
@@ -169,19 +197,6 @@ final readonly class GatherValues
         $values = array_values($definition->values()->whereKey($ids)->orderBy('label')->get()->all());
 
         return $values === [] ? throw new Refused('Choose at least one value.', 'under') : [$label, $values];
-    }
-
-    /**
-     * The address may be that of a value under it, which is no term any more.
-     *
-     * @param  list<Value>  $values
-     */
-    public static function slug(Definition $definition, string $label, array $values): string
-    {
-        $inside = array_map(fn (Value $value): int => $value->id, $values);
-
-        return Slug::unique($label, fn (string $slug): bool => Umbrella::query()->where('definition_id', $definition->id)->where('slug', $slug)->exists()
-            || DB::table('attribute_values')->where('definition_id', $definition->id)->where('slug', $slug)->whereNotIn('id', $inside)->exists());
     }
 
     private function dropEmpty(Journal $journal, Definition $definition): void

@@ -9,6 +9,7 @@ use App\Feeds\Staging;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
 use Lokum\Text\Slug;
+use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
 
 /** Brings a definition's newcomers in: spellings, and the values that arise from them. */
@@ -22,8 +23,11 @@ final class NewSpellings
     /** @var array<string, int> how well the values made in this run are labelled so far, by key */
     private array $formed = [];
 
-    /** @var array<string, true>|null slugs of the definition's values */
+    /** @var array<string, true>|null addresses of the definition's terms */
     private ?array $slugs = null;
+
+    /** @var array<string, int> umbrellas by their letters: a value that is called like one comes under it */
+    private array $umbrellas = [];
 
     private readonly bool $colors;
 
@@ -89,13 +93,19 @@ final class NewSpellings
         if ($known !== null) {
             return $this->made["\0".$key] = (int) $known;
         }
-        $this->slugs ??= array_fill_keys(DB::table('attribute_values')->where('definition_id', $this->definition->id)->pluck('slug')->all(), true);
+        if ($this->slugs === null) {
+            $umbrellas = Umbrella::query()->where('definition_id', $this->definition->id)->get();
+            $this->umbrellas = $umbrellas->mapWithKeys(fn (Umbrella $one): array => [StrictKey::of($one->label) => $one->id])->all();
+            $this->slugs = array_fill_keys(
+                [...DB::table('attribute_values')->where('definition_id', $this->definition->id)->pluck('slug')->all(), ...$umbrellas->pluck('slug')->all()], true,
+            );
+        }
         $this->formed["\0".$key] = Label::form($label);
         $slug = Slug::unique($label, fn (string $slug): bool => isset($this->slugs[$slug]));
         $this->slugs[$slug] = true;
 
         return $this->made["\0".$key] = (int) DB::table('attribute_values')->insertGetId([
-            'definition_id' => $this->definition->id, 'label' => $label, 'slug' => $slug, 'held' => $held, 'reading_id' => $this->reading,
+            'definition_id' => $this->definition->id, 'label' => $label, 'slug' => $slug, 'held' => $held, 'umbrella_id' => $this->umbrellas[$key] ?? null, 'reading_id' => $this->reading,
             'look' => $this->colors ? Dress::fromName($label) : null, 'created_at' => now(), 'updated_at' => now(),
         ]);
     }

@@ -34,6 +34,10 @@ final readonly class SaveValue
         if ($other !== null && $other->id !== $value->id) {
             throw new Refused("\"{$label}\" is what {$other->label} is called or spelled. Merge the two instead.", 'label');
         }
+        if ($value->umbrella_id === null && ! $held) {
+            TermNames::allow($value->definition, $label, [$value->id], 'label');
+            $look->label === null ?: TermNames::allow($value->definition, $look->label, [$value->id], 'look_label');
+        }
 
         return $this->ledger->record('Values', function (Journal $journal) use ($value, $label, $look, $held, $version, $page): string {
             if ($value->refresh()->version !== $version) {

@@ -162,7 +162,7 @@ final readonly class TakeInValues
             [
                 'definition_id' => $definition->id,
                 'label' => $label,
-                'slug' => GatherValues::slug($definition, $label, []),
+                'slug' => TermNames::slug($definition, $label),
                 'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null,
             ],
         );

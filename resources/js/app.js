@@ -12,6 +12,7 @@ import { renaming } from './renaming.js';
 import { selection } from './selection.js';
 import { drawer, letters } from './shop.js';
 import { scale } from './scale.js';
+import { showToast } from './toast.js';
 
 // The page may run only what is shipped with it: no eval, no styles from scripts.
 htmx.config.allowEval = false;
@@ -45,6 +46,12 @@ document.addEventListener('submit', (event) => {
     const button = event.submitter;
     setTimeout(() => { if (button) { button.textContent = words; button.disabled = true; } event.target.setAttribute('aria-busy', 'true'); });
 });
+
+// A question that the server could not answer says so, instead of leaving the page as it was.
+['htmx:responseError', 'htmx:sendError', 'htmx:timeout'].forEach((name) => document.addEventListener(name, (event) => {
+    const status = event.detail.xhr?.status;
+    showToast(status === 401 || status === 419 ? 'You were signed out meanwhile. Reload the page and sign in again.' : 'That could not be shown. Reload the page and try again; nothing was changed.');
+}));
 
 keys();
 panelLinks();

@@ -11,6 +11,7 @@ export function selection() {
             this.$root.addEventListener('change', (event) => {
                 if (event.target.classList.contains('pick')) this.ask();
             });
+            document.addEventListener('selection:ask', () => this.ask());
         },
         boxes() { return [...this.$root.querySelectorAll('.pick')]; },
         count() { this.picked = this.boxes().filter((box) => box.checked).length; },

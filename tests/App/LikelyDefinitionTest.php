@@ -2,8 +2,10 @@
 
 declare(strict_types=1);
 
+use App\Definitions\Definition;
 use App\Feeds\Feed;
 use App\Feeds\LikelyDefinition;
+use App\Feeds\Reading;
 use App\Feeds\ResolveColumns;
 use Lokum\Feed\ColumnMap;
 use Lokum\Feed\CsvFile;
@@ -45,4 +47,27 @@ test('a renamed column leads to the definition whose values it holds', function 
 test('nothing is decided without a person: the command makes a definition of its own', function (): void {
     $this->read("sku,Farbton\nA,Red\nB,Blue\n");
     expect(App\Definitions\Definition::query()->where('slug', 'farbton')->exists())->toBeTrue();
+});
+
+test('yes and no alone are no evidence', function (): void {
+    $this->read("sku,Vegan,Kind\nA,Yes,yes\nB,No,no\nC,yes,maybe\nD,no,other\n", '{"columns": {"Vegan": {"kind": "choice"}, "Kind": {"kind": "choice"}}}');
+    expect(likely("sku,Handmade\nA,yes\nB,no\nC,perhaps\nD,sometimes\n"))->toBe([]);
+});
+
+test('what the form says is what is checked and read, also where another definition was proposed', function (): void {
+    $this->actingAs($this->person());
+    file_put_contents($this->data().'/inbox/Tarn.csv', "sku,Farbton\nE,Red\nF,Blue\n");
+    $this->post('/feeds', ['inbox' => 'Tarn.csv']);
+    $reading = Reading::query()->firstOrFail();
+    $form = ['headings' => ['sku', 'Farbton'], 'targets' => ['sku', 'new'], 'empty' => ''];
+    $this->get("/feeds/readings/{$reading->id}")->assertSee('2 of 2 values are those of Color');
+    $this->post("/feeds/readings/{$reading->id}/read", $form)->assertSessionHasErrors('refused');
+    $this->post("/feeds/readings/{$reading->id}/check", $form);
+    $this->get("/feeds/readings/{$reading->id}")->assertSee('new: Farbton')->assertDontSee('values are those of Color');
+    $this->from('/feeds')->post("/feeds/readings/{$reading->id}/read", ['targets' => ['sku', 'color']] + $form)->assertSessionHasErrors('refused');
+    expect(Definition::query()->where('slug', 'farbton')->exists())->toBeFalse();
+    $this->post("/feeds/readings/{$reading->id}/check", $form);
+    $this->post("/feeds/readings/{$reading->id}/read", $form)->assertSessionHasNoErrors();
+    expect(Definition::query()->where('slug', 'farbton')->exists())->toBeTrue()
+        ->and(Definition::query()->where('slug', 'color')->firstOrFail()->values()->count())->toBe(4);
 });

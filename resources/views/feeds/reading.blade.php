@@ -37,13 +37,7 @@
                     @foreach ($targets as $target)
                         @php($guess = $seen[$target->index])
                         @php($renamed = $likely[$target->index] ?? null)
-                        @php($chosen = match (true) {
-                            is_string($target->target) => $target->target,
-                            $target->target === null => 'aside',
-                            $target->definition !== null => $target->definition->slug,
-                            $target->target->attribute === 'brand' => 'brand',
-                            default => $renamed?->definition->slug ?? 'new'
-                        })
+                        @php($chosen = App\Feeds\MappingForm::choice($target, $renamed))
                         <tr data-row>
                             <td class="mono whitespace-pre"><input type="hidden" name="headings[{{ $target->index }}]"
                                     value="{{ $target->heading }}">{{ Format::spelling($target->heading) }}</td>
@@ -174,7 +168,10 @@
             <p class="note harm" role="alert">{{ $reading->message }}</p>
         @endif
         <p class="soft">A check counts what is new, what changes and what would be refused, line by line, and writes nothing.</p>
-        @php($kinds = collect($targets)->countBy(fn($target) => is_string($target->target) ? 'known' : ($target->target === null ? 'aside' : ($target->definition ? 'definition' : 'new'))))
+        @php($kinds = collect($targets)->countBy(function ($target) use ($likely) {
+            $choice = App\Feeds\MappingForm::choice($target, $likely[$target->index] ?? null);
+            return in_array($choice, ColumnName::KNOWN, true) ? 'known' : (in_array($choice, ['aside', 'new'], true) ? $choice : 'definition');
+        }))
         <dl class="figures">
             <div>
                 <dt>Known columns</dt>

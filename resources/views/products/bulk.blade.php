@@ -87,6 +87,7 @@
                     <p class="note {{ in_array($bulk->mode, [CellMode::Set, CellMode::Clear], true) ? 'harm' : '' }}" role="status">{{ $bulk->problem }}</p>
                 @elseif ($bulk->figures)
                     @php($figures = $bulk->figures)
+                    <input type="hidden" name="counted" value="{{ $figures->items }}">
                     <dl class="figures">
                         <div>
                             <dt>Change</dt>
