@@ -6,11 +6,14 @@ namespace App;
 
 use App\Access\Role;
 use App\Access\User;
+use App\Feeds\FinishReading;
 use App\History\Ledger;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\WorkerStarting;
+use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
@@ -41,6 +44,9 @@ final class AppServiceProvider extends ServiceProvider
                 fn (Model $model, string $relation) => Log::warning('A query too many: '.$model::class."::{$relation}."),
             );
         }
+
+        // What a kill has cut off behind a reading is brought to an end when work goes on.
+        Event::listen(WorkerStarting::class, fn () => app(FinishReading::class)->whatWasCutOff());
 
         Gate::define('look', fn (User $user): bool => true);
         Gate::define('edit', fn (User $user): bool => $user->role !== Role::Viewer);

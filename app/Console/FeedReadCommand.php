@@ -9,6 +9,7 @@ use App\Feeds\FeedName;
 use App\Feeds\ReadFeed;
 use App\Feeds\Reading;
 use App\Feeds\ReadingFigures;
+use App\Feeds\ReadingLock;
 use App\Refused;
 use Lokum\Feed\BadMap;
 use Lokum\Feed\ColumnMap;
@@ -37,11 +38,14 @@ final class FeedReadCommand extends Command
         }
         $name = (string) ($this->option('feed') ?? FeedName::from(basename($path)));
         $reading = $this->option('check') ? null : Reading::start($path, $name);
+        $lock = $reading === null ? null : ReadingLock::hold($reading);
         try {
             $figures = $read($file, $name, $map, (bool) $this->option('check'), $this->progress(...), ! $this->option('whole'), $reading);
         } catch (Throwable $why) {
             $reading?->abandon();
             throw $why;
+        } finally {
+            $lock?->release();
         }
 
         return $this->answer($figures->toArray(), $this->lines($figures));

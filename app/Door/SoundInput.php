@@ -24,7 +24,7 @@ final class SoundInput
     private const LISTS = [
         'products' => ['where' => 1, 'columns' => 1, 'pick' => 1, 'value' => 1, 'cells' => 2],
         'values' => ['pick' => 1, 'ids' => 1, 'colors' => 1, 'read_as' => 1, 'groups' => 2],
-        'newcomers' => ['pick' => 1],
+        'newcomers' => ['pick' => 1, 'same' => 1],
         'line-ups' => [
             'ids' => 1, 'sources' => 1, 'chosen' => 1, 'pinned' => 1, 'admit' => 1, 'look_label' => 1, 'look_color' => 1, 'bands' => 2, 'sorts' => 3,
         ],

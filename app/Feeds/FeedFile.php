@@ -18,12 +18,23 @@ final class FeedFile
         return $file === false ? throw UnreadableFile::cannotOpen($path) : $file;
     }
 
-    /** Keeps a copy of a file under the data directory and says where. */
+    /** Keeps a copy of a file under the data directory and says where, from there. */
     public static function keep(string $path): string
     {
-        $kept = config('lokum.data').'/feeds/'.date('Ymd-His').'-'.bin2hex(random_bytes(4)).'.csv';
+        $kept = 'feeds/'.date('Ymd-His').'-'.bin2hex(random_bytes(4)).'.csv';
+        if (! @copy($path, self::kept($kept)) || filesize(self::kept($kept)) !== filesize($path)) {
+            @unlink(self::kept($kept));
+            throw new Refused('The file "'.basename($path).'" cannot be copied into the data directory. Is the disk full, or the directory read-only?');
+        }
+        chmod(self::kept($kept), 0600);
 
-        return @copy($path, $kept) ? $kept : throw new Refused("The file \"{$path}\" cannot be copied into the data directory.");
+        return $kept;
+    }
+
+    /** Where a kept file lies now. */
+    public static function kept(string $path): string
+    {
+        return config('lokum.data').'/'.$path;
     }
 
     /** @return list<string> names of the files that wait in the inbox, newest name last */

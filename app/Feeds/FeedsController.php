@@ -21,6 +21,7 @@ final class FeedsController
 {
     public function index(Request $request): View
     {
+        Reading::noteBrokenOff();
         $readings = Reading::query()->with('feed', 'user')->orderByDesc('id')->cursorPaginate(20, cursor: PageCursor::from($request, 'id'));
 
         return view('feeds.index', [
@@ -53,6 +54,8 @@ final class FeedsController
 
     public function show(Request $request, Reading $reading): View|Response
     {
+        Reading::noteBrokenOff();
+        $reading->refresh();
         // The page asks again and again while work is under way; when that is over, it is loaded anew as a whole.
         if ($request->hasHeader('HX-Request') && ! $reading->state->isRunning()) {
             return response()->noContent()->header('HX-Refresh', 'true');
@@ -111,8 +114,8 @@ final class FeedsController
         MappingForm::remember($reading, $map);
         if ($check) {
             MappingForm::rememberChecked($reading, $map);
-        } elseif ($reading->state !== ReadingState::Checked || ! MappingForm::isChecked($reading, $map)) {
-            throw new Refused($reading->state === ReadingState::Checked
+        } elseif (! in_array($reading->state, [ReadingState::Checked, ReadingState::Failed], true) || ! MappingForm::isChecked($reading, $map)) {
+            throw new Refused($reading->state !== ReadingState::Received
                 ? 'What the columns lead to is not what was checked. Check it again, then read it.'
                 : 'Check the file first, then read it.');
         }

@@ -21,7 +21,7 @@ use Lokum\Feed\UnreadableFile;
  */
 final readonly class ReadFeed
 {
-    public function __construct(private Ledger $ledger, private RunRules $rules)
+    public function __construct(private Ledger $ledger, private RunRules $rules, private FinishReading $finish)
     {
     }
 
@@ -83,10 +83,10 @@ final readonly class ReadFeed
             $feed->update(['empty' => $map->empty]);
             $change = $this->ledger->note('Feeds', $this->sentence($feed->name, $figures), ['reading' => $reading?->id] + $figures->toKeep(0), hasWayBack: true);
             (new ApplyStaged($staging, $feed, $targets, $stage->paths(), $reading?->id, $change->id))();
-            $reading?->update(['state' => ReadingState::Done, 'figures' => $figures->toKeep(), 'finished_at' => now(), 'message' => null]);
+            $reading?->update(['state' => ReadingState::Done, 'figures' => $figures->toKeep(), 'finished_at' => now(), 'message' => null, 'rules_wait' => true]);
         });
         $progress('Running fill rules', $rows, 0.9);
-        ($this->rules)();
+        $reading === null ? ($this->rules)() : ($this->finish)($reading);
         $progress('Done', $rows, 1.0);
 
         return $figures;

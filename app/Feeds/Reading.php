@@ -6,6 +6,7 @@ namespace App\Feeds;
 
 use App\Access\User;
 use App\History\Change;
+use App\Progress;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
@@ -18,7 +19,8 @@ use Illuminate\Support\Facades\DB;
  * @property int $feed_id
  * @property int|null $user_id
  * @property string $file_name
- * @property string $path
+ * @property string $path below the data directory
+ * @property bool $rules_wait whether fill rules still have to run behind it
  * @property int $bytes
  * @property ReadingState $state
  * @property bool $takes_good_rows
@@ -43,7 +45,7 @@ final class Reading extends Model
     /** It was refused, and nothing of it stays. */
     public function abandon(): void
     {
-        @unlink($this->path);
+        @unlink(FeedFile::kept($this->path));
         $this->delete();
         Feed::query()
             ->whereKey($this->feed_id)
@@ -51,6 +53,21 @@ final class Reading extends Model
             ->whereNotIn('id', DB::table('items')->whereNotNull('feed_id')->select('feed_id'))
             ->whereNotIn('id', DB::table('headings')->select('feed_id'))
             ->delete();
+    }
+
+    /** Says of readings that are under way and held by nobody any more that they broke off. */
+    public static function noteBrokenOff(): void
+    {
+        foreach (self::query()->whereIn('state', [ReadingState::Checking, ReadingState::Reading])->get() as $reading) {
+            if (ReadingLock::isLost($reading)) {
+                // What was written was written with its state, in one step.
+                self::query()->whereKey($reading->id)->whereNot('state', ReadingState::Done)->update([
+                    'state' => ReadingState::Failed, 'message' => 'It was broken off before it was done, and nothing was written. Do it again.',
+                ]);
+                ReadingLock::forget($reading);
+                (new Progress('reading:'.$reading->id))->end();
+            }
+        }
     }
 
     /** @return BelongsTo<Feed, $this> */
@@ -68,13 +85,13 @@ final class Reading extends Model
     /** @return resource */
     public function open()
     {
-        return FeedFile::open($this->path);
+        return FeedFile::open(FeedFile::kept($this->path));
     }
 
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => ReadingState::class, 'figures' => 'array', 'takes_good_rows' => 'boolean', 'finished_at' => 'datetime'];
+        return ['state' => ReadingState::class, 'figures' => 'array', 'takes_good_rows' => 'boolean', 'rules_wait' => 'boolean', 'finished_at' => 'datetime'];
     }
 
     /** Its entry in History. */

@@ -37,6 +37,12 @@ final class RunReading implements ShouldQueue
             Auth::onceUsingId($reading->user_id);
         }
         $progress = new Progress('reading:'.$reading->id);
+        $lock = ReadingLock::hold($reading);
+        if ($lock === null || $reading->state === ReadingState::Done) {
+            $lock?->release();
+
+            return;
+        }
         try {
             $figures = $read(
                 $reading->open(), $reading->feed->name, $this->map, $this->check, $progress->report(...), $reading->takes_good_rows, $reading,
@@ -51,12 +57,14 @@ final class RunReading implements ShouldQueue
             $this->fail($why);
         }
         $progress->end();
+        $lock->release();
     }
 
     /** Whatever stopped it, nothing was written; the page says so instead of waiting forever. */
     public function failed(?Throwable $why): void
     {
-        Reading::query()->whereKey($this->reading)->update([
+        // One that was read stays read, whatever came behind it.
+        Reading::query()->whereKey($this->reading)->whereNot('state', ReadingState::Done)->update([
             'state' => ReadingState::Failed,
             'message' => $why instanceof Refused ? $why->getMessage() : 'It stopped before it was done, and nothing was written. Try again; if it stops again, storage/logs/lokum.log says why.',
         ]);

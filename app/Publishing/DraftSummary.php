@@ -7,9 +7,11 @@ namespace App\Publishing;
 use App\Catalog\CategoryTree;
 use App\Definitions\Definition;
 use App\Lineups\Compositions;
+use App\Lineups\LineupLedger;
 use App\Lineups\Placement;
 use App\Vocabulary\Umbrella;
 use Illuminate\Support\Facades\DB;
+use Lokum\Edition\FilterLine;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
 use Lokum\Lineup\ComposedFilter;
@@ -35,12 +37,10 @@ final readonly class DraftSummary
             }
             $ended[$definition->slug] = EndedAddresses::of($definition);
         }
-        $totals = DB::selectOne('SELECT COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants, TOTAL(version) AS versions FROM items');
+        $totals = DB::selectOne('SELECT COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants FROM items');
 
         return new Summary((int) $totals->products, (int) $totals->variants, $terms,
-            $this->filters(), $this->pages(), $totals->products.':'.$totals->variants.':'.(int) $totals->versions.':'.(int) DB::table('categories')
-                ->where('own_only', true)
-                ->sum('id'), array_filter($ended));
+            $this->filters(), $this->pages(), ContentDigest::now(), array_filter($ended));
     }
 
     /** @return array<int, list<string>> labels of the values under each umbrella, by its term */
@@ -54,28 +54,29 @@ final readonly class DraftSummary
         return $held;
     }
 
-    /** @return array<string, string> what is said of every filter: by its title, and below the shop's line-up by the pages it is said for */
+    /** @return array<string, FilterLine> what line-ups say of filters; the shop's own in their order */
     private function filters(): array
     {
         $said = [];
         $all = Compositions::load();
         foreach ($all->layers() as $placement => $layer) {
             $of = fn (string $title): string => $placement === Placement::SHOP ? $title : "{$title} ({$layer->name})";
+            $titles = array_map(fn (ComposedFilter $filter): string => $filter->settings()->title, $all->of(LineupLedger::pageOf($placement))->filters);
             $added = $placement === Placement::SHOP
                 ? array_map(fn (ComposedFilter $filter): array => $filter->given, $all->of(Placement::SHOP)->filters)
                 : $layer->added;
-            foreach ($added as $given) {
-                $said[$of((string) $given['title'])] = (string) json_encode($given);
+            foreach ($added as $key => $given) {
+                $said["{$placement} {$key}"] = new FilterLine($of((string) $given['title']), true, (string) json_encode($given));
             }
             foreach ($layer->changed as $key => $changes) {
-                $said[$of((string) $key)] = (string) json_encode($changes);
+                $said["{$placement} changes {$key}"] = new FilterLine($of($titles[$key] ?? (string) $key), false, (string) json_encode($changes));
             }
             foreach ($layer->dropped as $key) {
-                $said[$of("without {$key}")] = 'dropped';
+                $said["{$placement} drops {$key}"] = new FilterLine($of('without '.($all->of(LineupLedger::pageOf($placement))->dropped[$key]->filter->given['title'] ?? $key)), false, '');
             }
             $order = $placement === Placement::SHOP ? null : $layer->order;
             if ($order !== null || $layer->settings !== []) {
-                $said[$of('order and sorting')] = (string) json_encode([$order, $layer->settings]);
+                $said["{$placement} order"] = new FilterLine($of('Order and sorting'), false, (string) json_encode([$order, $layer->settings]));
             }
         }
 

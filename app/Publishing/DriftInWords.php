@@ -58,7 +58,7 @@ final class DriftInWords
             $add('−', 'Filters', "The filter {$title} goes");
         }
         foreach ($drift->filters['changed'] as $title) {
-            $add('~', 'Filters', "The filter {$title} has other settings");
+            $add('~', 'Filters', "{$title} has other settings");
         }
         if ($drift->filters['reordered']) {
             $add('~', 'Filters', 'The filters stand in another order');
@@ -66,8 +66,15 @@ final class DriftInWords
         foreach ($drift->new as $term) {
             $add('+', $term->attribute, "{$term->label} · ".self::products($term->products));
         }
+        $leads = [];
+        foreach ($drift->addresses as $one) {
+            $leads[$one['attribute'].' '.$one['from']] = $one['to'];
+        }
         foreach ($drift->gone as $term) {
-            $add('−', $term->attribute, "{$term->label} · had ".self::products($term->products));
+            $to = $leads[$term->attribute.' '.$term->slug] ?? null;
+            $to === null
+                ? $add('−', $term->attribute, "{$term->label} · had ".self::products($term->products))
+                : $add('~', $term->attribute, "{$term->label} is ticked as {$to} from now on");
         }
         foreach ($drift->renamed as [$before, $after]) {
             $add(

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Refused;
+use Lokum\Edition\FilterLine;
 use Lokum\Edition\Summary;
+use Lokum\Edition\TermLine;
 use Lokum\Facet\Carriers;
 use Lokum\Facet\Layout;
 use Lokum\Facet\ProductSet;
@@ -81,7 +83,7 @@ final class EditionFile implements TermSource
 
     public function summary(): Summary
     {
-        $summary = unserialize($this->meta('summary'), ['allowed_classes' => [Summary::class, \Lokum\Edition\TermLine::class]]);
+        $summary = unserialize($this->meta('summary'), ['allowed_classes' => [Summary::class, TermLine::class, FilterLine::class]]);
 
         return $summary instanceof Summary ? $summary : throw new Refused('The current edition cannot be read. Publish again.');
     }

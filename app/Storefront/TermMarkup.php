@@ -30,7 +30,7 @@ final class TermMarkup
         return self::label(
             $filter,
             $term,
-            ' aria-label="'.e($term->label.', '.Format::count($term->count, 'product')).'"',
+            self::said($filter, $term),
             '<span class="cube min-w-0">'.Cube::picture($term->label, $term->look).'<span class="name">'.e($term->label).'</span></span>',
         );
     }
@@ -41,9 +41,15 @@ final class TermMarkup
         return self::label(
             $filter,
             $term,
-            ' aria-label="'.e($term->label.', '.Format::count($term->count, 'product')).'"',
+            self::said($filter, $term),
             '<span class="name">'.e($term->label).'</span>',
         );
+    }
+
+    /** What is heard of a box: its count too, where counts are shown. */
+    private static function said(ShownFilter $filter, OfferedTerm $term): string
+    {
+        return ' aria-label="'.e($term->label.($filter->settings->counts ? ', '.Format::count($term->count, 'product') : '')).'"';
     }
 
     private static function label(ShownFilter $filter, OfferedTerm $term, string $said, string $inside): string

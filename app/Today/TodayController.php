@@ -30,6 +30,7 @@ final class TodayController
 
     public function __invoke(Request $request, Coverage $coverage, CurrentDrift $drift, DraftPages $pages, FindNewcomers $newcomers): View
     {
+        Reading::noteBrokenOff();
         $filters = Filter::query()->count();
         $products = $coverage->total();
 
@@ -46,6 +47,7 @@ final class TodayController
                 'state',
                 [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked],
             )->with('feed')->latest('id')->get(),
+            'broken' => Reading::query()->where('state', ReadingState::Failed)->where('updated_at', '>=', now()->subDays(3))->with('feed')->latest('id')->limit(5)->get(),
             'unread' => $this->unread(),
             'filters' => $filters,
             'silent' => $filters === 0 || $products === 0 ? [] : array_filter($pages->all()[0] ?? []),

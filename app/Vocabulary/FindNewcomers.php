@@ -63,7 +63,7 @@ final readonly class FindNewcomers
         $values = $definition->values()->get()->keyBy('id')->toBase();
         // A value that came with nothing but newcomers is none that others resolve into.
         $new = array_flip(DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('value_id')->groupBy('value_id')->havingRaw('MAX(settled) = 0')->pluck('value_id')->all());
-        $proposals = $this->proposals($definition, $new);
+        $proposals = $this->proposals($definition, $values, $new);
         $products = $this->counts->bySpelling($definition);
         $carrying = $this->counts->byValue($definition);
         $umbrellas = Umbrella::query()->where('definition_id', $definition->id)->get();
@@ -118,23 +118,47 @@ final readonly class FindNewcomers
     }
 
     /**
+     * @param  Collection<int, Value>  $values
      * @param  array<int, mixed>  $new  by value
      * @return array<int, array{0: int, 1: Proposal}> the value that each new one seems to be
      */
-    private function proposals(Definition $definition, array $new): array
+    private function proposals(Definition $definition, Collection $values, array $new): array
     {
         $found = [];
         foreach ($this->propose->of($definition) as $proposal) {
             $known = array_values(array_filter($proposal->values, fn (int $id): bool => ! isset($new[$id])));
-            $stays = $known[0] ?? $proposal->values[0];
             foreach ($proposal->values as $id) {
-                if ($id !== $stays && isset($new[$id])) {
-                    $found[$id] = [$stays, $proposal];
+                if ($id === $proposal->values[0] && $known === [] || ! isset($new[$id])) {
+                    continue;
+                }
+                // The group holds what is close to its first; where that is none that was there, each pair is looked at by itself.
+                if ($known === [] || $known[0] === $proposal->values[0]) {
+                    $found[$id] = [$known[0] ?? $proposal->values[0], $proposal];
+                } else {
+                    $pair = $this->closest($definition, $values, $known, $id);
+                    $pair === null ?: $found[$id] = $pair;
                 }
             }
         }
 
         return $found;
+    }
+
+    /**
+     * @param  Collection<int, Value>  $values
+     * @param  list<int>  $known
+     * @return array{0: int, 1: Proposal}|null
+     */
+    private function closest(Definition $definition, Collection $values, array $known, int $id): ?array
+    {
+        foreach ($known as $stays) {
+            $pair = isset($values[$stays], $values[$id]) ? $this->propose->pair($definition, $values[$stays], $values[$id]) : null;
+            if ($pair !== null) {
+                return [$stays, $pair];
+            }
+        }
+
+        return null;
     }
 
     /**

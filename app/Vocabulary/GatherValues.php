@@ -28,7 +28,7 @@ final readonly class GatherValues
     {
         [$label, $values] = $this->checked($definition, $label, $ids);
         $umbrella = Umbrella::named($definition, $label);
-        $terms = TermNumbers::of($definition);
+        $terms = TermNumbers::shown($definition);
         $carried = array_intersect_key($terms, array_filter($this->counts->byValue($definition)));
         $after = $umbrella === null ? -1 : Umbrella::TERM + $umbrella->id;
         /** @var list<Value> $inside */
@@ -41,7 +41,7 @@ final readonly class GatherValues
             ->all();
 
         return new GatherFigures($umbrella->label ?? $label, $umbrella === null, array_map(fn (Value $value): string => $value->label, $values), $from,
-            ValueTable::productsOfAny($definition, array_map(fn (Value $value): int => $value->id, $members)), count(array_unique($carried)),
+            ValueTable::productsOfAny($definition, array_map(fn (Value $value): int => $value->id, array_filter($members, fn (Value $value): bool => ! $value->held))), count(array_unique($carried)),
             count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))), Filter::query()
                 ->where('definition_id', $definition->id)
                 ->pluck('title')

@@ -30,7 +30,7 @@ final readonly class MergeConsequences
     {
         $moved = array_map(fn (KnownValue $value): int => $value->id, $plan->moved);
         // Terms are what values are ticked as; those that move are ticked as the one that stays.
-        $before = array_intersect_key(TermNumbers::of($definition), array_filter($counts->byValue($definition)));
+        $before = array_intersect_key(TermNumbers::shown($definition), array_filter($counts->byValue($definition)));
         $stays = TermNumbers::of($definition)[$plan->keep->id] ?? $plan->keep->id;
         $after = array_replace($before, array_intersect_key(array_fill_keys($moved, $stays), $before));
 

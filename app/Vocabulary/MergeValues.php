@@ -83,10 +83,14 @@ final readonly class MergeValues
 
     public function write(Journal $journal, MergePlan $plan): void
     {
+        // A decision on what waited for one shows it; what somebody has hidden stays hidden, unless shoppers see one of the others.
+        $ids = [$plan->keep->id, ...array_map(fn (KnownValue $value): int => $value->id, $plan->moved)];
+        $shown = Value::query()->whereKey($ids)->where('held', false)->exists() || Newcomer::waits($plan->keep->id);
         foreach ($plan->moves() as $spelling => $value) {
             $journal->update('spellings', $spelling, ['value_id' => $value, 'settled' => 1]);
         }
         Newcomer::settle($journal, [$plan->keep->id]);
+        $shown ? $journal->update('attribute_values', $plan->keep->id, ['held' => 0, 'retired' => 0]) : null;
         foreach ($plan->moved as $value) {
             $journal->update('attribute_values', $value->id, ['merged_into' => $plan->keep->id]);
         }

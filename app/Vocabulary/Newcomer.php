@@ -45,4 +45,12 @@ final readonly class Newcomer
             $journal->update('spellings', (int) $id, ['settled' => 1]);
         }
     }
+
+    /** Whether nobody has decided on a value yet: all its spellings are new. */
+    public static function waits(int $value): bool
+    {
+        $spellings = DB::table('spellings')->where('value_id', $value);
+
+        return (clone $spellings)->where('settled', false)->exists() && ! $spellings->where('settled', true)->exists();
+    }
 }

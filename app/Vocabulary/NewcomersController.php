@@ -53,7 +53,8 @@ final class NewcomersController
             'merge', 'gather', 'proposed' => $word,
             default => throw new Refused('Say what the newcomers are.'),
         };
-        $change = $settle($definition, array_fill_keys($ids, $decision));
+        $shown = array_map(intval(...), (array) $request->input('same', []));
+        $change = $settle($definition, array_fill_keys($ids, $decision), $shown);
 
         return redirect()
             ->route('newcomers', [$definition, ...array_filter(['feed' => $request->string('feed')->toString()])])

@@ -19,13 +19,21 @@ final readonly class SettleNewcomers
 
     /**
      * @param  array<int, string>  $decisions  "merge", "gather", "keep" or "proposed" by spelling
+     * @param  array<int, int>  $shown  the value that each was shown to be the same as, by spelling; 0 for none
+     *
+     * @throws Refused where something else is proposed by now
      */
-    public function __invoke(Definition $definition, array $decisions): Change
+    public function __invoke(Definition $definition, array $decisions, array $shown = []): Change
     {
         $definition->allowChange();
         $waiting = array_filter($this->find->of($definition), fn (Newcomer $one): bool => isset($decisions[$one->spelling]));
         if ($waiting === []) {
             throw new Refused('Somebody has decided on them meanwhile, or none is ticked.');
+        }
+        foreach ($waiting as $one) {
+            if ($decisions[$one->spelling] !== 'keep' && isset($shown[$one->spelling]) && $shown[$one->spelling] !== ($one->same->id ?? 0)) {
+                throw new Refused("What \"{$one->text}\" seems to be has changed meanwhile: ".($one->same->label ?? 'nothing that is here').'. Look at it again.');
+            }
         }
         $done = ['merge' => 0, 'gather' => 0, 'keep' => 0];
         $change = $this->ledger->record('Values', function (Journal $journal) use ($definition, $decisions, $waiting, &$done): string {

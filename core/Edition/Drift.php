@@ -44,11 +44,9 @@ final readonly class Drift
     {
         $served ??= new Summary(0, 0, [], [], [], '');
         $renamed = $regrouped = $redressed = $recounted = [];
-        foreach ($draft->terms as $id => $after) {
-            $before = $served->terms[$id] ?? null;
-            if ($before === null) {
-                continue;
-            }
+        $pairs = self::pairs($served, $draft);
+        foreach ($pairs as $id => $before) {
+            $after = $draft->terms[$id];
             if ($before->label !== $after->label || $before->slug !== $after->slug) {
                 $renamed[] = [$before, $after];
             }
@@ -62,26 +60,17 @@ final readonly class Drift
                 $recounted[] = [$before, $after];
             }
         }
-        $both = array_keys(array_intersect_key($served->filters, $draft->filters));
-        $bothAfter = array_keys(array_intersect_key($draft->filters, $served->filters));
+        $stays = array_fill_keys(array_map(fn (TermLine $before): int => $before->id, $pairs), true);
 
         return new self(
-            array_values(array_diff_key($draft->terms, $served->terms)),
-            array_values(array_diff_key($served->terms, $draft->terms)),
+            array_values(array_diff_key($draft->terms, $pairs)),
+            array_values(array_diff_key($served->terms, $stays)),
             $renamed,
             $regrouped,
             $redressed,
             $recounted,
             self::addresses($served, $draft),
-            [
-                'appearing' => self::titles(array_diff_key($draft->filters, $served->filters)),
-                'disappearing' => self::titles(array_diff_key($served->filters, $draft->filters)),
-                'changed' => array_values(array_filter(
-                    self::texts($both),
-                    fn (string $title): bool => $served->filters[$title] !== $draft->filters[$title],
-                )),
-                'reordered' => $both !== $bothAfter,
-            ],
+            self::filters($served, $draft),
             self::pages($served, $draft),
             $draft->products - $served->products,
             $draft->variants - $served->variants,
@@ -100,6 +89,65 @@ final readonly class Drift
             + ($this->filters['reordered'] ? 1 : 0)
             + ($this->recounted === [] ? 0 : 1)
             + ($this->products !== 0 || $this->variants !== 0 || $this->content ? 1 : 0);
+    }
+
+    /**
+     * Terms that are the same for shoppers: by their number, or by their address where a value has become an umbrella or an umbrella
+     * was made anew.
+     *
+     * @return array<int, TermLine> the one before, by the number of the one after
+     */
+    private static function pairs(Summary $served, Summary $draft): array
+    {
+        $pairs = array_intersect_key($served->terms, $draft->terms);
+        $left = [];
+        foreach (array_diff_key($served->terms, $pairs) as $term) {
+            $left[$term->attribute][$term->slug] = $term;
+        }
+        foreach (array_diff_key($draft->terms, $pairs) as $id => $term) {
+            if (isset($left[$term->attribute][$term->slug])) {
+                $pairs[$id] = $left[$term->attribute][$term->slug];
+            }
+        }
+
+        return $pairs;
+    }
+
+    /** @return array{appearing: list<string>, disappearing: list<string>, changed: list<string>, reordered: bool} */
+    private static function filters(Summary $served, Summary $draft): array
+    {
+        [$new, $gone] = [array_diff_key($draft->filters, $served->filters), array_diff_key($served->filters, $draft->filters)];
+        $changed = array_filter(
+            $draft->filters,
+            fn (FilterLine $line, string $name): bool => isset($served->filters[$name]) ? $served->filters[$name]->says !== $line->says : ! $line->adds,
+            ARRAY_FILTER_USE_BOTH,
+        );
+        $both = array_keys(array_intersect_key(self::adding($served->filters), self::adding($draft->filters)));
+
+        return [
+            'appearing' => self::titles(self::adding($new)),
+            'disappearing' => self::titles(self::adding($gone)),
+            'changed' => [...self::titles($changed), ...self::titles(array_diff_key($gone, self::adding($gone)))],
+            'reordered' => $both !== array_keys(array_intersect_key(self::adding($draft->filters), self::adding($served->filters))),
+        ];
+    }
+
+    /**
+     * @param  array<string, FilterLine>  $lines
+     * @return list<string>
+     */
+    private static function titles(array $lines): array
+    {
+        return array_values(array_map(fn (FilterLine $line): string => $line->title, $lines));
+    }
+
+    /**
+     * @param  array<string, FilterLine>  $lines
+     * @return array<string, FilterLine>
+     */
+    private static function adding(array $lines): array
+    {
+        return array_filter($lines, fn (FilterLine $line): bool => $line->adds);
     }
 
     /** @return list<array{attribute: string, from: string, to: string|null}> */
@@ -135,23 +183,5 @@ final readonly class Drift
         }
 
         return $pages;
-    }
-
-    /**
-     * @param  array<string, string>  $filters
-     * @return list<string>
-     */
-    private static function titles(array $filters): array
-    {
-        return self::texts(array_keys($filters));
-    }
-
-    /**
-     * @param  array<int|string>  $titles  PHP turns digits as array keys into integers
-     * @return list<string>
-     */
-    private static function texts(array $titles): array
-    {
-        return array_values(array_map(strval(...), $titles));
     }
 }

@@ -11,8 +11,7 @@ final readonly class Summary
      * @param  int  $products  products listed
      * @param  int  $variants  variants of them, a product without any counting as one
      * @param  array<int, TermLine>  $terms  by id
-     * @param  array<string, string>  $filters  settings of each filter of the shop's line-up, in order, by its title; equal
-     *                                          settings are equal texts
+     * @param  array<string, FilterLine>  $filters  what line-ups say of filters, in order, by the placement and the filter
      * @param  array<string, list<string>>  $pages  titles of the filters that show on each category's page, by slug
      * @param  string  $content  digest of the product data that shoppers see
      * @param  array<string, array<string, int>>  $ended  terms that addresses without a term of their own lead to, by slug, by attribute

@@ -10,8 +10,10 @@ namespace Lokum\Fill;
  */
 final class WordFinder
 {
-    /** Alternatives in one expression; more are tried one after the other. */
+    /** Alternatives and bytes in one expression; more are tried one after the other. */
     private const CHUNK = 500;
+
+    private const LONGEST_EXPRESSION = 15000;
 
     /** @var list<string> */
     private array $expressions = [];
@@ -39,7 +41,7 @@ final class WordFinder
         }
         $words = array_map(strval(...), array_keys($this->values));
         usort($words, fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));
-        foreach (array_chunk($words, self::CHUNK) as $chunk) {
+        foreach (self::chunks($words) as $chunk) {
             $this->expressions[] = self::expression($chunk);
         }
     }
@@ -70,7 +72,13 @@ final class WordFinder
 
     private function isRuledOut(string $value, string $text): bool
     {
-        return ($this->none[$value] ?? []) !== [] && preg_match(self::expression($this->none[$value]), $text) === 1;
+        foreach (self::chunks($this->none[$value] ?? []) as $chunk) {
+            if (preg_match(self::expression($chunk), $text) === 1) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /**
@@ -92,6 +100,26 @@ final class WordFinder
         usort($kept, fn (Hit $a, Hit $b): int => $a->start <=> $b->start);
 
         return $kept;
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return list<list<string>> each small enough for one expression
+     */
+    private static function chunks(array $words): array
+    {
+        $chunks = [];
+        $bytes = self::LONGEST_EXPRESSION + 1;
+        foreach ($words as $word) {
+            $bytes += 2 * strlen($word);
+            if ($bytes > self::LONGEST_EXPRESSION || count($chunks[count($chunks) - 1]) >= self::CHUNK) {
+                $chunks[] = [];
+                $bytes = 2 * strlen($word);
+            }
+            $chunks[count($chunks) - 1][] = $word;
+        }
+
+        return $chunks;
     }
 
     /** @param  list<string>  $words  folded */

@@ -15,6 +15,9 @@ final readonly class NearWords
     /** Of longer words two omissions are tried in the first letters only. */
     private const PREFIX = 14;
 
+    /** Bytes of a word from which on it is compared as it is: its omissions would fill the memory, and nobody misspells such a text by one letter. */
+    private const LONGEST = 48;
+
     public function __construct(private Guards $guards)
     {
     }
@@ -58,6 +61,9 @@ final readonly class NearWords
         $found = [$word => true];
         $once = [];
         $n = strlen($word);
+        if ($n > self::LONGEST) {
+            return [$word];
+        }
         for ($i = 0; $i < $n; $i++) {
             $once[substr($word, 0, $i).substr($word, $i + 1)] = true;
         }

@@ -34,6 +34,21 @@ Alpine.data('toast', () => ({
     init() { setTimeout(() => { this.shown = false; }, 12000); },
     close() { this.shown = false; },
 }));
+// Groups of ticks, with how many of them are left beside.
+Alpine.data('ticked', () => ({
+    init() {
+        const root = this.$root;
+        root.addEventListener('change', () => {
+            const groups = [...root.querySelectorAll('[data-group]')].map((group) => {
+                const left = group.querySelectorAll('.pick:checked').length;
+                group.querySelector('[data-group-count]').textContent = left;
+                return left;
+            });
+            document.querySelector('[data-ticked-groups]').textContent = groups.filter((left) => left > 0).length;
+            document.querySelector('[data-ticked]').textContent = groups.reduce((sum, left) => sum + left, 0);
+        });
+    },
+}));
 // A form that goes out by itself when something in it is chosen.
 Alpine.data('sendsItself', () => ({
     send() { this.$root.requestSubmit(); },
@@ -52,6 +67,12 @@ document.addEventListener('submit', (event) => {
     const status = event.detail.xhr?.status;
     showToast(status === 401 || status === 419 ? 'You were signed out meanwhile. Reload the page and sign in again.' : 'That could not be shown. Reload the page and try again; nothing was changed.');
 }));
+
+// What was changed without leaving the page has its drift told anew in the top bar.
+document.addEventListener('catalog:changed', () => {
+    const status = document.querySelector('.status');
+    if (status) htmx.ajax('GET', status.dataset.status, { target: status, swap: 'innerHTML' });
+});
 
 keys();
 panelLinks();

@@ -89,6 +89,7 @@ export function grid() {
             const refused = answer.refused.map((one) => `${one.sku} ${one.definition}: ${one.reason}`);
             if (refused.length > 0) showToast(`Not placed: ${refused.slice(0, 3).join('; ')}${refused.length > 3 ? ` and ${refused.length - 3} more` : ''}`);
             else showToast(answer.done ?? 'Nothing was different.', answer.undo, root.dataset.token);
+            if (answer.done) document.dispatchEvent(new CustomEvent('catalog:changed'));
             say(refused.length > 0 ? refused.join('. ') : answer.done ?? 'Nothing was different.');
             return answer.refused;
         } catch (problem) {

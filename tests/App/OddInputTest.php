@@ -98,7 +98,7 @@ beforeEach(function (): void {
     app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red']));
     file_put_contents($this->data().'/feeds/a.csv', "sku,Color\nC,Red\n");
     Reading::query()->create([
-        'feed_id' => Feed::query()->firstOrFail()->id, 'file_name' => 'a.csv', 'path' => $this->data().'/feeds/a.csv', 'bytes' => 16, 'state' => ReadingState::Received,
+        'feed_id' => Feed::query()->firstOrFail()->id, 'file_name' => 'a.csv', 'path' => 'feeds/a.csv', 'bytes' => 16, 'state' => ReadingState::Received,
     ]);
     $this->publish();
 });

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Lokum\Edition\Drift;
+use Lokum\Edition\FilterLine;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
 use Lokum\Lineup\Absence;
@@ -16,7 +17,12 @@ function line(int $id, string $label, int $products = 1, string $look = '', ?str
 
 function summary(array $terms, array $filters = [], array $pages = [], int $products = 1): Summary
 {
-    return new Summary($products, $products, array_column($terms, null, 'id'), $filters, $pages, (string) $products);
+    $lines = [];
+    foreach ($filters as $title => $says) {
+        $lines["shop {$title}"] = new FilterLine($title, ! str_starts_with($title, '~'), $says);
+    }
+
+    return new Summary($products, $products, array_column($terms, null, 'id'), $lines, $pages, (string) $products);
 }
 
 test('an edition does not drift from itself', function (): void {
@@ -68,6 +74,19 @@ test('an umbrella that holds other values is regrouped, and addresses say where 
             ['attribute' => 'color', 'from' => 'rot', 'to' => 'red'],
             ['attribute' => 'color', 'from' => 'old', 'to' => null],
         ]);
+});
+
+test('a value that becomes an umbrella, and an umbrella that is made anew, are the same term for shoppers', function (): void {
+    $umbrella = fn (int $id): TermLine => new TermLine($id, 'color', 'Green', 'green', '', 4, ['Green', 'Sage']);
+    $gathered = Drift::between(summary([line(1, 'Green', 3), line(2, 'Sage')]), summary([$umbrella(9)]));
+    expect([count($gathered->new), array_column($gathered->gone, 'label'), count($gathered->regrouped)])->toBe([0, ['Sage'], 1]);
+    expect(Drift::between(summary([$umbrella(9)]), summary([$umbrella(12)]))->differences())->toBe(0);
+});
+
+test('what is said otherwise of an inherited filter is a change, and no filter that appears', function (): void {
+    $drift = Drift::between(summary([], ['Color' => '{}']), summary([], ['Color' => '{}', '~Color (Paint and below)' => '{"step":2}']));
+    expect($drift->filters)->toBe(['appearing' => [], 'disappearing' => [], 'changed' => ['~Color (Paint and below)'], 'reordered' => false]);
+    expect(Drift::between(summary([], ['~Color' => '{}']), summary([]))->filters['changed'])->toBe(['~Color']);
 });
 
 test('before the first edition everything is new', function (): void {

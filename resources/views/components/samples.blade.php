@@ -6,8 +6,8 @@
         @foreach (array_slice($samples, 0, 5) as $sample)
             <tr>
                 <th scope="row" class="mono">{{ $sample['item'] }}</th>
-                <td class="soft">{{ $sample['before'] ?: 'none' }}</td>
-                <td>{{ $sample['after'] ?: 'none' }}</td>
+                <td class="soft">{{ $sample['before'] === '' ? 'none' : $sample['before'] }}</td>
+                <td>{{ $sample['after'] === '' ? 'none' : $sample['after'] }}</td>
             </tr>
         @endforeach
     </tbody>

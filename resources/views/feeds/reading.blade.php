@@ -191,7 +191,11 @@
             </div>
         </dl>
         @can('edit')
-            <div class="deed"><button class="button main" form="mapping" data-key="s">Check <kbd>S</kbd></button></div>
+            <div class="deed"><button class="button main" form="mapping" data-key="s">{{ $reading->state === ReadingState::Failed ? 'Check again' : 'Check' }} <kbd>S</kbd></button>
+                @if ($reading->state === ReadingState::Failed && $figures)
+                    <button class="button" form="mapping" formaction="{{ route('readings.read', $reading) }}">Read it again as it was checked</button>
+                @endif
+            </div>
         @endcan
     @endif
 @endsection

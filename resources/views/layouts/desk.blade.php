@@ -31,7 +31,7 @@
                     <div class="find">@yield('find')</div>
                 @endif
             </header>
-            <div class="status" role="status" aria-label="Edition">@include('publishing.status-bar')</div>
+            <div class="status" role="status" aria-label="Edition" data-status="{{ route('publishing.status') }}">@include('publishing.status-bar')</div>
             <main class="work" id="work" tabindex="0">
                 @error('refused')
                     <p class="note harm pad" role="alert">{{ $message }}</p>

@@ -31,6 +31,9 @@
             </div>
         @endif
     @endif
+    @if ($open->key === App\Lineups\Filter::STOCK)
+        <p class="small soft">Variants count: a product with one variant in stock and one sold out is in both.</p>
+    @endif
     <form method="post" action="{{ route('line-ups.update', $open->key) }}" class="grid gap-3" id="filter" x-data="bands">@csrf @method('put')<input type="hidden"
             name="page" value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><input type="hidden" name="token"
             value="{{ $errors->any() ? $token : old('token', $token) }}"><input type="hidden" name="shown" value="1">

@@ -57,7 +57,7 @@
                         @foreach ($open as $i => $one)
                             <tr data-row>
                                 <td><input class="pick" type="checkbox" name="pick[]" value="{{ $one->spelling }}" data-stop @if ($i === 0) autofocus @endif
-                                        aria-label="Select {{ $one->text }}"></td>
+                                        aria-label="Select {{ $one->text }}"><input type="hidden" name="same[{{ $one->spelling }}]" value="{{ $one->same?->id ?? 0 }}"></td>
                                 <td><a class="name" href="{{ route('values.show', [$definition, 'value' => $one->value->id]) }}"><x-cube :label="$one->value->label" :look="$one->value->look()" /></a>
                                     @if ($one->text !== $one->value->label)
                                         <span class="mono soft">{{ Format::spelling(mb_strimwidth($one->text, 0, 60, '…')) }}</span>

@@ -20,7 +20,7 @@
                 <div class="big">{{ $edition?->id ?? '–' }}</div><span class="soft">edition that shoppers see</span>
             </div>
         </div>
-        @php($quiet = $inbox === [] && $proposed->isEmpty() && $held->isEmpty() && $newcomers === [] && $running->isEmpty() && $unread === [] && $silent === [] && ($drift ?? 0) === 0 && $products > 0 && $filters > 0)
+        @php($quiet = $inbox === [] && $proposed->isEmpty() && $held->isEmpty() && $newcomers === [] && $running->isEmpty() && $broken->isEmpty() && $unread === [] && $silent === [] && ($drift ?? 0) === 0 && $products > 0 && $filters > 0)
         <h2>{{ $quiet ? 'Nothing waits for a decision' : 'What waits for you' }}</h2>
         <div class="cards">
             @foreach ($running as $reading)
@@ -28,6 +28,13 @@
                     <h3>{{ $reading->feed->name }} is {{ $reading->state->label() }}</h3>
                     <p class="soft">{{ $reading->file_name }}</p><a class="button small justify-self-start"
                         href="{{ route('readings.show', $reading) }}">{{ $reading->state->isRunning() ? 'See how far it is' : 'Read it' }}</a>
+                </section>
+            @endforeach
+            @foreach ($broken as $reading)
+                <section class="card waits">
+                    <h3>{{ $reading->feed->name }} was not read</h3>
+                    <p class="soft">{{ $reading->file_name }}. {{ $reading->message }}</p><a class="button small justify-self-start" href="{{ route('readings.show', $reading) }}">Do it
+                        again</a>
                 </section>
             @endforeach
             @if ($inbox !== [])

@@ -21,10 +21,10 @@
             </p><a class="button" href="{{ route('values.show', $definition) }}">All values</a>
         </div>
     @else
-        <form method="post" action="{{ route('values.umbrellas.store', $definition) }}" id="umbrellas" class="pad grid gap-4">@csrf
+        <form method="post" action="{{ route('values.umbrellas.store', $definition) }}" id="umbrellas" class="pad grid gap-4" x-data="ticked">@csrf
             @foreach ($proposals as $label => $values)
-                <fieldset class="card">
-                    <legend class="strong px-1">{{ $label }} <span class="soft">{{ count($values) }}</span></legend>
+                <fieldset class="card" data-group>
+                    <legend class="strong px-1">{{ $label }} <span class="soft" data-group-count>{{ count($values) }}</span></legend>
                     <div class="flex flex-wrap gap-x-5 gap-y-2">
                         @foreach ($values as $value)
                             <label class="check" data-row><input class="pick" type="checkbox" name="groups[{{ $label }}][]" value="{{ $value->id }}" checked
@@ -44,11 +44,11 @@
         <dl class="figures">
             <div>
                 <dt>Umbrellas</dt>
-                <dd>{{ count($proposals) }}</dd>
+                <dd data-ticked-groups>{{ count($proposals) }}</dd>
             </div>
             <div>
                 <dt>Values under them</dt>
-                <dd>{{ array_sum(array_map(count(...), $proposals)) }}</dd>
+                <dd data-ticked>{{ array_sum(array_map(count(...), $proposals)) }}</dd>
             </div>
         </dl>
         @can('edit')

@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Definitions\Definition;
+use Illuminate\Support\Facades\DB;
+use PDO;
+
+/**
+ * A digest of all product data that shoppers see, equal exactly when the data is: what was changed and taken back is no difference.
+ * Sums of hashes, so that the order in which rows are read does not matter.
+ */
+final class ContentDigest
+{
+    /** Beyond the sum of any number of hashes of 32 bits that a catalog has. */
+    private const MODULUS = 4294967291;
+
+    public static function now(): string
+    {
+        $pdo = DB::connection()->getPdo();
+        $items = 0;
+        foreach (self::rows($pdo, 'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image FROM items') as $row) {
+            $items = ($items + self::hash($row)) % self::MODULUS;
+        }
+        $accepted = Definition::query()->accepted()->orderBy('id')->get();
+        $ids = implode(',', $accepted->pluck('id')->all()) ?: '0';
+        // Mixed in the database: a catalog has millions of cells.
+        $cells = DB::scalar("SELECT SUM((item_id * 2654435761 + spelling_id * 40503 + item_id * spelling_id) % 2147483647) FROM assignments WHERE definition_id IN ({$ids})");
+        $texts = 0;
+        foreach (self::rows($pdo, "SELECT s.id, s.text, s.number, v.label, v.look, v.held FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.definition_id IN ({$ids}) AND EXISTS (SELECT 1 FROM assignments a WHERE a.spelling_id = s.id)") as $row) {
+            $texts = ($texts + self::hash($row)) % self::MODULUS;
+        }
+        $around = $accepted->map(fn (Definition $one): array => [$one->id, $one->label, $one->unit, $one->section, $one->level->value, $one->has_pages])->all();
+        $tree = DB::table('categories')->orderBy('id')->get(['id', 'parent_id', 'name', 'own_only'])->all();
+
+        return implode(':', [$items, $cells, $texts, hash('xxh3', serialize([$around, $tree]))]);
+    }
+
+    /** @param  list<mixed>  $row */
+    private static function hash(array $row): int
+    {
+        return (int) hexdec(hash('xxh32', serialize($row)));
+    }
+
+    /** @return iterable<list<mixed>> */
+    private static function rows(PDO $pdo, string $sql): iterable
+    {
+        $statement = $pdo->query($sql);
+        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_NUM)) !== false) {
+            yield $row;
+        }
+    }
+}
