@@ -14,13 +14,10 @@ final readonly class FilterFacts
      * @param  int  $carrying  those that carry it
      * @param  array<int, int>  $counts  products by term
      * @param  array<string, int>  $numbers  products by number
-     * @param  string  $who  ids of the products that carry it, 32 bits each
-     * @param  string  $answers  their answers, in the same order
      * @param  string  $pairs  where products have several numbers, two 32-bit numbers for each of them: the product and the number's place
      */
     public function __construct(
-        public int $products, public int $carrying, public array $counts, public array $numbers, private string $who, private string $answers,
-        private string $pairs = '',
+        public int $products, public int $carrying, public array $counts, public array $numbers, private string $pairs = '',
     ) {
     }
 
@@ -54,20 +51,5 @@ final readonly class FilterFacts
         $numbers = array_map(floatval(...), array_keys($this->numbers));
 
         return $numbers === [] ? null : [min($numbers), max($numbers)];
-    }
-
-    /**
-     * Where products have several answers, the first is taken.
-     *
-     * @return array<int, int> by product
-     */
-    public function answers(): array
-    {
-        /** @var list<int> $who */
-        $who = $this->who === '' ? [] : array_values((array) unpack('V*', $this->who));
-        /** @var list<int> $answers */
-        $answers = $this->answers === '' ? [] : array_values((array) unpack('V*', $this->answers));
-
-        return array_combine($who, $answers);
     }
 }

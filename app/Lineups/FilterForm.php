@@ -95,7 +95,7 @@ final readonly class FilterForm
             }
         }
 
-        return ['terms' => $mode->value, 'chosen' => $mode === TermChoice::Follow ? [] : $ids('chosen'), 'pinned' => $ids('pinned'), 'looks' => $looks,
+        return ['terms' => $mode->value, 'chosen' => $ids('chosen'), 'pinned' => $ids('pinned'), 'looks' => $looks,
             'seen' => $mode === TermChoice::Only ? ($this->was->terms === TermChoice::Only && $this->was->seen > 0 ? $this->was->seen : self::newest()) : 0];
     }
 

@@ -32,7 +32,9 @@ final readonly class LineupWarnings
         $most = is_numeric($lineup->settings['most'] ?? null) ? (int) $lineup->settings['most'] : self::MOST;
         $shown = array_filter($worth, fn (FilterWorth $one): bool => $one->coverage > 0 && $one->narrowing > 0);
         $warnings = [];
-        if (count($shown) > $most) {
+        $nearest = $lineup->layers === [] ? null : $lineup->layers[count($lineup->layers) - 1];
+        $saysNothing = $page !== Placement::SHOP && ! in_array($nearest?->id, $this->own($page), true);
+        if (count($shown) > $most && ! $saysNothing) {
             $warnings[''][] = [
                 'text' => count($shown)." filters show here, more than {$most}. The last ones earn least",
                 'remedy' => 'propose a better order',
@@ -40,6 +42,11 @@ final readonly class LineupWarnings
             ];
         }
         foreach ($worth as $key => $one) {
+            // What is inherited as it is, is warned about where it is said.
+            $inherited = $saysNothing || ($lineup->filters[$key]->from !== $nearest?->id && ! in_array($nearest?->id, $lineup->filters[$key]->changed, true));
+            if ($inherited && $page !== Placement::SHOP && $one->coverage > 0) {
+                continue;
+            }
             $definition = Definition::query()->live()->where('slug', $key)->first();
             $counts = $facts->of($page, (string) $key)->counts;
             $edit = route('line-ups', ['page' => $page, 'filter' => $key]);
@@ -89,6 +96,14 @@ final readonly class LineupWarnings
         }
 
         return $warnings;
+    }
+
+    /** @return list<int> the line-ups that are said for a page itself */
+    private function own(string $page): array
+    {
+        $placements = ctype_digit($page) ? ["below:{$page}", "only:{$page}"] : [$page];
+
+        return Lineup::query()->whereIn('placement', $placements)->pluck('id')->all();
     }
 
     /** @return list<string> the narrowing to a category's page */

@@ -76,6 +76,9 @@ final class LineupsController
         $placement = $this->target($request);
         $filter = $all->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key);
         if ($request->has('propose')) {
+            // What else was typed into the form stays in it.
+            $request->flashExcept(['control', 'bands', 'propose', 'band_count', 'token']);
+
             return redirect()
                 ->route(
                     'line-ups',
@@ -146,7 +149,8 @@ final class LineupsController
         $change = $edit->page(
             [
                 'sold_out' => in_array($soldOut, ['shown', 'last', 'hidden'], true) ? $soldOut : null,
-                'sorts' => $request->boolean('own_sorts') ? $sorts : null,
+                // What was typed is meant, whether or not it was said to be.
+                'sorts' => $request->boolean('own_sorts') || $sorts !== array_map(fn (SortOrder $order): array => $order->toArray(), $were) ? $sorts : null,
                 'most' => $request->integer('most') > 0 ? min(50, $request->integer('most')) : null,
             ],
             $this->target($request),

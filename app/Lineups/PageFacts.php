@@ -84,7 +84,7 @@ final class PageFacts
         $definition = Definition::query()->live()->where('slug', $key)->first();
         $kind = $definition->kind ?? Filter::FIELDS[$key][1] ?? null;
         if ($kind === null) {
-            return new FilterFacts($this->products($page), 0, [], [], '', '');
+            return new FilterFacts($this->products($page), 0, [], []);
         }
         if ($kind === Kind::Number || $kind === Kind::Date) {
             return $this->numbers($page, $definition === null
@@ -94,13 +94,12 @@ final class PageFacts
         if ($kind === Kind::Text) {
             $carrying = $definition === null ? 0 : (int) DB::scalar('SELECT COUNT(*) FROM (SELECT DISTINCT id FROM ('.$this->ofDefinition($page, $definition, '1', '1').'))');
 
-            return new FilterFacts($this->products($page), $carrying, [], [], '', '');
+            return new FilterFacts($this->products($page), $carrying, [], []);
         }
-        $scope = $this->scope($page);
 
         return $this->terms($page, match (true) {
             $definition !== null => $this->ofDefinition($page, $definition, TermNumbers::SQL, 'v.held = 0'),
-            $key === Filter::STOCK => 'SELECT p.id, '.self::STOCK_TERM.' FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$scope->products} AND {$scope->variant()}",
+            $key === Filter::STOCK => $this->stock($page, 'p.id'),
             default => $this->categories($page),
         }, $definition === null ? $key === Filter::CATEGORY : ($definition->level === Level::Product || ! $this->hasVariants()) && ! $this->holdsSeveral($definition));
     }
@@ -109,17 +108,8 @@ final class PageFacts
     private function terms(string $page, string $sql, bool $single): FilterFacts
     {
         [$first, $counts] = $single ? $this->single($sql) : $this->several($sql);
-        // A term's number may be too great for 32 bits; its place among the terms is not.
-        $places = array_flip(array_keys($counts));
 
-        return new FilterFacts(
-            $this->products($page),
-            count($first),
-            $counts,
-            [],
-            self::packed(array_keys($first)),
-            self::packed(array_map(fn (int $term): int => $places[$term], array_values($first))),
-        );
+        return new FilterFacts($this->products($page), count($first), $counts, []);
     }
 
     /** @return array{0: array<int, int>, 1: array<int, int>} answer by product, products by answer */
@@ -152,63 +142,78 @@ final class PageFacts
         return [$first, $counts];
     }
 
-    /** @param  list<int>  $numbers */
-    private static function packed(array $numbers): string
-    {
-        return implode('', array_map(fn (array $chunk): string => pack('V*', ...$chunk), array_chunk($numbers, 10000)));
-    }
-
     private function numbers(string $page, string $sql): FilterFacts
     {
-        $first = $seen = $numbers = [];
+        $seen = $numbers = [];
         foreach ($this->rows($sql) as [$product, $number]) {
             $text = var_export((float) $number, true);
-            if (isset($seen[$product][$text])) {
-                continue;
+            if (! isset($seen[$product][$text])) {
+                $seen[$product][$text] = true;
+                $numbers[$text] = ($numbers[$text] ?? 0) + 1;
             }
-            $seen[$product][$text] = true;
-            $first[$product] = min($first[$product] ?? INF, (float) $number);
-            $numbers[$text] = ($numbers[$text] ?? 0) + 1;
-        }
-        $edges = ProposedBands::equalShares($numbers, self::SHARES);
-        $bands = [];
-        foreach ($first as $product => $number) {
-            $band = 0;
-            while (isset($edges[$band]) && $number >= $edges[$band]) {
-                $band++;
-            }
-            $bands[$product] = $band;
         }
         uksort($numbers, fn (int|string $a, int|string $b): int => (float) $a <=> (float) $b);
         $places = array_flip(array_map(strval(...), array_keys($numbers)));
         $pairs = '';
-        foreach (array_sum($numbers) > count($first) ? $seen : [] as $product => $own) {
+        foreach (array_sum($numbers) > count($seen) ? $seen : [] as $product => $own) {
             foreach (array_keys($own) as $number) {
                 $pairs .= pack('VV', $product, $places[(string) $number]);
             }
         }
 
-        return new FilterFacts(
-            $this->products($page), count($first), [], $numbers, self::packed(array_keys($bands)), self::packed(array_values($bands)), $pairs,
-        );
+        return new FilterFacts($this->products($page), count($seen), [], $numbers, $pairs);
     }
 
-    private function fieldNumbers(string $page, string $key): string
+    /** What each product or variant of a page answers; of several answers the smallest. */
+    public function answers(string $page, string $key): ItemAnswers
     {
+        return $this->remembered->ofData("answers:{$this->name($page)}:{$key}", function () use ($page, $key): ItemAnswers {
+            $definition = Definition::query()->live()->where('slug', $key)->first();
+            $kind = $definition->kind ?? Filter::FIELDS[$key][1] ?? Kind::Text;
+            $level = $definition->level ?? (in_array($key, [Filter::CATEGORY, Filter::ADDED], true) ? Level::Product : Level::Variant);
+            $isNumber = $kind === Kind::Number || $kind === Kind::Date;
+            $sql = match (true) {
+                $kind === Kind::Text => 'SELECT 0, 0 WHERE 0',
+                $definition !== null => $this->ofDefinition($page, $definition, $isNumber ? 's.number' : TermNumbers::SQL, $isNumber ? 's.number IS NOT NULL' : 'v.held = 0', byItem: true),
+                $key === Filter::CATEGORY => $this->categories($page),
+                $key === Filter::STOCK => $this->stock($page, 'i.id'),
+                default => $this->fieldNumbers($page, $key, byItem: true),
+            };
+            $edges = $isNumber ? ProposedBands::equalShares($this->of($page, $key)->numbers, self::SHARES) : [];
+            $answers = [];
+            foreach ($this->rows($sql) as [$item, $answer]) {
+                $place = $isNumber ? count(array_filter($edges, fn (float $edge): bool => $answer >= $edge)) : (int) $answer + 2;
+                $answers[$item] = min($answers[$item] ?? $place, $place);
+            }
+
+            return new ItemAnswers($level, $answers);
+        });
+    }
+
+    private function stock(string $page, string $of): string
+    {
+        $scope = $this->scope($page);
+
+        return "SELECT {$of}, ".self::STOCK_TERM.' FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$scope->products} AND {$scope->variant()}";
+    }
+
+    private function fieldNumbers(string $page, string $key, bool $byItem = false): string
+    {
+        $of = $byItem ? 'i.id' : 'p.id';
         $list = $key === Filter::DISCOUNT ? Discount::listPrice() : null;
         $scope = $this->scope($page);
         $ofVariants = "{$scope->products} AND {$scope->variant()}";
 
         return match (true) {
             $key === Filter::ADDED => "SELECT p.id, CAST(julianday('now') - julianday(p.created_at) AS INTEGER) FROM items p WHERE p.parent_id IS NULL AND p.created_at IS NOT NULL AND {$scope->product()}",
-            $list !== null => 'SELECT p.id, d.number FROM ('.Discount::sql($list).') d JOIN items i ON i.id = d.id JOIN items p ON p.id = '.Counted::PRODUCT." WHERE {$ofVariants}",
-            $key === Filter::PRICE => 'SELECT p.id, i.price FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.price IS NOT NULL AND {$ofVariants}",
+            $list !== null => "SELECT {$of}, d.number FROM (".Discount::sql($list).') d JOIN items i ON i.id = d.id JOIN items p ON p.id = '.Counted::PRODUCT." WHERE {$ofVariants}",
+            $key === Filter::PRICE => "SELECT {$of}, i.price FROM items i JOIN items p ON p.id = ".Counted::PRODUCT." WHERE i.variant_count = 0 AND i.price IS NOT NULL AND {$ofVariants}",
             default => 'SELECT 0, 0 WHERE 0',
         };
     }
 
     /** Products (id) and what they carry; tables that say nothing here are left out. */
-    private function ofDefinition(string $page, Definition $definition, string $what, string $where): string
+    private function ofDefinition(string $page, Definition $definition, string $what, string $where, bool $byItem = false): string
     {
         $scope = $this->scope($page);
         $variants = $this->hasVariants();
@@ -218,7 +223,7 @@ final class PageFacts
         // Of several numbers of one item the smallest counts.
         $smallest = $what === 's.number' && $this->holdsSeveral($definition);
 
-        return "SELECT {$product} AS id, ".($smallest ? 'MIN(s.number)' : $what).' FROM spellings s'.(str_contains($what.$where, 'v.') ? ' JOIN attribute_values v ON v.id = s.value_id' : '').' JOIN assignments a ON a.spelling_id = s.id'
+        return 'SELECT '.($byItem ? 'a.item_id' : $product).' AS id, '.($smallest ? 'MIN(s.number)' : $what).' FROM spellings s'.(str_contains($what.$where, 'v.') ? ' JOIN attribute_values v ON v.id = s.value_id' : '').' JOIN assignments a ON a.spelling_id = s.id'
             .($product === 'a.item_id' ? '' : ' JOIN items i ON i.id = a.item_id').($within === '1' ? '' : " JOIN items p ON p.id = {$product}")." WHERE s.definition_id = {$definition->id} AND {$where}".($product === 'a.item_id' ? '' : ' AND '.Counted::on($definition->level)).($within === '1' ? '' : " AND {$within}")
             .($smallest ? ' GROUP BY a.item_id' : '');
     }

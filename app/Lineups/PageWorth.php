@@ -6,6 +6,7 @@ namespace App\Lineups;
 
 use App\Definitions\Definition;
 use App\Definitions\State;
+use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\Band;
 use Lokum\Lineup\ComposedFilter;
 use Lokum\Lineup\ComposedLineup;
@@ -14,6 +15,7 @@ use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\ProposedBands;
 use Lokum\Lineup\Worth;
 use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
 
 /** What the filters of a page earn there (C12), in which order they would earn most, and which would from nothing. */
 final class PageWorth
@@ -27,15 +29,17 @@ final class PageWorth
 
     private const SAME = 0.85;
 
+    /** Of more answers a part is compared. */
     private const SAMPLE = 20000;
-
-    private const STRIDE = 1024;
 
     /** Of fewer products with both, chance alone makes one say what the other does. */
     private const ENOUGH = 30;
 
-    /** @var array<string, array<int, int>> */
+    /** @var array<string, array{0: Level, 1: array<int, int>}> by page and filter */
     private array $answers = [];
+
+    /** @var array<int, int>|null product by variant */
+    private ?array $parents = null;
 
     public function __construct(private readonly PageFacts $facts)
     {
@@ -77,7 +81,7 @@ final class PageWorth
         foreach (Definition::query()->where('state', State::Accepted)->whereIn('kind', [Kind::Choice, Kind::Flag, Kind::Number])->orderBy('id')->get() as $definition) {
             $settings = FilterSettings::of(['key' => $definition->slug, 'kind' => $definition->kind->value, 'title' => $definition->label]);
             $worth = $this->one($page, $definition->slug, $definition->label, $settings);
-            if ($worth->coverage >= self::COVERED && $worth->narrowing >= self::NARROWS) {
+            if ($worth->coverage >= self::COVERED && $worth->narrowing >= self::NARROWS && $worth->earns >= self::COVERED * self::NARROWS) {
                 $candidates[$definition->slug] = $worth;
             }
         }
@@ -109,7 +113,8 @@ final class PageWorth
         $narrowing = Worth::narrowing($counts, $facts->products);
 
         return new FilterWorth(
-            $key, $title, $facts->products, $facts->coverage(), $narrowing, (int) round($facts->products * (1 - $narrowing)), $same, $overlap,
+            $key, $title, $facts->products, $facts->coverage(), $narrowing, (int) round($facts->products * (1 - $narrowing)),
+            $facts->coverage() * $narrowing * Worth::shared($counts, $facts->products), $same, $overlap,
         );
     }
 
@@ -138,49 +143,46 @@ final class PageWorth
     private function ranked(string $page, array $worth): array
     {
         return Worth::ranked(
-            array_map(fn (FilterWorth $one): float => $one->coverage * $one->narrowing, $worth),
+            array_map(fn (FilterWorth $one): float => $one->earns, $worth),
             fn (string $one, string $other): float => $this->overlap($page, $one, $other),
         );
     }
 
+    /** How much one filter says of another on a page, variant by variant where one of them is about variants. */
     private function overlap(string $page, string $one, string $other): float
     {
-        [$a, $b] = [$this->answersOf($page, $one), $this->answersOf($page, $other)];
-        if (count($a) > count($b)) {
-            [$a, $b] = [$b, $a];
+        [[$level, $a], [$otherLevel, $b]] = [$this->answersOf($page, $one), $this->answersOf($page, $other)];
+        if ($level !== $otherLevel ? $level === Level::Product : count($a) > count($b)) {
+            [$level, $a, $otherLevel, $b] = [$otherLevel, $b, $level, $a];
         }
+        $parents = $level === $otherLevel ? [] : $this->parents();
+        $each = intdiv(count($a), self::SAMPLE) + 1;
         $joint = [];
-        foreach ($a as $product => $answer) {
-            if (isset($b[$product])) {
-                $joint[$answer][$b[$product]] = ($joint[$answer][$b[$product]] ?? 0) + 1;
+        $n = 0;
+        foreach ($a as $item => $answer) {
+            $says = $n++ % $each === 0 ? $b[$parents[$item] ?? $item] ?? null : null;
+            if ($says !== null) {
+                $joint[$answer][$says] = ($joint[$answer][$says] ?? 0) + 1;
             }
         }
 
-        return array_sum(array_map(array_sum(...), $joint)) < self::ENOUGH ? 0.0 : Worth::overlap($joint);
-    }
-
-    /**
-     * Of very many products the same ones for every filter, some twenty thousand: how much filters have in common shows in these as well.
-     *
-     * @param  array<int, int>  $answers
-     * @return array<int, int>
-     */
-    private function sampled(array $answers): array
-    {
-        $each = intdiv(count($answers), self::SAMPLE) + 1;
-
-        return $each === 1
-            ? $answers
-            : array_filter(
-                $answers,
-                fn (int $product): bool => $product % self::STRIDE < self::STRIDE / (1 << (int) ceil(log($each, 2))),
-                ARRAY_FILTER_USE_KEY,
-            );
+        return array_sum(array_map(array_sum(...), $joint)) < self::ENOUGH ? 0.0 : Worth::overlapBeyondChance($joint);
     }
 
     /** @return array<int, int> */
+    private function parents(): array
+    {
+        return $this->parents ??= DB::table('items')->whereNotNull('parent_id')->pluck('parent_id', 'id')->all();
+    }
+
+    /** @return array{0: Level, 1: array<int, int>} */
     private function answersOf(string $page, string $key): array
     {
-        return $this->answers["{$page}:{$key}"] ??= $this->sampled($this->facts->of($page, $key)->answers());
+        if (! isset($this->answers["{$page}:{$key}"])) {
+            $found = $this->facts->answers($page, $key);
+            $this->answers["{$page}:{$key}"] = [$found->level, $found->byItem()];
+        }
+
+        return $this->answers["{$page}:{$key}"];
     }
 }

@@ -109,17 +109,19 @@ final class WordFinder
     private static function chunks(array $words): array
     {
         $chunks = [];
-        $bytes = self::LONGEST_EXPRESSION + 1;
+        $chunk = [];
+        $bytes = 0;
         foreach ($words as $word) {
             $bytes += 2 * strlen($word);
-            if ($bytes > self::LONGEST_EXPRESSION || count($chunks[count($chunks) - 1]) >= self::CHUNK) {
-                $chunks[] = [];
+            if ($chunk !== [] && ($bytes > self::LONGEST_EXPRESSION || count($chunk) >= self::CHUNK)) {
+                $chunks[] = $chunk;
+                $chunk = [];
                 $bytes = 2 * strlen($word);
             }
-            $chunks[count($chunks) - 1][] = $word;
+            $chunk[] = $word;
         }
 
-        return $chunks;
+        return $chunk === [] ? $chunks : [...$chunks, $chunk];
     }
 
     /** @param  list<string>  $words  folded */

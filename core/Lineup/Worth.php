@@ -11,6 +11,14 @@ namespace Lokum\Lineup;
  */
 final class Worth
 {
+    /** Times that an answer has to come on average before two filters are compared. */
+    private const LEAST_EACH = 5;
+
+    /** Products that share a term, and products of a page from which on they have to. */
+    private const SHARED = 3;
+
+    private const FEW = 60;
+
     /**
      * 1 − Σpᵢ² / Σpᵢ, with pᵢ the share of the listing beside term i.
      *
@@ -78,6 +86,52 @@ final class Worth
         $smaller = min(self::entropy(array_map(array_sum(...), $joint)), self::entropy($columns));
 
         return $smaller < 1e-9 ? 0.0 : min(1.0, self::mutualInformation($joint) / $smaller);
+    }
+
+    /**
+     * The same, less what chance alone would give: where answers are many and products few, anything seems to say everything. The
+     * expected mutual information of independent answers is about (r − 1)(c − 1) / 2n (G. A. Miller, "Note on the bias of information
+     * estimates", 1955); what is left of it is measured as N. X. Vinh, J. Epps and J. Bailey do ("Information theoretic measures for
+     * clusterings comparison", 2010).
+     *
+     * @param  array<int|string, array<int|string, int>>  $joint
+     * @return float from 0 to 1; 0 where an answer comes less than five times on average, since then there is nothing to tell
+     */
+    public static function overlapBeyondChance(array $joint): float
+    {
+        $columns = [];
+        foreach ($joint as $row) {
+            foreach ($row as $column => $n) {
+                $columns[$column] = ($columns[$column] ?? 0) + $n;
+            }
+        }
+        $rows = array_map(array_sum(...), $joint);
+        $total = array_sum($rows);
+        if ($total < self::LEAST_EACH * max(count($rows), count($columns))) {
+            return 0.0;
+        }
+        $chance = (count($rows) - 1) * (count($columns) - 1) / (2 * max(1, $total) * M_LN2);
+        $most = min(self::entropy($rows), self::entropy($columns)) - $chance;
+
+        return $most < 1e-9 ? 0.0 : min(1.0, max(0.0, self::mutualInformation($joint) - $chance) / $most);
+    }
+
+    /**
+     * The share of what is picked from that lies in terms which several products share: a list with a term for each product narrows
+     * to one, and helps nobody to choose.
+     *
+     * @param  array<int|string, int>  $counts  products by term
+     * @param  int  $products  of the listing
+     * @return float from 0 to 1; 1 on a page of few products
+     */
+    public static function shared(array $counts, int $products): float
+    {
+        $sum = array_sum($counts);
+        if ($sum === 0 || $products < self::FEW) {
+            return 1.0;
+        }
+
+        return array_sum(array_filter($counts, fn (int $n): bool => $n >= self::SHARED)) / $sum;
     }
 
     /**

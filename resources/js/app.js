@@ -13,6 +13,7 @@ import { selection } from './selection.js';
 import { drawer, letters } from './shop.js';
 import { scale } from './scale.js';
 import { showToast } from './toast.js';
+import { unsaved } from './unsaved.js';
 
 // The page may run only what is shipped with it: no eval, no styles from scripts.
 htmx.config.allowEval = false;
@@ -77,4 +78,5 @@ document.addEventListener('catalog:changed', () => {
 keys();
 panelLinks();
 renaming();
+unsaved();
 Alpine.start();

@@ -145,9 +145,15 @@ export function grid() {
         put(lines.slice(1).flatMap((line) => line.map((cell, i) => (cell && lines[0][i] ? typed(cell, lines[0][i].dataset.text) : null))).filter(Boolean));
     }
 
+    // One letter says yes or no; who goes on and types the whole word has said it already.
+    let said = '';
     function flag(cell, key) {
+        if (head(cell).dataset.kind !== 'flag') return false;
+        if (said !== '' && ['yes', 'no'].some((word) => word.startsWith(said + key))) { said += key; return true; }
         const word = { y: 'Yes', n: 'No' }[key];
-        if (head(cell).dataset.kind !== 'flag' || !word) return false;
+        if (!word) return false;
+        said = key;
+        setTimeout(() => { said = ''; }, 1500);
         block((one) => typed(one, word));
         return true;
     }
@@ -202,19 +208,27 @@ export function grid() {
         event.preventDefault();
         const lines = parse(event.clipboardData.getData('text/plain'));
         const list = [];
+        let beyond = 0;
         if (lines.length === 1 && lines[0].length === 1) selected().flat().filter(Boolean).forEach((cell) => list.push(typed(cell, lines[0][0])));
         else {
             const top = place(selected()[0][0] ?? at);
             lines.forEach((line, down) => line.forEach((text, right) => {
                 const cell = cellAt(top.row + down, top.column + right);
                 if (cell) list.push(typed(cell, text.trim()));
+                else beyond += 1;
             }));
         }
-        if (list.length === 0) return;
+        if (list.length === 0) { showToast('Nothing of it has a place here.'); return; }
         try {
             const answer = await send(list, { check: true });
             pending = list;
             document.querySelector('#panel').innerHTML = answer.panel;
+            if (beyond > 0) {
+                const note = document.createElement('p');
+                note.className = 'note harm';
+                note.textContent = `${beyond === 1 ? 'One cell lies' : `${beyond} cells lie`} beyond the edge of the grid, or where there is none, and ${beyond === 1 ? 'is' : 'are'} left out. Show more columns or rows to place ${beyond === 1 ? 'it' : 'them'}.`;
+                document.querySelector('#panel').prepend(note);
+            }
             document.querySelector('[data-put-in]')?.focus();
         } catch (problem) {
             showToast(problem.message);

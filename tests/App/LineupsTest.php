@@ -329,7 +329,10 @@ test('what filters earn is worked out on the draft, and proposed from nothing', 
         ->toBeLessThan(0.01)
         ->and($worth['grade']->coverage)
         ->toEqualWithDelta(10 / 120, 1e-9);
-    $warnings = app(LineupWarnings::class)->of($page, $lineup, app(PageFacts::class), $worth);
+    // Where all is inherited nothing is warned about; the shop's line-up says it.
+    expect(app(LineupWarnings::class)->of($page, $lineup, app(PageFacts::class), $worth))->toBe([]);
+    $shop = Compositions::load()->of('shop');
+    $warnings = app(LineupWarnings::class)->of('shop', $shop, app(PageFacts::class), app(PageWorth::class)->of('shop', $shop));
     expect($warnings['tone'][0]['text'])
         ->toBe('says nearly the same as Color')
         ->and($warnings['grade'][0]['text'])

@@ -38,14 +38,16 @@
                 </tr>
             </thead>
             <tbody>
-                @foreach ([...$settings->bands, null, null] as $i => $band)
+                @php($typed = $errors->any() && ! request('bands') ? array_values((array) old('bands', [])) : [])
+                @php($rows = [...$settings->bands, null, null])
+                @foreach (array_pad($rows, count($typed), null) as $i => $band)
                     <tr>
-                        <td><input class="input small w-20" name="bands[{{ $i }}][from]" inputmode="decimal" value="{{ $band?->from }}"
+                        <td><input class="input small w-20" name="bands[{{ $i }}][from]" inputmode="decimal" value="{{ $typed[$i]['from'] ?? $band?->from }}"
                                 aria-label="Band {{ $i + 1 }} from" placeholder="{{ $band ? 'all below' : '' }}"></td>
-                        <td><input class="input small w-20" name="bands[{{ $i }}][to]" inputmode="decimal" value="{{ $band?->to }}"
+                        <td><input class="input small w-20" name="bands[{{ $i }}][to]" inputmode="decimal" value="{{ $typed[$i]['to'] ?? $band?->to }}"
                                 aria-label="Band {{ $i + 1 }} to" placeholder="{{ $band ? 'all above' : '' }}"><input type="hidden"
                                 name="bands[{{ $i }}][without_to]" value="{{ $band !== null && !$band->holdsTo ? 1 : 0 }}"></td>
-                        <td><input class="input small" name="bands[{{ $i }}][label]" value="{{ $band?->label }}" maxlength="60"
+                        <td><input class="input small" name="bands[{{ $i }}][label]" value="{{ $typed[$i]['label'] ?? $band?->label }}" maxlength="60"
                                 aria-label="Band {{ $i + 1 }} called" placeholder="{{ $band ? App\Storefront\BandWords::of($settings, $band) : 'another band' }}"></td>
                         <td class="num">{{ $band ? Format::number($facts->holding($band)) : '' }}</td>
                     </tr>

@@ -34,7 +34,7 @@
     @if ($open->key === App\Lineups\Filter::STOCK)
         <p class="small soft">Variants count: a product with one variant in stock and one sold out is in both.</p>
     @endif
-    <form method="post" action="{{ route('line-ups.update', $open->key) }}" class="grid gap-3" id="filter" x-data="bands">@csrf @method('put')<input type="hidden"
+    <form method="post" action="{{ route('line-ups.update', $open->key) }}" class="grid gap-3" id="filter" x-data="bands">@csrf @method('put')<button hidden tabindex="-1">Save</button><input type="hidden"
             name="page" value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><input type="hidden" name="token"
             value="{{ $errors->any() ? $token : old('token', $token) }}"><input type="hidden" name="shown" value="1">
         <div class="form-grid">
@@ -104,17 +104,19 @@
         </div>
         <div class="flex gap-4">
             @foreach ([['open', 'Starts open', $settings->open], ['title_shown', 'Title shown', $settings->titleShown], ['counts', 'Counts shown', $settings->counts]] as [$name, $label, $on])
-                <label class="check"><input type="checkbox" name="{{ $name }}" value="1" @checked(old($name, $on))><span>{{ $label }}</span></label>
+                <label class="check"><input type="checkbox" name="{{ $name }}" value="1" @checked($errors->any() ? old($name) : $on)><span>{{ $label }}</span></label>
             @endforeach
         </div>
         @if ($settings->kind->value === 'number')
             @include('lineups.bands')
         @endif
         @if ($attribute && $terms !== [])
-            <details @if ($settings->terms !== TermChoice::Follow) open @endif>
+            <details @if ($settings->terms !== TermChoice::Follow || $errors->has('looks') || $settings->chosen !== []) open @endif>
                 <summary class="label">{{ Format::count(count($terms), 'term') }}: choose, pin, dress for this filter alone</summary>
                 <div class="choose-terms">
-                    @php($marked = array_flip([...$settings->chosen, ...$settings->pinned, ...array_keys($settings->looks)]))
+                    @php($chosen = array_map(intval(...), (array) ($errors->any() ? old('chosen', []) : $settings->chosen)))
+                    @php($pinned = array_map(intval(...), (array) ($errors->any() ? old('pinned', []) : $settings->pinned)))
+                    @php($marked = array_flip([...$chosen, ...$pinned, ...$settings->chosen, ...$settings->pinned, ...array_keys($settings->looks)]))
                     @php($listed = [...array_filter($terms, fn($term) => isset($marked[$term['id']])), ...array_slice(array_filter($terms, fn($term) => !isset($marked[$term['id']])), 0, 300)])
                     @php($ids = array_column($listed, 'id'))
                     @foreach (array_diff($settings->chosen, $ids) as $id)
@@ -126,16 +128,16 @@
                             @php($id = $term['id'])
                             @php($look = $settings->looks[$id] ?? null)
                             @php($waits = App\Lineups\FilterForm::isWaiting($settings, $id))<div class="choose-term"><label class="check"><input
-                                        type="checkbox" name="chosen[]" value="{{ $id }}" @checked(in_array($id, $settings->chosen, true))
+                                        type="checkbox" name="chosen[]" value="{{ $id }}" @checked(in_array($id, $chosen, true))
                                         aria-label="{{ $term['label'] }} is one of these"></label><x-cube class="min-w-0 grow" :label="$term['label']" :look="Lokum\Vocabulary\Look::fromJson($term['look'])" />
                                 @if ($waits)
                                     <span class="tag waiting">new</span>
                                 @endif
                                 <span class="soft small">{{ Format::number($facts->counts[$id] ?? 0) }}</span><label class="check small" title="Comes first"><input type="checkbox" name="pinned[]"
-                                        value="{{ $id }}" @checked(in_array($id, $settings->pinned, true))><span>first</span></label><input class="input small w-24"
-                                    name="look_label[{{ $id }}]" value="{{ $look?->label }}" placeholder="its label" maxlength="100"
+                                        value="{{ $id }}" @checked(in_array($id, $pinned, true))><span>first</span></label><input class="input small w-24"
+                                    name="look_label[{{ $id }}]" value="{{ old("look_label.{$id}", $look?->label) }}" placeholder="its label" maxlength="100"
                                     aria-label="{{ $term['label'] }} is called here"><input class="input small w-20 mono" name="look_color[{{ $id }}]"
-                                    value="{{ $look->colors[0] ?? '' }}" placeholder="#" maxlength="7" aria-label="Color of {{ $term['label'] }} here">
+                                    value="{{ old("look_color.{$id}", $look->colors[0] ?? '') }}" placeholder="#" maxlength="7" aria-label="Color of {{ $term['label'] }} here">
                             </div>
                         @endforeach
                 </div>

@@ -4,7 +4,7 @@
     <p class="soft small">Coverage times narrowing, less what filters above have said already.</p>
     <ol class="flex flex-wrap gap-2">
         @foreach ($order as $key)
-            <li class="chip">{{ $lineup->filters[$key]->settings()->title }} <span class="soft">{{ round(100 * $worth[$key]->coverage * $worth[$key]->narrowing) }}</span></li>
+            <li class="chip">{{ $lineup->filters[$key]->settings()->title }} <span class="soft">{{ round(100 * $worth[$key]->earns) }}</span></li>
         @endforeach
     </ol>
     @can('edit')<form method="post" action="{{ route('line-ups.order') }}" class="flex gap-2">@csrf<input type="hidden" name="page" value="{{ $page }}"><input

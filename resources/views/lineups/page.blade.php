@@ -17,16 +17,17 @@
             <fieldset class="grid gap-1">
                 <legend class="label">Sort orders, in the order of the menu; the first active one is the usual</legend><label class="check"><input type="checkbox" name="own_sorts"
                         value="1" @checked(isset($layer?->settings['sorts']))><span>Say them here</span></label>
+                @php($typed = $errors->has('sorts') ? array_values((array) old('sorts', [])) : [])
                 @foreach ([...$sorts, null, null] as $i => $order)
                     <div class="flex gap-2 items-center"><input type="hidden" name="sorts[{{ $i }}][slug]" value="{{ $order?->slug }}"><input class="input small w-44"
-                            name="sorts[{{ $i }}][name]" value="{{ $order?->name }}" maxlength="60" aria-label="Name of sort order {{ $i + 1 }}"
+                            name="sorts[{{ $i }}][name]" value="{{ $typed[$i]['name'] ?? $order?->name }}" maxlength="60" aria-label="Name of sort order {{ $i + 1 }}"
                             placeholder="{{ $order ? '' : 'another one' }}">
                         @foreach ([0, 1] as $n)
                             <select class="select small w-40" name="sorts[{{ $i }}][by][]" aria-label="{{ $n ? 'Then by' : 'By' }}, sort order {{ $i + 1 }}">
                                 <option value="">{{ $n ? 'then by …' : 'by …' }}</option>
                                 @foreach ($sortFields as $field => $name)
                                     @foreach (['' => ' ↑', ' down' => ' ↓'] as $way => $arrow)
-                                        <option value="{{ $field }}{{ $way }}" @selected(isset($order?->by[$n]) && $order->by[$n] === [$field, $way !== ''])>{{ $name }}{{ $arrow }}</option>
+                                        <option value="{{ $field }}{{ $way }}" @selected($typed !== [] ? ($typed[$i]['by'][$n] ?? '') === $field . $way : isset($order?->by[$n]) && $order->by[$n] === [$field, $way !== ''])>{{ $name }}{{ $arrow }}</option>
                                     @endforeach
                                 @endforeach
                             </select>

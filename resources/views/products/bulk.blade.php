@@ -15,7 +15,7 @@
     <h2>Change a value</h2>
     <form method="post" action="{{ route('products.give') }}" id="give" hx-sync="this:replace" class="grid gap-3 grow content-start"
         data-busy="Changing {{ $bulk->figures ? Format::number($bulk->figures->change) : '' }} …">@csrf
-        <input type="hidden" name="back" value="{{ route('products', $query, false) }}">
+        <input type="hidden" name="back" value="{{ route('products', $query + request()->only('cursor') + ($bulk->all ? [] : ['pick' => array_slice($picked, 0, 200)]), false) }}">
         @foreach ($narrowing->lines() as $line)
             <input type="hidden" name="where[]" value="{{ $line }}">
         @endforeach
