@@ -11,11 +11,13 @@ use App\Definitions\State;
 use App\Door\PageCursor;
 use App\Feeds\Feed;
 use App\Refused;
+use App\Vocabulary\FindValue;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
+use Lokum\Vocabulary\Kind;
 
 final class ProductsController
 {
@@ -81,9 +83,14 @@ final class ProductsController
     public function update(Request $request, Item $item, ChangeCells $change): RedirectResponse
     {
         $definition = Definition::query()->where('slug', $request->string('definition')->toString())->firstOrFail();
+        $cell = CellChange::set($definition, CellChange::parts($definition, $request->input('value')));
+        $unknown = $definition->kind !== Kind::Choice ? [] : array_filter($cell->texts, fn (string $text): bool => FindValue::known($definition, $text) === null);
+        if ($unknown !== [] && ! $request->boolean('make')) {
+            throw new Refused("{$definition->label} has no value \"".implode('", "', $unknown).'" yet. Press Set again to make '.(count($unknown) === 1 ? 'it.' : 'them.'), 'make');
+        }
         $done = $change(
             Chosen::items([$item->id]),
-            CellChange::set($definition, CellChange::parts($definition, $request->input('value'))),
+            $cell,
             [$item->id => $request->integer('version')],
         );
 

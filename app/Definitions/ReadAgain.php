@@ -62,11 +62,13 @@ final class ReadAgain
     {
         $column = $definition->asColumn();
         $journal->cells()->clear();
+        $parted = [];
         foreach ($this->joined($definition)->get() as $spelling) {
             $parts = array_values(array_unique($column->spellings($spelling->text)));
             if ($parts === [$spelling->text]) {
                 continue;
             }
+            $parted[$spelling->id] = $spelling->value_id;
             $ids = array_map(fn (string $part): int => $this->spelling($journal, $definition, $part), $parts);
             DB::insert(
                 'INSERT OR IGNORE INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE spelling_id = ?',
@@ -79,6 +81,25 @@ final class ReadAgain
         }
         $journal->take();
         $journal->put();
+        $this->dropCombinations($journal, $parted);
+    }
+
+    /**
+     * A combination that was parted is no value any more; one that something else holds on to stays.
+     *
+     * @param  array<int, int|null>  $parted  values by spelling
+     */
+    private function dropCombinations(Journal $journal, array $parted): void
+    {
+        foreach (array_keys($parted) as $spelling) {
+            DB::table('assignments')->where('spelling_id', $spelling)->exists() || $journal->delete('spellings', $spelling);
+        }
+        foreach (array_unique(array_filter($parted)) as $value) {
+            $held = DB::table('spellings')->where('value_id', $value)->exists()
+                || DB::table('attribute_values')->where('merged_into', $value)->exists()
+                || DB::table('kept_apart')->where('one_id', $value)->orWhere('other_id', $value)->exists();
+            $held || $journal->delete('attribute_values', $value);
+        }
     }
 
     /**

@@ -52,6 +52,9 @@ final readonly class TakeBack
             if (str_contains($failure->getMessage(), 'UNIQUE constraint failed: items.sku')) {
                 throw new Refused('Products with the same sku have come since. Take that reading back first.');
             }
+            if (str_contains($failure->getMessage(), 'UNIQUE')) {
+                throw new Refused('Something of the same name has come since: a value, a filter, a line-up or an address. Rename or remove that first.');
+            }
             throw $failure;
         }
     }
@@ -83,6 +86,9 @@ final readonly class TakeBack
 
     private function setBack(Journal $journal, ChangeRow $row): void
     {
+        if ($row->before === null && $row->table_name === 'definitions') {
+            $this->dropWords($journal, (int) $row->row_key);
+        }
         match (true) {
             $row->before === null => $journal->delete($row->table_name, (int) $row->row_key),
             $row->after === null => $journal->insert($row->table_name, $row->before),
@@ -96,6 +102,19 @@ final readonly class TakeBack
         $journal->update($row->table_name, (int) $row->row_key, $before);
         if ($row->table_name === 'spellings' && isset($before['value_id'], $row->after['value_id'])) {
             $this->newerSpellingsFollow($journal, (int) $row->row_key, (int) $row->after['value_id'], (int) $before['value_id']);
+        }
+    }
+
+    /** Words of a definition that nothing carries any more hold it back no longer. */
+    private function dropWords(Journal $journal, int $definition): void
+    {
+        if (DB::table('assignments')->where('definition_id', $definition)->exists()) {
+            return;
+        }
+        DB::table('attribute_values')->where('definition_id', $definition)->whereNotNull('merged_into')->pluck('id')
+            ->each(fn (int $id) => $journal->update('attribute_values', $id, ['merged_into' => null]));
+        foreach (['kept_apart', 'spellings', 'attribute_values', 'umbrellas'] as $table) {
+            DB::table($table)->where('definition_id', $definition)->pluck('id')->each(fn (int $id) => $journal->delete($table, $id));
         }
     }
 

@@ -131,7 +131,7 @@
                 @endif
                 @can('edit')
                     <div class="deed"><button class="button main" data-key="s"
-                            @disabled($bulk->problem !== null || ($bulk->figures?->change ?? 0) === 0)>{{ $bulk->mode->label() }}{{ $bulk->figures ? ': ' . Format::number($bulk->figures->change) : '' }} <kbd>S</kbd></button>
+                            @disabled($bulk->problem !== null || ($bulk->figures?->change ?? 0) === 0)>{{ $bulk->mode->label() }}{{ $bulk->figures ? ': ' . Format::count($bulk->figures->change, $definition->level->value) : '' }} <kbd>S</kbd></button>
                         <p class="small soft text-center">One step in History. Can be taken back.</p>
                     </div>
                 @endcan

@@ -2,7 +2,7 @@
     @php($typed = old('definition') === $definition->slug && (int) old('item') === $owner->id)
     <form method="post" action="{{ route('products.update', $owner) }}" class="cell-form">
         @csrf @method('put')<input type="hidden" name="version" value="{{ $owner->version }}"><input type="hidden" name="item" value="{{ $owner->id }}"><input type="hidden"
-            name="definition" value="{{ $definition->slug }}">
+            name="definition" value="{{ $definition->slug }}">@if ($typed && $errors->has('make'))<input type="hidden" name="make" value="1">@endif
         @php($now = $typed
             ? old('value')[0] ?? ''
             : collect($held)->map(fn($cell) => $cell->label ?? $cell->text)->unique()->implode($definition->multiple ? $definition->separator : ' '))
