@@ -6,9 +6,11 @@ namespace App;
 
 use App\Access\Role;
 use App\Access\User;
+use App\Door\RelativeUrls;
 use App\Feeds\FinishReading;
 use App\History\Ledger;
 use Illuminate\Cache\RateLimiting\Limit;
+use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
@@ -18,7 +20,6 @@ use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
-use Illuminate\Support\Str;
 use Lokum\Vocabulary\TermSorter;
 
 final class AppServiceProvider extends ServiceProvider
@@ -31,6 +32,10 @@ final class AppServiceProvider extends ServiceProvider
                 mixed $pdo, string $database, string $prefix, array $config,
             ): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config),
         );
+        $this->app->singleton('url', fn (Application $app): RelativeUrls => new RelativeUrls(
+            $app->instance('routes', $app->make('router')->getRoutes()),
+            $app->rebinding('request', fn (Application $app, Request $request) => $app->make('url')->setRequest($request)),
+        ));
         $this->app->singleton(Ledger::class);
         $this->app->singleton(TermSorter::class, fn (): TermSorter => new TermSorter((string) config('lokum.locale')));
     }
@@ -54,7 +59,7 @@ final class AppServiceProvider extends ServiceProvider
         Gate::define('manage', fn (User $user): bool => $user->role === Role::Manager);
 
         RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(6)->by(Str::lower((string) $request->input('email')).'|'.$request->ip()),
+            Limit::perMinute(6)->by(User::address((string) $request->input('email')).'|'.$request->ip()),
             Limit::perMinute(30)->by((string) $request->ip()),
         ]);
     }

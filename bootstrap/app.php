@@ -3,12 +3,16 @@
 declare(strict_types=1);
 
 use App\Door\Answers;
+use App\Door\NotStored;
 use App\Door\ReadSessionOnly;
 use App\Door\SecurityHeaders;
 use App\Door\SoundInput;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
+
+// What is written is the user's alone.
+umask(0077);
 
 return Application::configure(basePath: dirname(__DIR__))
     ->withProviders([], withBootstrapProviders: true)
@@ -18,7 +22,13 @@ return Application::configure(basePath: dirname(__DIR__))
         // Outermost, so that what is refused on the way in wears them as well.
         $middleware->prepend(SecurityHeaders::class);
         $middleware->append(SoundInput::class);
-        $middleware->web(append: [ReadSessionOnly::class]);
+        $middleware->web(append: [ReadSessionOnly::class, NotStored::class]);
+        // Set in the environment, since it has to be known before anything is read: docs/running.md.
+        $middleware->trustProxies(at: array_filter(array_map(trim(...), explode(',', (string) getenv('LOKUM_PROXIES')))));
+        $middleware->trustHosts(at: fn (): array => array_map(
+            fn (string $host): string => '^'.preg_quote($host).'$',
+            array_filter(['localhost', '127.0.0.1', '[::1]', (string) parse_url((string) getenv('LOKUM_URL'), PHP_URL_HOST)]),
+        ), subdomains: false);
         // Here a space at an end is meant.
         $middleware->trimStrings(except: ['find', 'replace', 'separator']);
         $middleware->redirectGuestsTo(fn (): string => route('sign-in'));

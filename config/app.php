@@ -8,8 +8,8 @@ $keyFile = $data.'/app.key';
 return [
     'name' => 'Lokum',
     'env' => getenv('APP_ENV') ?: 'production',
-    'debug' => (bool) getenv('LOKUM_DEBUG'),
-    'url' => getenv('APP_URL') ?: 'http://localhost',
+    'debug' => filter_var(getenv('LOKUM_DEBUG'), FILTER_VALIDATE_BOOLEAN),
+    'url' => getenv('LOKUM_URL') ?: 'http://localhost',
     'timezone' => 'UTC',
     'locale' => 'en',
     'fallback_locale' => 'en',

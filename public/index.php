@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Door\SecurityHeaders;
 use Illuminate\Http\Request;
 
 define('LARAVEL_START', microtime(true));
 
 require __DIR__.'/../vendor/autoload.php';
 
+SecurityHeaders::onEveryAnswer();
 (require __DIR__.'/../bootstrap/app.php')->handleRequest(Request::capture());

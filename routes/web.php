@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Access\AccountController;
 use App\Access\PeopleController;
 use App\Access\SignInController;
 use App\Api\ApiController;
@@ -11,6 +12,7 @@ use App\Catalog\GridController;
 use App\Catalog\ProductsController;
 use App\Definitions\DefinitionsController;
 use App\Definitions\ExpectedController;
+use App\Door\Throttle;
 use App\Feeds\FeedsController;
 use App\Fill\RulesController;
 use App\History\HistoryController;
@@ -33,15 +35,20 @@ Route::middleware('guest')->group(function (): void {
     Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
 });
 
-Route::get('/shop', [ShopController::class, 'home'])->name('shop');
-Route::get('/shop/search', [ShopController::class, 'search'])->name('shop.search');
-Route::get('/shop/c/{slug}', [ShopController::class, 'category'])->name('shop.category');
-Route::get('/shop/a/{attribute}', [DirectoryController::class, 'index'])->name('shop.directory');
-Route::get('/shop/a/{attribute}/{slug}', [DirectoryController::class, 'show'])->name('shop.value');
-Route::get('/pictures/{name}', [DirectoryController::class, 'picture'])->where('name', '[a-f0-9]{32}\.webp')->name('shop.picture');
-Route::get('/shop/p/{sku}', [ShopController::class, 'product'])->where('sku', '.*')->name('shop.product');
+// Outside the session: a guest's visit leaves no row, and what caches keep carries no cookie.
+Route::withoutMiddleware('web')->middleware(Throttle::class)->group(function (): void {
+    Route::get('/shop', [ShopController::class, 'home'])->name('shop');
+    Route::get('/shop/search', [ShopController::class, 'search'])->name('shop.search');
+    Route::get('/shop/c/{slug}', [ShopController::class, 'category'])->name('shop.category');
+    Route::get('/shop/a/{attribute}', [DirectoryController::class, 'index'])->name('shop.directory');
+    Route::get('/shop/a/{attribute}/{slug}', [DirectoryController::class, 'show'])->name('shop.value');
+    Route::get('/pictures/{name}', [DirectoryController::class, 'picture'])->where('name', '[a-f0-9]{32}\.webp')->name('shop.picture');
+    Route::get('/shop/p/{sku}', [ShopController::class, 'product'])->where('sku', '.*')->name('shop.product');
+});
 
 Route::middleware(['auth', 'can:look'])->group(function (): void {
+    Route::get('/account', [AccountController::class, 'show'])->name('account');
+    Route::put('/account', [AccountController::class, 'update'])->middleware('throttle:sign-in')->name('account.update');
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
     Route::get('/today/found', [TodayController::class, 'found'])->name('today.found');

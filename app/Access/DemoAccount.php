@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Access;
 
+use App\Catalog\Item;
+
 /** The people of the demo shop, with passwords that the demo shows on its sign-in page and nowhere else. */
 final readonly class DemoAccount
 {
@@ -19,6 +21,14 @@ final readonly class DemoAccount
             new self('Tobias Fenn', 'editor@quillmoor.example', 'sable-and-sizing', Role::Editor),
             new self('Ines Harrow', 'viewer@quillmoor.example', 'deckle-and-gesso', Role::Viewer),
         ];
+    }
+
+    /** Whether a catalog is the demo's: nobody but them has access to it, or nobody yet and nothing is in it. */
+    public static function own(): bool
+    {
+        return User::query()->exists()
+            ? User::query()->whereNotIn('email', array_column(self::all(), 'email'))->doesntExist()
+            : Item::query()->doesntExist();
     }
 
     public static function createAll(): void

@@ -9,6 +9,7 @@ use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;
 use Illuminate\View\View;
 
+/** Who may come in, and as what. */
 final class PeopleController
 {
     public function index(): View
@@ -16,32 +17,29 @@ final class PeopleController
         return view('access.people', ['people' => User::query()->orderBy('name')->get()]);
     }
 
-    public function store(Request $request): RedirectResponse
+    public function store(Request $request, EditPeople $edit): RedirectResponse
     {
+        $request->merge(['email' => User::address($request->string('email')->toString())]);
         $input = $request->validate(self::rules() + [
-            'email' => 'required|email|max:200|unique:users', 'password' => 'required|string|min:12|max:200',
+            'email' => 'required|email|max:200|unique:users', 'password' => ['required', 'string', new SoundPassword],
         ]);
-        User::query()->create($input);
+        $edit->add((string) $input['name'], (string) $input['email'], (string) $input['password'], Role::from((string) $input['role']));
 
         return back()->with('done', "{$input['name']} can sign in now.");
     }
 
-    public function update(Request $request, User $user): RedirectResponse
+    public function update(Request $request, User $user, EditPeople $edit): RedirectResponse
     {
-        $input = $request->validate(self::rules() + ['password' => 'nullable|string|min:12|max:200']);
-        if ($input['role'] !== Role::Manager->value) {
-            $this->keepAManager($user);
-        }
-        $user->update(array_filter($input, fn (?string $value): bool => $value !== null && $value !== ''));
+        $input = $request->validate(self::rules() + ['password' => ['nullable', 'string', new SoundPassword]]);
+        $edit->change($user, (string) $input['name'], Role::from((string) $input['role']), ($input['password'] ?? '') === '' ? null : (string) $input['password']);
 
         return back()->with('done', "Saved {$user->name}.");
     }
 
-    public function destroy(Request $request, User $user): RedirectResponse
+    public function destroy(Request $request, User $user, EditPeople $edit): RedirectResponse
     {
         abort_if($user->is($request->user()), 422, 'You cannot remove yourself.');
-        $this->keepAManager($user);
-        $user->delete();
+        $edit->remove($user);
 
         return back()->with('done', "{$user->name} can no longer sign in. What they did stays in History.");
     }
@@ -49,12 +47,6 @@ final class PeopleController
     /** @return array<string, mixed> */
     private static function rules(): array
     {
-        return ['name' => 'required|string|max:100', 'role' => ['required', Rule::enum(Role::class)]];
-    }
-
-    private function keepAManager(User $user): void
-    {
-        $last = $user->role === Role::Manager && User::query()->where('role', Role::Manager)->count() === 1;
-        abort_if($last, 422, 'There must be a manager left.');
+        return ['name' => 'required|string|max:100', 'role' => ['required', 'string', Rule::enum(Role::class)]];
     }
 }

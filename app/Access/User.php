@@ -18,6 +18,12 @@ final class User extends Authenticatable
 
     protected $hidden = ['password', 'remember_token'];
 
+    /** An e-mail address is one, whatever the case that it is written in. */
+    public static function address(string $typed): string
+    {
+        return mb_strtolower(trim($typed));
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {

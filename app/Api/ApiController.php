@@ -205,7 +205,7 @@ final class ApiController
     private function look(Look $look): array
     {
         return array_filter(
-            ['help' => $look->help, 'colors' => $look->colors, 'picture' => $look->picture === null ? null : route('shop.picture', $look->picture)],
+            ['help' => $look->help, 'colors' => $look->colors, 'picture' => $look->picture === null ? null : url(route('shop.picture', $look->picture))],
             fn (mixed $part): bool => $part !== null && $part !== [],
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Api;
 
 use App\Door\Answers;
+use App\Door\Throttle;
 use App\Publishing\Served;
 use Closure;
 use Illuminate\Http\Request;
@@ -15,9 +16,15 @@ final class LetIn
 {
     private const SEEN_EVERY = 60;
 
+    /** Requests a minute of one token, and of one address without. */
+    private const MOST = 600;
+
+    private const MOST_UNKNOWN = 60;
+
     public function handle(Request $request, Closure $next): Response
     {
         $token = Token::of($request->bearerToken());
+        Throttle::count($token === null ? 'guest:'.$request->ip() : "token:{$token->id}", $token === null ? self::MOST_UNKNOWN : self::MOST);
         if ($token === null) {
             return Answers::json(401, 'Show a token: Authorization: Bearer …')->withHeaders(['WWW-Authenticate' => 'Bearer']);
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Api;
 
+use App\Access\EditPeople;
+use App\History\Ledger;
 use App\Publishing\Edition;
 use App\Refused;
 use Illuminate\Http\JsonResponse;
@@ -15,6 +17,16 @@ use Illuminate\View\View;
 /** Tokens for shops that read the edition, receivers that are told of a new one, and a stand-in for such a shop. */
 final class OutsideController
 {
+    /** Notices of the stand-in that are kept. */
+    private const KEPT = 50;
+
+    /** Days that a token may be made for. */
+    public const DAYS = [30, 90, 365];
+
+    public function __construct(private readonly Ledger $ledger)
+    {
+    }
+
     /** The stand-in is not a secret; it shows how a receiver checks what comes. */
     public const STAND_IN_SECRET = 'stand-in';
 
@@ -34,29 +46,32 @@ final class OutsideController
     public function token(Request $request): RedirectResponse
     {
         $name = trim(mb_substr($request->string('name')->toString(), 0, 100));
+        if ($name === '') {
+            throw new Refused('Name the shop or program that will use it.', 'name');
+        }
+        $days = in_array($request->integer('days'), self::DAYS, true) ? $request->integer('days') : null;
+        $secret = Token::make($name, $days);
+        $this->ledger->note(EditPeople::ROOM, "Made a token for {$name}, ".($days === null ? 'without an end' : "for {$days} days"));
 
-        return redirect()
-            ->route('outside')
-            ->with('secret', Token::make($name === '' ? throw new Refused('Name the shop or program that will use it.', 'name') : $name))
-            ->with('done', "Made a token for {$name}.");
+        return redirect()->route('outside')->with('secret', $secret)->with('done', "Made a token for {$name}.");
     }
 
     public function removeToken(Token $token): RedirectResponse
     {
         $token->delete();
+        $this->ledger->note(EditPeople::ROOM, "Took away the token of {$token->name}");
 
         return redirect()->route('outside')->with('done', "{$token->name} is not let in any more.");
     }
 
     public function receiver(Request $request): RedirectResponse
     {
-        $standIn = $request->boolean('stand_in');
-        $url = $standIn ? route('stand-in') : trim($request->string('url')->toString());
-        if (filter_var($url, FILTER_VALIDATE_URL) === false || preg_match('/^https?:\/\//i', $url) !== 1) {
-            throw new Refused('An address begins with https:// or http://, for example https://shop.example/lokum.', 'url');
-        }
+        $standIn = $request->boolean('stand_in') && config('lokum.demo');
+        $url = $standIn ? url(route('stand-in', absolute: false)) : trim($request->string('url')->toString());
+        Receiver::isStandIn($url) || PublicAddress::of($url);
         $secret = $standIn ? self::STAND_IN_SECRET : bin2hex(random_bytes(20));
         Receiver::query()->create(['url' => $url, 'secret' => $secret]);
+        $this->ledger->note(EditPeople::ROOM, "Notices go to {$url}");
 
         return redirect()->route('outside')->with('done', 'Notices go to '.$url.' from now on.')->with('secret', $standIn ? null : $secret);
     }
@@ -64,6 +79,7 @@ final class OutsideController
     public function removeReceiver(Receiver $receiver): RedirectResponse
     {
         $receiver->delete();
+        $this->ledger->note(EditPeople::ROOM, "No more notices go to {$receiver->url}");
 
         return redirect()->route('outside')->with('done', "No more notices go to {$receiver->url}.");
     }
@@ -81,9 +97,11 @@ final class OutsideController
     /** What a real shop would do with a notice: check the signature, keep it. */
     public function standIn(Request $request): JsonResponse
     {
+        abort_unless((bool) config('lokum.demo'), 404);
         $genuine = hash_equals(Receiver::signature($request->getContent(), self::STAND_IN_SECRET), (string) $request->header('Signature'));
         DB::table('received_notices')
             ->insert(['genuine' => $genuine, 'body' => mb_strimwidth(mb_scrub($request->getContent()), 0, 2000), 'created_at' => now()]);
+        DB::table('received_notices')->where('id', '<=', (int) DB::table('received_notices')->max('id') - self::KEPT)->delete();
 
         return response()->json(['received' => $genuine], $genuine ? 200 : 400);
     }

@@ -34,4 +34,10 @@ final class Receiver extends Model
     {
         return 'sha256='.hash_hmac('sha256', $body, $secret);
     }
+
+    /** The stand-in ships with the demo and lives on this machine. */
+    public static function isStandIn(string $url): bool
+    {
+        return (bool) config('lokum.demo') && parse_url($url, PHP_URL_PATH) === route('stand-in', absolute: false) && in_array(parse_url($url, PHP_URL_HOST), ['127.0.0.1', 'localhost'], true);
+    }
 }

@@ -45,18 +45,26 @@ final class SendNotice implements ShouldQueue
         if ($delivery === null || $delivery->state !== Delivery::WAITING) {
             return;
         }
+        if ($this->isOvertaken($delivery)) {
+            $delivery->update(['state' => Delivery::GIVEN_UP, 'answer' => 'a newer edition was served meanwhile']);
+
+            return;
+        }
         $edition = $delivery->edition;
         $body = (string) json_encode([
             'event' => 'edition served', 'edition' => $edition->id, 'products' => $edition->products, 'variants' => $edition->variants,
             'terms' => $edition->terms, 'published_at' => $edition->created_at->toIso8601String(), 'delivery' => $delivery->id,
+            'sent_at' => now()->toIso8601String(),
         ]);
         try {
+            $url = $delivery->receiver->url;
             $response = Http::timeout(10)
                 ->connectTimeout(5)
                 ->withHeaders(['Signature' => Receiver::signature($body, $delivery->receiver->secret)])
                 ->withoutRedirecting()
+                ->withOptions(['curl' => $this->where($url)])
                 ->withBody($body, 'application/json')
-                ->post($delivery->receiver->url);
+                ->post($url);
             [$done, $answer] = [$response->successful(), 'answered '.$response->status()];
         } catch (Throwable $failure) {
             [$done, $answer] = [false, mb_strimwidth($failure->getMessage(), 0, 200, '…')];
@@ -68,5 +76,26 @@ final class SendNotice implements ShouldQueue
             'state' => $done ? Delivery::DELIVERED : ($wait === null ? Delivery::GIVEN_UP : Delivery::WAITING),
         ]);
         $done || $wait === null ?: self::dispatch($delivery->id)->delay($wait);
+    }
+
+    /** Notices come in the order of editions: one that has failed does not come behind a newer one. */
+    private function isOvertaken(Delivery $delivery): bool
+    {
+        return Delivery::query()->where('receiver_id', $delivery->receiver_id)->where('edition_id', '>', $delivery->edition_id)->exists();
+    }
+
+    /**
+     * The machine that was looked at is the one that is asked, so that a name cannot lead elsewhere meanwhile.
+     *
+     * @return array<int, list<string>>
+     */
+    private function where(string $url): array
+    {
+        if (Receiver::isStandIn($url)) {
+            return [];
+        }
+        $address = PublicAddress::of($url);
+
+        return [CURLOPT_RESOLVE => ["{$address->host}:{$address->port}:{$address->ip}"]];
     }
 }

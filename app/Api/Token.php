@@ -14,6 +14,7 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property string $hash
  * @property Carbon|null $used_at
+ * @property Carbon|null $expires_at null: never
  */
 final class Token extends Model
 {
@@ -24,19 +25,24 @@ final class Token extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['used_at' => 'datetime'];
+    protected $casts = ['used_at' => 'datetime', 'expires_at' => 'datetime'];
 
-    /** @return string the token itself, which is never seen again */
-    public static function make(string $name): string
+    /**
+     * @param  int|null  $days  that it lets in for; null: until it is taken away
+     * @return string the token itself, which is never seen again
+     */
+    public static function make(string $name, ?int $days = null): string
     {
         $secret = 'lokum_'.bin2hex(random_bytes(20));
-        self::query()->create(['name' => $name, 'hash' => hash('sha256', $secret)]);
+        self::query()->create(['name' => $name, 'hash' => hash('sha256', $secret), 'expires_at' => $days === null ? null : now()->addDays($days)]);
 
         return $secret;
     }
 
     public static function of(?string $secret): ?self
     {
-        return $secret === null || $secret === '' ? null : self::query()->where('hash', hash('sha256', $secret))->first();
+        return $secret === null || $secret === ''
+            ? null
+            : self::query()->where('hash', hash('sha256', $secret))->where(fn ($live) => $live->whereNull('expires_at')->orWhere('expires_at', '>', now()))->first();
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Access\DemoAccount;
+use App\Refused;
 use Demo\DemoShop;
 use Illuminate\Support\Facades\DB;
 
@@ -18,6 +19,9 @@ final class DemoCommand extends Command
 
     public function handle(): int
     {
+        if (! DemoAccount::own()) {
+            throw new Refused('The catalog in '.config('lokum.data').' is not the demo\'s, so the demo stays out of it. Choose another directory with LOKUM_DATA.');
+        }
         if ($this->option('fresh') && DemoShop::isBuilt()) {
             $this->startOver();
         }
@@ -38,12 +42,9 @@ final class DemoCommand extends Command
         );
     }
 
-    /** Only a shop that this command built is thrown away, never a catalog of the user's own. */
+    /** Only a shop that this command built comes here, never a catalog of the user's own. */
     private function startOver(): void
     {
-        if (DB::table('users')->whereNotIn('email', array_column(DemoAccount::all(), 'email'))->exists()) {
-            throw new \App\Refused('The catalog in '.config('lokum.data').' has people of its own, so it is not thrown away. Choose another directory with LOKUM_DATA.');
-        }
         DB::purge('catalog');
         DB::purge('runtime');
         foreach (['catalog.sqlite', 'catalog.sqlite-wal', 'catalog.sqlite-shm', 'runtime.sqlite', 'runtime.sqlite-wal', 'runtime.sqlite-shm', 'schema'] as $file) {

@@ -4,14 +4,12 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
+use App\Access\ManagersOnly;
 use App\Access\Role;
-use App\Access\User;
-use App\Refused;
 use App\Vocabulary\Value;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Support\Facades\Auth;
 use Lokum\Feed\Column;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
@@ -58,14 +56,11 @@ final class Definition extends Model
     /**
      * Whether whoever is signed in may change it and its data; the command line may.
      *
-     * @throws Refused
+     * @throws \App\Refused
      */
     public function allowChange(): void
     {
-        $user = Auth::user();
-        if ($user instanceof User && $this->edited_by === Role::Manager && $user->role !== Role::Manager) {
-            throw new Refused("Only managers change {$this->label}.");
-        }
+        ManagersOnly::allow($this->id);
     }
 
     /** @param  Builder<self>  $query */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\History;
 
+use App\Access\ManagersOnly;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -20,6 +21,9 @@ final class Journal
         'items', 'definitions', 'attribute_values', 'filters', 'filter_changes', 'lineups', 'feeds', 'fill_rules', 'views', 'umbrellas',
     ];
 
+    /** Tables of what a definition is and holds, which managers may have kept for themselves. */
+    private const KEPT = ['attribute_values', 'spellings', 'umbrellas', 'kept_apart', 'fill_rules', 'expectations'];
+
     private const CHUNK = 100;
 
     /** @var list<array{table_name: string, row_key: string, before: string|null, after: string|null}> */
@@ -29,8 +33,14 @@ final class Journal
 
     private int $moved = 0;
 
-    /** @param  int  $change  the entry of History that all of it belongs to */
-    public function __construct(private readonly int $change)
+    /** @var array<int, true> definitions that were found to be open to whoever is at work */
+    private array $open = [];
+
+    /**
+     * @param  int  $change  the entry of History that all of it belongs to
+     * @param  bool  $ofFeeds  whether it is about what feeds have sent, which belongs to nobody's hand
+     */
+    public function __construct(private readonly int $change, private readonly bool $ofFeeds = false)
     {
     }
 
@@ -40,6 +50,7 @@ final class Journal
      */
     public function insert(string $table, array $row): int
     {
+        $this->allow($table, $row);
         $now = now()->toDateTimeString();
         $dates = in_array($table, self::DATED, true) ? ['created_at' => $now, 'updated_at' => $now] : [];
         $id = DB::table($table)->insertGetId($row + $dates);
@@ -51,7 +62,7 @@ final class Journal
     /** @param  array<string, mixed>  $changes */
     public function update(string $table, int $id, array $changes): void
     {
-        $before = (array) DB::table($table)->where('id', $id)->first(array_keys($changes));
+        $before = (array) DB::table($table)->where('id', $id)->first([...array_keys($changes), ...in_array($table, self::KEPT, true) ? ['definition_id'] : []]);
         $changes = array_filter(
             $changes,
             fn (mixed $value, string $column): bool => ! self::same($before[$column] ?? null, $value),
@@ -60,6 +71,8 @@ final class Journal
         if ($changes === []) {
             return;
         }
+        $this->allow($table, $before + ['id' => $id]);
+        $this->allow($table, $changes);
         DB::table($table)->where('id', $id)->update($changes + self::touch($table));
         $this->note($table, (string) $id, array_intersect_key($before, $changes), $changes);
     }
@@ -67,6 +80,7 @@ final class Journal
     public function delete(string $table, int $id): void
     {
         $before = (array) DB::table($table)->where('id', $id)->first();
+        $this->allow($table, $before);
         DB::table($table)->where('id', $id)->delete();
         $this->note($table, (string) $id, $before, null);
     }
@@ -86,12 +100,14 @@ final class Journal
     /** Takes away what was gathered as going. */
     public function take(): void
     {
+        $this->allowCells('going');
         $this->moved += $this->cells()->take($this->change);
     }
 
     /** Puts what was gathered as coming. */
     public function put(): void
     {
+        $this->allowCells('coming');
         $this->moved += $this->cells()->put($this->change);
     }
 
@@ -104,6 +120,26 @@ final class Journal
     {
         foreach (array_chunk($this->rows, self::CHUNK) as $chunk) {
             DB::table('change_rows')->insert(array_map(fn (array $row): array => ['change_id' => $this->change] + $row, $chunk));
+        }
+    }
+
+    /** @param  array<string, mixed>  $row */
+    private function allow(string $table, array $row): void
+    {
+        $definition = $table === 'definitions' ? $row['id'] ?? null : (in_array($table, self::KEPT, true) ? $row['definition_id'] ?? null : null);
+        if ($definition !== null && ! isset($this->open[(int) $definition])) {
+            ManagersOnly::allow((int) $definition);
+            $this->open[(int) $definition] = true;
+        }
+    }
+
+    /** Cells that a rule gave follow the rule; those of feeds are somebody's own only where they are changed by hand. */
+    private function allowCells(string $which): void
+    {
+        $this->cells();
+        $origin = $this->ofFeeds ? 'origin < 0' : 'origin <= 0';
+        foreach (DB::select("SELECT DISTINCT definition_id FROM temp.{$which} WHERE {$origin}") as $cell) {
+            $this->allow('spellings', ['definition_id' => $cell->definition_id]);
         }
     }
 

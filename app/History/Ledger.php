@@ -21,7 +21,7 @@ final class Ledger
     {
         return DB::transaction(function () use ($room, $act, $takesBack): ?Change {
             $change = $this->entry($room, '', true, $takesBack);
-            $journal = new Journal($change->id);
+            $journal = new Journal($change->id, ofFeeds: $takesBack !== null && $room === 'Feeds');
             $summary = $act($journal);
             if ($journal->isEmpty()) {
                 $change->delete();
@@ -49,13 +49,13 @@ final class Ledger
     /** A number that rises with every change of the catalog. */
     public function revision(): int
     {
-        return (int) Change::query()->max('id');
+        return (int) Change::query()->where('room', '!=', 'Access')->max('id');
     }
 
     /** A number that rises with every change of products, values and definitions; line-ups and editions leave it alone. */
     public function dataRevision(): int
     {
-        return (int) Change::query()->whereNotIn('room', ['Line-ups', 'Publishing'])->max('id');
+        return (int) Change::query()->whereNotIn('room', ['Line-ups', 'Publishing', 'Access'])->max('id');
     }
 
     /** @param  array<string, mixed>  $figures */

@@ -12,6 +12,7 @@ use App\Refused;
 use Illuminate\Support\Facades\DB;
 use InvalidArgumentException;
 use Lokum\Feed\CsvFile;
+use Lokum\Feed\CsvWriter;
 use Lokum\Feed\UnreadableFile;
 use Lokum\Text\Label;
 use Lokum\Text\StrictKey;
@@ -71,7 +72,7 @@ final readonly class TakeInValues
             $rows = [];
             $meant = [];
             foreach ($file->rows() as $row) {
-                $cells = array_combine($headings, array_pad(array_slice($row->cells, 0, count($headings)), count($headings), ''));
+                $cells = array_combine($headings, array_map(CsvWriter::meant(...), array_pad(array_slice($row->cells, 0, count($headings)), count($headings), '')));
                 $cells += array_fill_keys(ListValues::HEADINGS, '');
                 $label = Label::of($cells['value']);
                 $row->problem === null || throw new Refused("Line {$row->line}: {$row->problem}.");

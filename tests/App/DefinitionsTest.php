@@ -184,7 +184,7 @@ test('retiring keeps the data, deleting takes it along, and both go back exactly
     app(TakeBack::class)($deleted);
     expect(everything())
         ->toEqual($before)
-        ->and(fn () => $end->delete(Definition::query()->firstOrNew(['slug' => 'brand'])))
+        ->and(fn () => $end->delete((new Definition)->forceFill(['id' => 0, 'slug' => 'brand'])))
         ->toThrow(Refused::class, 'cannot be deleted');
 });
 

@@ -191,7 +191,7 @@ test('one value becomes several where a separator is named', function (): void {
         1,
         0,
     );
-    expect($products)->toBe(['Gift' => 2, 'Studio' => 1, 'Studio/Gift' => 0]);
+    expect($products)->toBe(['Gift' => 2, 'Studio' => 1]);
 });
 
 test('a merge over many assignments writes few rows', function (): void {

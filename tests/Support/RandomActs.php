@@ -45,13 +45,13 @@ final class RandomActs
     }
 
     /** One act; what is refused is refused with a reason. */
-    public function act(): void
+    public function act(bool $deliver = true): void
     {
         $acts = [
             $this->addFilter(...), $this->addFilter(...), $this->changeFilter(...), $this->changeFilter(...), $this->changeFilter(...), $this->dropFilter(...),
             $this->orderFilters(...), $this->sayOfPage(...), $this->copyLineup(...), $this->removeLineup(...), $this->ownOnly(...), $this->inheritFilter(...),
             $this->gather(...), $this->gather(...), $this->saveUmbrella(...), $this->merge(...), $this->hide(...), $this->saveValue(...), $this->order(...),
-            $this->changeDefinition(...), $this->mergeDefinitions(...), $this->endDefinition(...), $this->deliver(...), $this->takeBack(...), $this->takeBack(...),
+            $this->changeDefinition(...), $this->mergeDefinitions(...), $this->endDefinition(...), $deliver ? $this->deliver(...) : $this->give(...), $this->takeBack(...), $this->takeBack(...),
             $this->give(...),
         ];
         $acts[array_rand($acts)]();

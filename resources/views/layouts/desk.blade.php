@@ -18,6 +18,7 @@
                     @can('manage')
                         <a href="{{ route('people') }}" @if (request()->routeIs('people*')) aria-current="page" @endif><x-icon name="users" />People</a>
                     @endcan
+                    <a href="{{ route('account') }}" @if (request()->routeIs('account*')) aria-current="page" @endif title="Your password"><x-icon name="key-round" />You</a>
                     <form method="post" action="{{ route('sign-out') }}">@csrf<button title="{{ auth()->user()->name }}, {{ auth()->user()->role->value }}"><x-icon
                                 name="log-out" />Sign out</button></form>
                 </div>

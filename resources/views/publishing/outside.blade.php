@@ -19,6 +19,7 @@
                     <tr>
                         <th scope="col">Token for</th>
                         <th scope="col">Last used</th>
+                        <th scope="col">Lets in until</th>
                         <th scope="col"><span class="sr-only">Take away</span></th>
                     </tr>
                 </thead>
@@ -27,18 +28,25 @@
                         <tr data-row>
                             <td class="strong">{{ $token->name }}</td>
                             <td>{{ $token->used_at?->diffForHumans() ?? 'never' }}</td>
+                            <td>{{ $token->expires_at === null ? 'it is taken away' : $token->expires_at->toDateString() . ($token->expires_at->isPast() ? ', ended' : '') }}</td>
                             <td class="num">
                                 <form method="post" action="{{ route('outside.token.remove', $token) }}">@csrf @method('delete')<button class="button small harm">Take away</button>
                                 </form>
                             </td>
                     </tr>@empty<tr>
-                            <td colspan="3" class="soft">No shop is let in yet.</td>
+                            <td colspan="4" class="soft">No shop is let in yet.</td>
                         </tr>
                     @endforelse
                 </tbody>
             </table>
             <form method="post" action="{{ route('outside.token') }}" class="flex gap-2 items-end">@csrf<div class="field"><label for="name">New token for</label><input
-                        class="input" id="name" name="name" maxlength="100" required placeholder="the shop that will use it"><x-error for="name" /></div><button
+                        class="input" id="name" name="name" maxlength="100" required placeholder="the shop that will use it"><x-error for="name" /></div>
+                <div class="field"><label for="days">It lets in</label><select class="select" id="days" name="days">
+                        <option value="">until it is taken away</option>
+                        @foreach (App\Api\OutsideController::DAYS as $days)
+                            <option value="{{ $days }}">for {{ $days }} days</option>
+                        @endforeach
+                    </select></div><button
                     class="button main">Make a token</button></form>
         </section>
         <section class="grid gap-2">
@@ -70,8 +78,12 @@
             </div>
             <form method="post" action="{{ route('outside.receiver') }}" class="flex gap-2 items-end">@csrf<div class="field grow"><label for="url">New receiver</label><input
                         class="input" id="url" name="url" type="url" placeholder="https://shop.example/lokum" value="{{ old('url') }}"><x-error for="url" />
-                </div><button class="button main">Add</button><button class="button" name="stand_in" value="1" formnovalidate>Use the stand-in</button></form>
+                </div><button class="button main">Add</button>@if (config('lokum.demo'))
+                        <button class="button" name="stand_in" value="1" formnovalidate>Use the stand-in</button>
+                    @endif
+            </form>
         </section>
+        @if (config('lokum.demo'))
         <section class="grid gap-2">
             <h2>What the stand-in got</h2>
             <p class="soft">A small receiver that ships with Lokum, so that notices can be tried before a real shop is there.</p>
@@ -82,6 +94,7 @@
                 @endforelse
             </ul>
         </section>
+        @endif
     </div>
 @endsection
 @section('panel')
