@@ -6,6 +6,8 @@ namespace App;
 
 use App\Access\Role;
 use App\Access\User;
+use App\Data\PatientConnection;
+use App\Data\ReadOnlyCatalog;
 use App\Door\RelativeUrls;
 use App\Feeds\FinishReading;
 use App\History\Ledger;
@@ -32,6 +34,7 @@ final class AppServiceProvider extends ServiceProvider
                 mixed $pdo, string $database, string $prefix, array $config,
             ): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config),
         );
+        $this->app->bind('db.connector.sqlite', ReadOnlyCatalog::class);
         $this->app->singleton('url', fn (Application $app): RelativeUrls => new RelativeUrls(
             $app->instance('routes', $app->make('router')->getRoutes()),
             $app->rebinding('request', fn (Application $app, Request $request) => $app->make('url')->setRequest($request)),

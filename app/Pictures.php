@@ -43,7 +43,10 @@ final class Pictures
         }
         $webp = self::webp($image);
         $name = substr(hash('sha256', $webp), 0, 32).'.webp';
-        file_put_contents(self::path($name), $webp, LOCK_EX);
+        if (@file_put_contents(self::path($name), $webp, LOCK_EX) !== strlen($webp)) {
+            @unlink(self::path($name));
+            throw new Refused('The picture cannot be kept. Is the disk full?', 'picture');
+        }
 
         return $name;
     }

@@ -8,6 +8,7 @@ use App\Door\Answers;
 use App\Door\Throttle;
 use App\Publishing\Served;
 use Closure;
+use Illuminate\Database\QueryException;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -29,7 +30,11 @@ final class LetIn
             return Answers::json(401, 'Show a token: Authorization: Bearer …')->withHeaders(['WWW-Authenticate' => 'Bearer']);
         }
         if ($token->used_at === null || $token->used_at->diffInSeconds(now()) > self::SEEN_EVERY) {
-            $token->forceFill(['used_at' => now()])->save();
+            try {
+                $token->forceFill(['used_at' => now()])->save();
+            } catch (QueryException) {
+                // Where the disk is full, shops are let in all the same.
+            }
         }
         $served = Served::of($request);
         if ($served->edition === null) {

@@ -23,6 +23,8 @@ final readonly class Condition
     /** Words of narrowings that an attribute may be called, too. */
     private const WORDS = ['words', 'missing', 'gap', 'feed', 'changed', 'origin'];
 
+    private const LONGEST = 1000;
+
     private const ORIGINS = ['feed' => '= 0', 'hand' => '= -1', 'rule' => '> 0'];
 
     /** Items of the definition's level whose cells fulfil something, as the ids of their products. */
@@ -40,6 +42,10 @@ final readonly class Condition
     /** @throws Refused for what does not exist, by its name */
     public static function of(string $name, string $value): self
     {
+        if (mb_strlen($value) > self::LONGEST || mb_strlen($name) > self::LONGEST) {
+            throw new Refused('A condition has '.number_format(self::LONGEST).' characters at most.');
+        }
+
         return self::ofValue($name, $value) ?? match ($name) {
             'category' => self::category($value),
             'words' => self::words($value),

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Data\Setup;
 use App\Refused;
-use App\Setup;
 use Bench\Benchmark;
 use Bench\BulkChange;
 use Bench\Facets;

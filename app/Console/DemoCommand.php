@@ -53,6 +53,6 @@ final class DemoCommand extends Command
         foreach (glob(config('lokum.data').'/{feeds,inbox,editions}/*', GLOB_BRACE) ?: [] as $file) {
             @unlink($file);
         }
-        \App\Setup::ensure();
+        \App\Data\Setup::ensure();
     }
 }

@@ -27,7 +27,7 @@ final class VocabularyExportCommand extends Command
         $text = $list->write($definition, $format);
         if ($this->argument('file') === null) {
             $this->output->getOutput()->write($text, false, OutputInterface::OUTPUT_RAW);
-        } elseif (@file_put_contents((string) $this->argument('file'), $text) === false) {
+        } elseif (@file_put_contents((string) $this->argument('file'), $text) !== strlen($text)) {
             throw new Refused("\"{$this->argument('file')}\" cannot be written.");
         }
 

@@ -21,7 +21,8 @@ final class VocabularyImportCommand extends Command
     {
         $slug = (string) $this->argument('attribute');
         $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
-        $file = @fopen((string) $this->argument('file'), 'rb') ?: throw new Refused("\"{$this->argument('file')}\" cannot be read.");
+        $path = (string) $this->argument('file');
+        $file = (is_file($path) ? @fopen($path, 'rb') : false) ?: throw new Refused("\"{$path}\" cannot be read.");
         $figures = $take->check($definition, $file);
         rewind($file);
         $change = $this->option('check') ? null : $take($definition, $file);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Door;
 
+use App\Data\StorageProblem;
+use App\Publishing\Served;
 use App\Refused;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -13,6 +15,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Validation\ValidationException;
+use PDOException;
 use Symfony\Component\HttpKernel\Exception\HttpExceptionInterface;
 use Throwable;
 
@@ -24,6 +27,7 @@ final class Answers
         $exceptions->dontReport([Refused::class]);
         $exceptions->render(fn (Refused $why, Request $request): RedirectResponse|JsonResponse|Response => self::refused($why, $request));
         $exceptions->render(fn (HttpExceptionInterface $problem, Request $request): JsonResponse|Response => self::http($problem, $request));
+        $exceptions->render(fn (PDOException $failure, Request $request): JsonResponse|RedirectResponse|Response|null => self::storage($failure, $request));
         $exceptions->render(fn (AuthenticationException $why, Request $request): ?JsonResponse => self::isForPrograms($request) ? self::json(401, 'Sign in first.') : null);
         $exceptions->render(fn (Throwable $failure, Request $request): ?JsonResponse => match (true) {
             $failure instanceof ValidationException, ! self::isForPrograms($request), (bool) config('app.debug') => null,
@@ -64,6 +68,23 @@ final class Answers
         }
 
         return response()->view('errors.page', ['status' => $status, 'said' => $said], $status, $problem->getHeaders());
+    }
+
+    /** A disk that is full, a directory that cannot be written, a damaged file: said in these words. */
+    private static function storage(PDOException $failure, Request $request): JsonResponse|RedirectResponse|Response|null
+    {
+        // An edition that is damaged gives way to the one before.
+        if (StorageProblem::isDamage($failure) && preg_match('#^/(?:shop|api)(?:/|$)#D', $request->getPathInfo()) === 1 && Served::of($request)->giveUp()) {
+            return redirect()->to($request->getRequestUri());
+        }
+        $said = StorageProblem::inWords($failure);
+        if ($said === null) {
+            return null;
+        }
+
+        return self::isForPrograms($request)
+            ? self::json(503, $said)
+            : response()->view('errors.page', ['status' => 503, 'said' => $said], 503);
     }
 
     private static function isForPrograms(Request $request): bool

@@ -43,6 +43,16 @@ final readonly class Publish
         }
     }
 
+    /** Whether an edition is being made right now. */
+    public static function isUnderWay(): bool
+    {
+        $lock = @fopen(Edition::directory().'/lock', 'c');
+        $free = $lock !== false && flock($lock, LOCK_EX | LOCK_NB);
+        $lock === false ?: fclose($lock);
+
+        return $lock !== false && ! $free;
+    }
+
     private function publish(Closure $progress): Edition
     {
         $started = microtime(true);

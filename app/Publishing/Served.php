@@ -72,14 +72,22 @@ final readonly class Served
     }
 
     /** Of a file that turned out to be damaged while it was read, the one before is served from now on. */
-    public function giveUp(): void
+    public function giveUp(): bool
     {
-        $this->edition === null ?: Cache::put(self::mark($this->edition), true, self::DAMAGED_FOR);
+        try {
+            return $this->edition !== null && Cache::put(self::mark($this->edition), true, self::DAMAGED_FOR);
+        } catch (PDOException) {
+            return false;
+        }
     }
 
     private static function isKnownDamaged(Edition $edition): bool
     {
-        return Cache::get(self::mark($edition)) === true;
+        try {
+            return Cache::get(self::mark($edition)) === true;
+        } catch (PDOException) {
+            return false;
+        }
     }
 
     private static function mark(Edition $edition): string

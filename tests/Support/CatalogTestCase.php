@@ -6,6 +6,7 @@ namespace Tests\Support;
 
 use App\Access\Role;
 use App\Access\User;
+use App\Data\Setup;
 use App\Feeds\ReadFeed;
 use App\Feeds\ReadingFigures;
 use App\Publishing\CountPage;
@@ -14,7 +15,6 @@ use App\Publishing\EditionAttribute;
 use App\Publishing\Picks;
 use App\Publishing\Publish;
 use App\Publishing\Served;
-use App\Setup;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase;

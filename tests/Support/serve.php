@@ -6,7 +6,7 @@ declare(strict_types=1);
 
 use App\Access\DemoAccount;
 use App\Console\Server;
-use App\Setup;
+use App\Data\Setup;
 use Illuminate\Contracts\Console\Kernel;
 
 require __DIR__.'/../../vendor/autoload.php';

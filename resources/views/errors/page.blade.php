@@ -7,6 +7,7 @@
     413 => ['That is too large', 'The server takes files up to ' . ini_get('upload_max_filesize') . '. Split it, or read it by command: bin/lokum feed:read.'],
     400, 414 => ['This cannot be read', ($said ?? '') . ' Nothing was changed.'],
     422 => ['That cannot be done', $said ?? ''],
+    503 => ['This cannot be done now', $said ?? ''],
     409 => ['This cannot be shown now', $said ?? ''],
     419 => ['The page was open for too long', 'Go back, reload it and try again. Nothing was changed.'],
     429 => ['Too many tries', 'Wait a minute, then try again.'],

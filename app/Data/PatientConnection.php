@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App;
+namespace App\Data;
 
 use Illuminate\Database\SQLiteConnection;
 use PDOException;
