@@ -9,7 +9,15 @@ use Generator;
 /** A supplier's file, opened: its dialect, and its rows as UTF-8. */
 final readonly class CsvFile
 {
+    public const MOST_COLUMNS = 1000;
+
+    /** In characters. */
+    public const LONGEST_HEADING = 500;
+
     private const SAMPLE_LINES = 40;
+
+    /** Where so many rows hold no sound ones, more are not looked at. */
+    private const SAMPLE_ROWS = 400;
 
     /** @param  resource  $file  seekable, UTF-8 */
     private function __construct(private mixed $file, public Dialect $dialect)
@@ -31,6 +39,14 @@ final readonly class CsvFile
         Encoding::copyAsUtf8($source, $file, $encoding, $marked);
         $delimiter = self::guessDelimiter($file);
         $heading = self::findHeadings($file, $delimiter);
+        if (count($heading->cells) > self::MOST_COLUMNS) {
+            throw UnreadableFile::tooManyColumns(count($heading->cells));
+        }
+        foreach ($heading->cells as $index => $cell) {
+            if (mb_strlen($cell) > self::LONGEST_HEADING) {
+                throw UnreadableFile::longHeading($index + 1);
+            }
+        }
 
         return new self($file, new Dialect($encoding, $marked, $delimiter, $heading->line, $heading->cells));
     }
@@ -120,11 +136,12 @@ final readonly class CsvFile
     {
         rewind($file);
         $rows = [];
+        $seen = 0;
         foreach (CsvReader::rows($file, $delimiter) as $row) {
             if ($row->problem === null && trim(implode('', $row->cells)) !== '') {
                 $rows[] = $row;
             }
-            if (count($rows) >= self::SAMPLE_LINES) {
+            if (count($rows) >= self::SAMPLE_LINES || ++$seen >= self::SAMPLE_ROWS) {
                 break;
             }
         }

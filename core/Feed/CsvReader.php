@@ -12,7 +12,14 @@ use Generator;
  */
 final class CsvReader
 {
+    /** Of a record, in bytes. */
     private const LONGEST = 1 << 20;
+
+    /** How far a quote that opens is followed at least, in lines. */
+    private const LINES = 4;
+
+    /** How many bytes may be read in vain behind quotes that are never closed, beyond as many as the file has had so far. */
+    private const SPARE = 1 << 23;
 
     /**
      * @param  resource  $file  UTF-8, open for reading and seeking, at its start
@@ -22,10 +29,11 @@ final class CsvReader
     public static function rows($file, string $delimiter): Generator
     {
         $line = 0;
-        while (($text = fgets($file, self::LONGEST)) !== false) {
+        $inVain = 0;
+        while (($text = self::piece($file)) !== null) {
             $line++;
             $start = $line;
-            if (! str_contains($text, '"')) {
+            if (! str_contains($text, '"') && (str_ends_with($text, "\n") || feof($file))) {
                 $text = rtrim($text, "\r\n");
                 if ($text !== '') {
                     yield self::checked(new Row($start, explode($delimiter, $text)));
@@ -33,63 +41,46 @@ final class CsvReader
 
                 continue;
             }
+            $record = new OpenRecord($delimiter, self::LONGEST);
+            $ended = $record->take($text);
+            while (! str_ends_with($text, "\n") && ($text = self::piece($file)) !== null) {
+                $ended = $record->take($text);
+            }
             $behind = (int) ftell($file);
-            $row = self::parse($text, $delimiter, $start);
-            while ($row === null && strlen($text) < self::LONGEST && ($more = fgets($file, self::LONGEST)) !== false) {
-                $text .= $more;
-                $line++;
-                // A line without a quote cannot close one.
-                $row = str_contains($more, '"') ? self::parse($text, $delimiter, $start) : null;
+            while (! $ended && ($line - $start < self::LINES || (int) ftell($file) + $inVain < 2 * $behind + self::SPARE)) {
+                $text = self::piece($file);
+                if ($text === null) {
+                    $ended = $record->mayEnd();
+                    break;
+                }
+                $line += str_ends_with($text, "\n") || feof($file) ? 1 : 0;
+                $ended = $record->take($text);
             }
             // Closed by a quote that begins another cell lines below, it was never meant to be closed there.
-            if ($row === null || ($row->problem !== null && $line > $start)) {
+            if (! $ended || ($record->hasProblem() && $line > $start)) {
+                $inVain += (int) ftell($file) - $behind;
                 fseek($file, $behind);
                 $line = $start;
-                $row = new Row($start, [], 'a quote opens here and is never closed');
+                yield new Row($start, [], 'a quote opens here and is never closed');
+            } else {
+                yield self::checked($record->row($start));
             }
-            yield self::checked($row);
         }
     }
 
-    /** @return Row|null null while a quoted cell is still open at the end of the text */
-    private static function parse(string $text, string $delimiter, int $line): ?Row
+    /**
+     * A line, or as much of it as a record may hold.
+     *
+     * @param  resource  $file
+     */
+    private static function piece($file): ?string
     {
-        $text = rtrim($text, "\r\n") === '' ? '' : (string) preg_replace('/\r?\n$/D', '', $text);
-        $cells = [];
-        $at = 0;
-        $end = strlen($text);
-        while (true) {
-            if (($text[$at] ?? '') === '"') {
-                $cell = '';
-                do {
-                    $close = strpos($text, '"', $at + 1);
-                    if ($close === false) {
-                        return null;
-                    }
-                    $cell .= substr($text, $at + 1, $close - $at - 1);
-                    $doubled = ($text[$close + 1] ?? '') === '"';
-                    $cell .= $doubled ? '"' : '';
-                    $at = $doubled ? $close + 1 : $close;
-                } while ($doubled);
-                $cells[] = $cell;
-                $at++;
-                if ($at < $end && $text[$at] !== $delimiter) {
-                    return new Row(
-                        $line,
-                        $cells,
-                        'text follows a closing quote in cell '.count($cells).'; a quote inside a quoted cell is written twice',
-                    );
-                }
-            } else {
-                $length = strcspn($text, $delimiter, $at);
-                $cells[] = substr($text, $at, $length);
-                $at += $length;
-            }
-            if ($at >= $end) {
-                return new Row($line, $cells);
-            }
-            $at++;
+        $text = fgets($file, self::LONGEST);
+        if ($text === false) {
+            return null;
         }
+
+        return str_ends_with($text, "\r") ? $text.fgetc($file) : $text;
     }
 
     private static function checked(Row $row): Row
@@ -109,6 +100,11 @@ final class CsvReader
                 $row->line,
                 $row->cells,
                 'characters that are not UTF-8 in '.self::where($row, fn (string $cell): bool => ! mb_check_encoding($cell, 'UTF-8')),
+            ),
+            str_contains($all, Encoding::BROKEN) => new Row(
+                $row->line,
+                $row->cells,
+                'broken characters in '.self::where($row, fn (string $cell): bool => str_contains($cell, Encoding::BROKEN)),
             ),
             default => $row,
         };

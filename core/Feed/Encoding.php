@@ -9,7 +9,13 @@ final class Encoding
 {
     private const CHUNK = 1 << 18;
 
+    /** What stands for bytes that are no character: U+FDD0, which is none for good (The Unicode Standard, 23.7). */
+    public const BROKEN = "\u{FDD0}";
+
     private const MARKS = ['UTF-8' => "\xEF\xBB\xBF", 'UTF-16LE' => "\xFF\xFE", 'UTF-16BE' => "\xFE\xFF"];
+
+    /** The five bytes without a character in Windows-1252 (WHATWG Encoding, index windows-1252), as they are converted. */
+    private const NOT_IN_1252 = ["\u{81}", "\u{8D}", "\u{8F}", "\u{90}", "\u{9D}"];
 
     /** First bytes of what people send instead of a CSV. */
     private const OTHERS = [
@@ -74,6 +80,8 @@ final class Encoding
         }
         $rest = '';
         $oldLineEnds = null;
+        $substitute = mb_substitute_character();
+        mb_substitute_character(mb_ord(self::BROKEN));
         while (! feof($from)) {
             $chunk = $rest.fread($from, self::CHUNK);
             $rest = '';
@@ -81,9 +89,13 @@ final class Encoding
                 [$chunk, $rest] = self::cut($chunk, $encoding);
             }
             $text = $encoding === 'UTF-8' ? $chunk : (string) mb_convert_encoding($chunk, 'UTF-8', $encoding);
+            if ($encoding === 'Windows-1252') {
+                $text = str_replace(self::NOT_IN_1252, self::BROKEN, $text);
+            }
             $oldLineEnds ??= ! str_contains($text, "\n") && str_contains($text, "\r");
             fwrite($to, $oldLineEnds ? str_replace("\r", "\n", $text) : $text);
         }
+        mb_substitute_character($substitute);
     }
 
     /**

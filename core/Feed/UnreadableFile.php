@@ -19,6 +19,16 @@ final class UnreadableFile extends RuntimeException
         return new self("This is {$kind}, not a CSV file. Export it as CSV and read that.");
     }
 
+    public static function tooManyColumns(int $columns): self
+    {
+        return new self("The file has {$columns} columns; up to ".CsvFile::MOST_COLUMNS.' can be read. Leave out those that are not needed.');
+    }
+
+    public static function longHeading(int $column): self
+    {
+        return new self("The heading of column {$column} is longer than ".CsvFile::LONGEST_HEADING.' characters. Is the first row really one of headings?');
+    }
+
     public static function noHeadings(): self
     {
         return new self('The file has no row of headings.');

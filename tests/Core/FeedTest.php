@@ -87,8 +87,50 @@ test('NUL bytes and broken characters are told with their cell', function (): vo
     expect($rows[0]->problem)->toBe('a NUL byte in cell 2')->and($rows[1]->problem)->toBe('characters that are not UTF-8 in cell 2');
 });
 
+test('a row of more than a mebibyte is refused whole, with its tail', function (string $row): void {
+    $rows = iterator_to_array(CsvReader::rows(stream("sku,text\n{$row}\nB,fine\n"), ','), false);
+    expect(count($rows))->toBe(3)
+        ->and($rows[1]->problem)->toBe('the row is longer than 1 MiB')
+        ->and($rows[2]->cells)->toBe(['B', 'fine']);
+})->with([
+    'one line' => fn () => 'A,'.str_repeat('x', 2_500_000).',tail',
+    'quoted lines' => fn () => 'A,"'.str_repeat("a line\n", 300_000).'tail",C',
+    'doubled quotes across the pieces' => fn () => 'A,"'.str_repeat('x""', 700_001)."\n\ntail\",C",
+]);
+
+test('what quotes cost grows as the file does', function (callable $file): void {
+    // Each byte is looked at a bounded number of times: four times the lines take no more than some ten times as long.
+    $seconds = function (int $lines) use ($file): float {
+        $start = hrtime(true);
+        iterator_count(CsvReader::rows(stream($file($lines)), ','));
+
+        return (hrtime(true) - $start) / 1e9;
+    };
+    $seconds(500);
+    expect($seconds(16_000) / $seconds(4_000))->toBeLessThan(10.0);
+})->with([
+    'opened on every line' => [fn (int $lines): string => str_repeat("x,\"a\n", $lines)],
+    'opened and closed, and open at the end' => [fn (int $lines): string => "\"a\n".str_repeat("b\",\"c\n", $lines)],
+    'cells of one line end' => [fn (int $lines): string => str_repeat("\"\n\",\n", $lines)],
+]);
+
+test('bytes that are no character are told, in whatever encoding', function (string $bytes, array $problems): void {
+    expect(array_map(fn (Row $row): ?string => $row->problem, iterator_to_array(file_of($bytes)->rows(), false)))->toBe($problems);
+})->with([
+    'a lone surrogate' => fn () => ["\xFF\xFE".mb_convert_encoding("sku,color\nA,", 'UTF-16LE', 'UTF-8')."\x00\xD8x\0\n\0B\0,\0b\0", ['broken characters in cell 2', null]],
+    'half a character at the end' => fn () => ["\xFF\xFE".mb_convert_encoding("sku,color\nA,b", 'UTF-16LE', 'UTF-8').'c', ['broken characters in cell 2']],
+    'a byte that Windows-1252 leaves out' => fn () => ["sku,color\nA,caf\xE9\nB,\x81\x9D\n", [null, 'broken characters in cell 2']],
+]);
+
+test('a file of more than a thousand columns is refused', function (): void {
+    expect(fn () => file_of('sku,'.implode(',', range(1, 1000))."\nA\n"))->toThrow(UnreadableFile::class, '1001 columns');
+    expect(file_of('sku,'.implode(',', range(1, 999))."\nA\n")->dialect->headings)->toHaveCount(1000);
+    expect(fn () => file_of('sku,'.str_repeat('x', 600)."\nA\n"))->toThrow(UnreadableFile::class, 'heading of column 2');
+});
+
 test('what is written reads back', function (array $cells, string $delimiter): void {
-    expect(iterator_to_array(CsvReader::rows(stream(CsvWriter::line($cells, $delimiter)), $delimiter), false)[0]->cells)->toBe($cells);
+    $read = iterator_to_array(CsvReader::rows(stream(CsvWriter::line($cells, $delimiter)), $delimiter), false)[0]->cells;
+    expect(array_map(CsvWriter::meant(...), $read))->toBe($cells);
 })->with([[['a', 'b"c', "d\r\ne", ' f ', ''], ','], [['a;b', '""', ','], ';'], [[''], ','], [['🎨', "\t"], "\t"]]);
 
 test('prices', function (string $cell, ?float $price): void {

@@ -47,7 +47,7 @@ test('a file comes back as it was written, in every encoding and with every deli
     $read = [];
     foreach ($file->rows() as $row) {
         expect($row->problem)->toBeNull();
-        $read[] = $row->cells;
+        $read[] = array_map(CsvWriter::meant(...), $row->cells);
     }
     expect($read)->toBe($rows);
 })->with(function (): Generator {
