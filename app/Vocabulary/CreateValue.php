@@ -52,8 +52,12 @@ final readonly class CreateValue
         return $value;
     }
 
-    /** The value alone, for spellings that are there already. */
-    public static function row(Journal $journal, Definition $definition, string $text): int
+    /**
+     * The value alone, for spellings that are there already.
+     *
+     * @param  int|null  $umbrella  that it goes under; the one of its name when left out
+     */
+    public static function row(Journal $journal, Definition $definition, string $text, ?int $umbrella = null): int
     {
         $label = Label::of($text);
 
@@ -61,7 +65,7 @@ final readonly class CreateValue
             'definition_id' => $definition->id, 'label' => $label, 'slug' => TermNames::slug($definition, $label),
             'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null,
             // Shoppers would read its name twice if it stood beside the umbrella.
-            'umbrella_id' => Umbrella::named($definition, $label)?->id,
+            'umbrella_id' => $umbrella ?? Umbrella::named($definition, $label)?->id,
         ]);
     }
 

@@ -99,10 +99,15 @@ final readonly class TakeInValues
     {
         $figures = ['values' => 0, 'spellings' => 0, 'moved' => 0, 'umbrellas' => 0];
         $values = [];
+        $umbrellas = [];
         foreach ($rows as $row) {
             $key = StrictKey::of($row['value']);
-            $values[$key] ??= FindValue::known($definition, $row['value'])->id ?? $this->made($journal, $definition, $row, $figures);
-            $umbrella = $this->umbrella($journal, $definition, Label::of($row['umbrella']), $figures);
+            $label = Label::of($row['umbrella']);
+            if ($label !== '') {
+                $umbrellas[$label] ??= $this->umbrella($journal, $definition, $label, $figures);
+            }
+            $umbrella = $umbrellas[$label] ?? null;
+            $values[$key] ??= FindValue::known($definition, $row['value'])->id ?? $this->made($journal, $definition, $row, $umbrella, $figures);
             $umbrella === null ?: $journal->update('attribute_values', $values[$key], ['umbrella_id' => $umbrella]);
             $known = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $row['spelling'])->first(['id', 'value_id']);
             if ($known === null) {
@@ -127,9 +132,10 @@ final readonly class TakeInValues
      * @param  array<string, string>  $row
      * @param  array{values: int, spellings: int, moved: int, umbrellas: int}  $figures
      */
-    private function made(Journal $journal, Definition $definition, array $row, array &$figures): int
+    private function made(Journal $journal, Definition $definition, array $row, ?int $umbrella, array &$figures): int
     {
-        $id = CreateValue::write($journal, $definition, $row['value']);
+        $id = CreateValue::row($journal, $definition, $row['value'], $umbrella);
+        CreateValue::ownSpelling($journal, $definition, $id, $row['value']);
         $figures['values']++;
         $figures['spellings']++;
         try {
@@ -147,11 +153,8 @@ final readonly class TakeInValues
     }
 
     /** @param  array{values: int, spellings: int, moved: int, umbrellas: int}  $figures */
-    private function umbrella(Journal $journal, Definition $definition, string $label, array &$figures): ?int
+    private function umbrella(Journal $journal, Definition $definition, string $label, array &$figures): int
     {
-        if ($label === '') {
-            return null;
-        }
         $known = Umbrella::named($definition, $label);
         if ($known !== null) {
             return $known->id;

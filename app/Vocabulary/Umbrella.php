@@ -8,6 +8,7 @@ use App\Definitions\Definition;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Facades\DB;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Look;
 
@@ -51,10 +52,13 @@ final class Umbrella extends Model
     public static function named(Definition $definition, string $label): ?self
     {
         $key = StrictKey::of($label);
+        // Asked for every value that comes: of all of them only names are read.
+        foreach (DB::table('umbrellas')->where('definition_id', $definition->id)->orderBy('id')->get(['id', 'label', 'slug']) as $one) {
+            if ($one->label === $label || $one->slug === $label || StrictKey::of($one->label) === $key) {
+                return self::query()->find($one->id);
+            }
+        }
 
-        return self::query()
-            ->where('definition_id', $definition->id)
-            ->get()
-            ->first(fn (self $one): bool => StrictKey::of($one->label) === $key || $one->slug === $label);
+        return null;
     }
 }
