@@ -23,7 +23,7 @@ for (const [name, [family, file, axis]] of Object.entries(fonts)) {
 }
 
 // What is shipped carries the licenses it came with.
-const shipped = ['@fontsource-variable/bricolage-grotesque', '@fontsource-variable/atkinson-hyperlegible-next', '@fontsource-variable/atkinson-hyperlegible-mono', 'htmx.org', '@alpinejs/csp', 'sortablejs', 'lucide-static', 'tailwindcss'];
+const shipped = ['@fontsource-variable/bricolage-grotesque', '@fontsource-variable/atkinson-hyperlegible-next', '@fontsource-variable/atkinson-hyperlegible-mono', 'htmx.org', 'idiomorph', '@alpinejs/csp', 'sortablejs', 'lucide-static', 'tailwindcss'];
 const terms = shipped.map((name) => {
     const { version, license } = JSON.parse(readFileSync(`node_modules/${name}/package.json`));
     const file = readdirSync(`node_modules/${name}`).find((one) => /^licen[cs]e/i.test(one));

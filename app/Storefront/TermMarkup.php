@@ -56,7 +56,7 @@ final class TermMarkup
     {
         $available = $term->isAvailable();
 
-        return '<label class="term'.($available ? '' : ' off').'"'.($term->look->help === null ? '' : ' title="'.e($term->look->help).'"').'><input type="'.($filter->isSingle() ? 'radio' : 'checkbox').'" name="'.e($filter->field()).'" value="'.e($term->slug).'"'.$said
+        return '<label class="term'.($available ? '' : ' off').'"'.($term->look->help === null ? '' : ' title="'.e($term->look->help).'"').'><input type="'.($filter->isSingle() ? 'radio' : 'checkbox').'" id="pick-'.e($filter->key.'-'.$term->slug).'" name="'.e($filter->field()).'" value="'.e($term->slug).'"'.$said
             .($term->picked ? ' checked' : '').($available ? '' : ' disabled').'>'.$inside.($filter->settings->counts ? '<span class="n">'.Format::number($term->count).'</span>' : '').'</label>';
     }
 }

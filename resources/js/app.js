@@ -7,6 +7,8 @@ import { grid } from './grid.js';
 import { flow } from './flow.js';
 import { look } from './look.js';
 import { map } from './map.js';
+import { menus } from './menus.js';
+import './morph.js';
 import { panelLinks } from './panel.js';
 import { renaming } from './renaming.js';
 import { selection } from './selection.js';
@@ -75,6 +77,7 @@ document.addEventListener('catalog:changed', () => {
     if (status) htmx.ajax('GET', status.dataset.status, { target: status, swap: 'innerHTML' });
 });
 
+menus();
 keys();
 panelLinks();
 renaming();

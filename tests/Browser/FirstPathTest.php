@@ -225,7 +225,7 @@ test('the nine steps, with the mouse', function (): void {
     $me->at('/shop?colour=burnt-sienna');
 
     // 9. History.
-    $me->press('Back to the line-up')
+    $me->press('To the line-up')
         ->press('History', 'nav')
         ->see('Published edition 2')
         ->see('Maren Quill')

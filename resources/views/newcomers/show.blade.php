@@ -17,7 +17,7 @@
             @endforeach
             @if ($definition && count($feeds) > 1)
                 <form method="get" class="ml-auto flex items-center gap-2" x-data="sendsItself"><label class="label" for="feed">From</label><select class="select small w-auto"
-                        id="feed" name="feed" x-on:change="send">
+                        id="feed" name="feed" x-on:change="send" data-acts>
                         <option value="">all feeds</option>
                         @foreach ($feeds as $one)
                             <option @selected($one === $feed)>{{ $one }}</option>

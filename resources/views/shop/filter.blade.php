@@ -1,5 +1,5 @@
 {{-- One filter. Its control is a file of its own in controls/. --}}
-<details class="filter" @if ($filter->open) open @endif>
+<details class="filter" id="filter-{{ $filter->key }}" @if ($filter->open) open @endif>
     <summary @class(['untitled' => !$filter->settings->titleShown])><span @class(['sr-only' => !$filter->settings->titleShown])>{{ $filter->title }}</span></summary>
     @if ($filter->help())
         <p class="small soft">{{ $filter->help() }}</p>

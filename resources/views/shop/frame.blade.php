@@ -1,7 +1,8 @@
 @extends('layouts.page')
 @section('body')
 
-    <body class="shop" x-data="drawer" x-on:keydown.escape="shut">
+    <body class="shop" x-data="drawer" x-on:keydown.escape="shut" x-on:keydown.tab="round">
+        <a class="skip" href="#goods">Skip to the products</a>
         <aside class="stage" aria-label="About this shop"><span>A simulated storefront, so that a line-up can be tried before a real shop has it.</span><a
                 href="{{ route('line-ups') }}">To the line-up</a>
         </aside>

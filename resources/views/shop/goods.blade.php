@@ -1,5 +1,5 @@
 @use('App\Format')
-<div class="goods" data-edition="{{ $page->edition }}">
+<div class="goods" id="goods" tabindex="-1" data-edition="{{ $page->edition }}">
     @foreach ($page->shown as $product)
         <a class="good" href="{{ route('shop.product', $product->sku) }}"><x-picture :colors="$product->colors" :about="$about . ' ' . $product->name" :label="$product->name" /><span
                 class="title">{{ $product->name }}</span><span class="price">

@@ -3,8 +3,8 @@
 @section('title', $address->page->title . ' · Quillmoor Art Supply')
 @section('shop')
     <div class="body" id="listing">
-        <aside id="narrow" aria-label="Narrow down">
-            <div class="drawer-head"><b>Narrow down</b><a class="button small" href="#listing" x-on:click.prevent="shut">Show {{ Format::count($page->products, 'product') }}</a></div>
+        <div id="narrow" role="complementary" aria-label="Narrow down">
+            <div class="drawer-head"><b>Narrow down</b><button class="button small" type="button" x-on:click="shut" x-cloak>Close</button></div>
             <nav class="tree pb-4" aria-label="Categories"><a href="{{ route('shop') }}" @if ($address->page->lineup === 'shop') aria-current="page" @endif>All products</a>
                 @php($open = [$category?->id, $category?->parent])
                 @foreach ($categories as $one)
@@ -15,7 +15,8 @@
                 @endforeach
             </nav>
             @include('shop.filters')
-        </aside>
+            <div class="drawer-foot"><a class="button main" href="#listing" x-on:click.prevent="shut">Show {{ Format::count($page->products, 'product') }}</a></div>
+        </div>
         <main>
             @if ($address->page->lineup === 'shop' && !$address->isNarrowed() && $address->number === 1)
                 <section class="welcome" aria-label="Departments">

@@ -2,7 +2,7 @@
 @use('App\Format')
 <div class="flex items-baseline gap-4 pb-3 flex-wrap">
     <h1>{{ $address->page->title }}</h1><span class="soft" role="status">{{ Format::count($page->products, 'product') }}</span>
-    <a class="button small drawer-open-it" href="#narrow" x-on:click.prevent="show">Filters @if (count($page->chips()) > 0)
+    <a class="button small drawer-open-it" id="narrow-it" href="#narrow" x-on:click.prevent="show">Filters @if (count($page->chips()) > 0)
             <b>{{ count($page->chips()) }}</b>
         @endif
     </a>
@@ -10,7 +10,7 @@
         @foreach ($address->fields() as $name => $text)
             <input type="hidden" name="{{ $name }}" value="{{ $text }}">
         @endforeach
-                    <label class="soft small" for="sort">Sorted by</label><select class="select small w-auto" id="sort" name="sort" x-on:change="send">
+                    <label class="soft small" for="sort">Sorted by</label><select class="select small w-auto" id="sort" name="sort" x-on:change="send" data-acts>
                         @foreach ($page->sorts as $sort)
                             <option value="{{ $sort->slug }}" @selected($sort->slug === $address->sort)>{{ $sort->name }}</option>
                         @endforeach

@@ -35,7 +35,7 @@
             <a class="chip" href="{{ route('values.umbrellas', [$definition, 'by' => $colored > 3 ? 'color' : 'words']) }}">propose umbrellas</a>
         @endif
         <form class="ml-auto flex items-center gap-2" method="get" x-data="sendsItself"><input type="hidden" name="q" value="{{ request('q') }}"><label class="sr-only"
-                for="show">Only</label><select class="select small w-auto max-w-[124px]" id="show" name="show" x-on:change="send">
+                for="show">Only</label><select class="select small w-auto max-w-[124px]" id="show" name="show" x-on:change="send" data-acts>
                 @foreach (['' => 'all values', 'several' => 'several spellings', 'loose' => 'under no umbrella', 'bare' => 'without a look', 'unused' => 'unused', 'held' => 'hidden from shoppers'] as $show => $name)
                     <option value="{{ $show }}" @selected((string) request('show') === $show)>{{ $name }}</option>
                 @endforeach
@@ -44,7 +44,7 @@
         </form>
         @if ($bench->lens === 'list')
             <form class="flex items-center gap-2" method="post" action="{{ route('values.order', $definition) }}" x-data="sendsItself">@csrf<label class="sr-only"
-                    for="order">In order</label><select class="select small w-auto max-w-[118px]" id="order" name="order" x-on:change="send">
+                    for="order">In order</label><select class="select small w-auto max-w-[118px]" id="order" name="order" x-on:change="send" data-acts>
                     @foreach ($orders as $order)
                         <option value="{{ $order->value }}" @selected($order === $definition->term_order)>{{ $order->label() }}</option>
                     @endforeach
@@ -56,7 +56,7 @@
                 @foreach (request()->only('q', 'show', 'in', 'shown') as $name => $given)
                     <input type="hidden" name="{{ $name }}" value="{{ $given }}">
                 @endforeach
-                <label class="sr-only" for="sort">By</label><select class="select small w-auto" id="sort" name="sort" x-on:change="send">
+                <label class="sr-only" for="sort">By</label><select class="select small w-auto" id="sort" name="sort" x-on:change="send" data-acts>
                     @foreach (['' => 'by products', 'name' => 'by name', 'order' => 'in their order'] as $sort => $name)
                         <option value="{{ $sort }}" @selected((string) request('sort') === $sort)>{{ $name }}</option>
                     @endforeach

@@ -3,10 +3,10 @@
     $letters = collect($filter->terms)->groupBy(fn ($term) => preg_match('/^\p{L}/u', $initial($term->label)) === 1 ? $initial($term->label) : '#')->sortKeys();
 @endphp
 <div x-data="letters">
-    <input class="input small mt-2" type="search" aria-label="Find in {{ $filter->title }}" placeholder="Find …" data-find-in x-cloak>
-    <div class="terms tall" role="group" aria-label="{{ $filter->title }}" tabindex="0">
+    <input class="input small mt-2" type="search" id="find-{{ $filter->key }}" aria-label="Find in {{ $filter->title }}" placeholder="Find …" data-find-in x-cloak>
+    <div class="terms tall" data-found-in role="group" aria-label="{{ $filter->title }}" tabindex="0">
         @foreach ($letters as $letter => $terms)
-            <div data-letter>
+            <div data-letter id="letter-{{ $filter->key }}-{{ $loop->index }}">
                 <p class="letter-head" aria-hidden="true">{{ $letter }}</p>
                 @foreach ($terms as $term)
                     {!! App\Storefront\TermMarkup::tick($filter, $term) !!}

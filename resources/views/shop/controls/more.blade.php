@@ -7,7 +7,7 @@
 @endforeach
 @if ($rest !== [])
     </div>
-    <details class="more" @if (array_filter($rest, fn($term) => $term->picked) !== []) open @endif>
+    <details class="more" id="more-{{ $filter->key }}" @if (array_filter($rest, fn($term) => $term->picked) !== []) open @endif>
         <summary>{{ count($rest) }} more</summary>
         <div class="{{ $class }}">
             @foreach ($rest as $term)
