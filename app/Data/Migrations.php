@@ -8,6 +8,7 @@ use App\Refused;
 use Closure;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\DB;
+use Throwable;
 
 /**
  * Brings the databases up to date: one process at a time, each database in one transaction, so that a kill leaves it as it was. Before
@@ -81,7 +82,15 @@ final class Migrations
     private static function keepCopy(string $data, Closure $say): void
     {
         $copy = "{$data}/before-update-".date('Ymd-His').'.sqlite';
-        DB::connection('catalog')->statement('VACUUM INTO ?', [$copy]);
+        $part = "{$data}/before-update.part";
+        is_file($part) && unlink($part);
+        try {
+            DB::connection('catalog')->statement('VACUUM INTO ?', [$part]);
+        } catch (Throwable $why) {
+            @unlink($part);
+            throw $why;
+        }
+        rename($part, $copy);
         chmod($copy, 0600);
         $copies = glob("{$data}/before-update-*.sqlite") ?: [];
         sort($copies);

@@ -8,8 +8,9 @@ use App\Refused;
 use Illuminate\Database\Connectors\SQLiteConnector;
 use Illuminate\Support\Facades\DB;
 use PDO;
+use PDOException;
 
-/** A catalog in a directory that cannot be written: what only reads works on, what would write is refused. */
+/** A catalog in a directory that cannot be written, or on a disk that is full: what only reads works on, what would write is refused. */
 final class ReadOnlyCatalog extends SQLiteConnector
 {
     public static function open(string $data): void
@@ -27,11 +28,31 @@ final class ReadOnlyCatalog extends SQLiteConnector
     /** @param  array<string, mixed>  $config */
     public function connect(array $config)
     {
-        if (($config['driver_options']['read_only'] ?? false) !== true) {
-            return parent::connect($config);
+        if (($config['driver_options']['read_only'] ?? false) === true) {
+            return self::asItIs($config);
         }
+        try {
+            $pdo = parent::connect($config);
+            StorageProblem::isFull() && $pdo->query('SELECT 1 FROM sqlite_master');
 
-        // Nobody writes there, so the file is as it is; a journal beside it could not be opened.
+            return $pdo;
+        } catch (PDOException $failure) {
+            // Without a journal the file is whole by itself.
+            if (! StorageProblem::isFull() || (int) @filesize("{$config['database']}-wal") > 0) {
+                throw $failure;
+            }
+
+            return self::asItIs($config);
+        }
+    }
+
+    /**
+     * Nobody writes there, so the file is as it is; a journal beside it could not be opened.
+     *
+     * @param  array<string, mixed>  $config
+     */
+    private static function asItIs(array $config): PDO
+    {
         return new PDO(
             'sqlite:file:'.rawurlencode((string) $config['database']).'?mode=ro&immutable=1',
             options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40],

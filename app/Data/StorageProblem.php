@@ -22,18 +22,37 @@ final class StorageProblem
         'does not exist. Ensure this is an absolute path' => 'There is no catalog in %s. Any bin/lokum command makes one.',
     ];
 
+    /** Less is as good as nothing: a database cannot even be opened. In bytes. */
+    private const ROOM = 1 << 20;
+
     /** @return string|null null for a failure that is about something else */
     public static function inWords(Throwable $failure): ?string
     {
         for ($at = $failure; $at !== null; $at = $at->getPrevious()) {
             foreach ($at instanceof PDOException || $at instanceof \ErrorException || $at instanceof \RuntimeException || $at instanceof \InvalidArgumentException ? self::WORDS : [] as $said => $words) {
                 if (str_contains($at->getMessage(), $said)) {
+                    if (self::isFull() && ! str_contains($words, 'damaged')) {
+                        $words = self::WORDS['No space left on device'];
+                    }
+
                     return sprintf($words, (string) config('lokum.data'));
                 }
             }
         }
 
         return null;
+    }
+
+    /**
+     * Whether the disk under the data directory is full.
+     *
+     * @phpstan-impure
+     */
+    public static function isFull(): bool
+    {
+        $room = @disk_free_space((string) config('lokum.data'));
+
+        return $room !== false && $room < self::ROOM;
     }
 
     /** Whether a file turned out to be damaged while it was read. */

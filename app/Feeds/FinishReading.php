@@ -25,7 +25,7 @@ final readonly class FinishReading
             $reading->update(['rules_wait' => false]);
         } catch (Throwable $why) {
             report($why);
-            $reading->update(['rules_wait' => false, 'message' => 'It was read. The fill rules behind it did not run: '.($why instanceof Refused ? $why->getMessage() : 'storage/logs/lokum.log says why. Run them under Definitions, Fill rules.')]);
+            $reading->update(['rules_wait' => false, 'message' => 'It was read. The fill rules behind it did not run: '.($why instanceof Refused ? $why->getMessage() : 'the newest log in storage/logs says why. Run them under Definitions, Fill rules.')]);
         }
     }
 

@@ -66,7 +66,7 @@ final class RunReading implements ShouldQueue
         // One that was read stays read, whatever came behind it.
         Reading::query()->whereKey($this->reading)->whereNot('state', ReadingState::Done)->update([
             'state' => ReadingState::Failed,
-            'message' => $why instanceof Refused ? $why->getMessage() : 'It stopped before it was done, and nothing was written. Try again; if it stops again, storage/logs/lokum.log says why.',
+            'message' => $why instanceof Refused ? $why->getMessage() : 'It stopped before it was done, and nothing was written. Try again; if it stops again, the newest log in storage/logs says why.',
         ]);
     }
 }

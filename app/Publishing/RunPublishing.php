@@ -50,6 +50,6 @@ final class RunPublishing implements ShouldQueue
     public function failed(?Throwable $why): void
     {
         self::progress()
-            ->stop($why instanceof Refused ? $why->getMessage() : 'Publishing stopped before it was done. Shoppers still see the edition before. Try again; storage/logs/lokum.log says more.');
+            ->stop($why instanceof Refused ? $why->getMessage() : 'Publishing stopped before it was done. Shoppers still see the edition before. Try again; the newest log in storage/logs says more.');
     }
 }

@@ -13,9 +13,4 @@ return new class extends Migration
     {
         Schema::table('attribute_values', fn (Blueprint $table) => $table->index(['definition_id', 'label']));
     }
-
-    public function down(): void
-    {
-        Schema::table('attribute_values', fn (Blueprint $table) => $table->dropIndex(['definition_id', 'label']));
-    }
 };

@@ -160,10 +160,15 @@ export function grid() {
 
     function key(event) {
         const cell = event.target.closest('td.cell');
+        if (event.target.matches('.pick') && event.key === 'ArrowRight') {
+            select(cells(event.target.closest('tr'))[0]);
+            event.preventDefault();
+        }
         if (!cell || editor || event.target !== cell) return;
         const arrows = { ArrowDown: [1, 0], ArrowUp: [-1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
         const control = event.ctrlKey || event.metaKey;
-        if (arrows[event.key] && !event.altKey) select(step(cell, ...arrows[event.key]) ?? cell, event.shiftKey);
+        if (event.key === 'ArrowLeft' && !event.shiftKey && cell === cells(cell.parentElement)[0]) cell.parentElement.querySelector('.pick')?.focus();
+        else if (arrows[event.key] && !event.altKey) select(step(cell, ...arrows[event.key]) ?? cell, event.shiftKey);
         else if (event.key === 'Tab' && step(cell, 0, event.shiftKey ? -1 : 1)) select(step(cell, 0, event.shiftKey ? -1 : 1));
         else if (control && event.key.toLowerCase() === 'd') fillDown();
         else if (control || event.altKey) return;

@@ -87,3 +87,85 @@ test('what can be pressed in the shop is large enough, and from and to are named
     $me->open('/shop/c/paint')->keys(WebDriverKeys::TAB)->keys(WebDriverKeys::ENTER)->holds('document.activeElement.id === "goods"');
     $me->leave();
 });
+
+test('in the rooms the focus stays where somebody decides, renames and saves', function (): void {
+    $me = (new Person(street()))->signIn();
+    // A name typed in its place: the row has the focus again, and the next key works from there.
+    $me->open('/values/finish')->see('4 values')->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ARROW_DOWN);
+    $row = $me->script('return document.activeElement.closest("[data-row]").dataset.id');
+    $me->keys(WebDriverKeys::F2)->find('input[name="label"].input');
+    $me->keys(WebDriverKeys::END, ' pressed', WebDriverKeys::ENTER)
+        ->see('pressed', 'tbody')
+        ->holds('document.activeElement.closest("[data-row]")?.dataset.id === arguments[0]', $row);
+    $me->keys('u')->see('Took back', '.toast')->notSee('pressed', 'tbody');
+    // A decision in the review: the same button of the group that comes next.
+    $me->open('/values/color/look-alikes')->find('#panel form button');
+    $first = $me->text('#group');
+    $said = $me->script('const b = [...document.querySelectorAll("#panel form[method=post] button")].find(e => e.offsetParent); b.focus(); return b.textContent.trim()');
+    $me->keys(WebDriverKeys::ENTER)->holds('document.querySelector("#group").innerText.replace(/\\s+/g, " ") !== arguments[0]', $first)
+        ->holds('document.activeElement.matches("#panel form button")');
+    expect($said)->not->toBe('');
+    $me->keys('u')->see('Took back', '.toast');
+    // A panel that was saved: on the button that saved it.
+    $me->open('/definitions?open=finish')->focus('#panel [data-key="s"]')->keys(WebDriverKeys::ENTER)->see('Nothing was different', '.toast')->holds('document.activeElement.matches("#panel [data-key=s]")');
+    // The grid is two keys away, and one back.
+    $me->open('/products')->keys(WebDriverKeys::ARROW_DOWN)->keys(WebDriverKeys::ARROW_RIGHT)->holds('document.activeElement.matches("td.cell")');
+    $me->keys(WebDriverKeys::ARROW_LEFT)->holds('document.activeElement.matches(".pick")');
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});
+
+test('axe finds nothing in any state: panel filled, dialog open, error shown, toast up, empty, and on a phone', function (): void {
+    $me = (new Person(street()))->signIn();
+    $states = [
+        'several selected' => fn (): Person => $me->open('/values/color')->see('selected')->click('tbody .pick')->click('tbody tr:nth-child(3) .pick')->see('Merge into one?', '#panel'),
+        'one value open' => fn (): Person => $me->open('/values/hair')->click('[data-name="Goat"] a.name')->see('Save', '#panel'),
+        'a toast' => fn (): Person => $me->press('Save', '#panel')->see('Nothing was different', '.toast'),
+        'the keys' => fn (): Person => $me->keys('?')->see('Move from row to row', 'dialog'),
+        'a form that is wrong' => fn (): Person => $me->open('/line-ups?filter=price')->press('in equal shares', '.filter-card')->type('[name="bands[0][to]"]', 'abc')->press('Save', '.filter-card')->find('[aria-invalid="true"], [role="alert"]') ? $me : $me,
+        'a change of many' => fn (): Person => $me->open('/products?where[]=category:paint&all=1&give=finish')->see('All that match', '#panel'),
+        'a cell that is typed in' => fn (): Person => $me->open('/products?columns[]=finish')->focus('td.cell')->keys('s')->find('.cell-offers li') ? $me : $me,
+        'umbrellas' => fn (): Person => $me->open('/values/color/umbrellas')->find('main') ? $me : $me,
+        'nothing found' => fn (): Person => $me->open('/products?q=zzzz')->see('No product is left'),
+        'in the shop nothing found' => fn (): Person => $me->open('/shop?price=..1&brand=loxholm')->see('Nothing has all of this at once'),
+        'in the shop a pick that does nothing' => fn (): Person => $me->open('/shop?color=no-such-color')->see('products', '[role="status"]'),
+        'a page that is not there' => fn (): Person => $me->open('/shop/c/no-such')->find('h1') ? $me : $me,
+    ];
+    $found = [];
+    foreach ($states as $state => $come) {
+        $come();
+        foreach ($me->accessibilityProblems() as $problem) {
+            $found[] = "{$state}: {$problem}";
+        }
+    }
+    $me->resize(390, 780);
+    foreach (['/today', '/products', '/values/color', '/line-ups', '/publishing', '/feeds', '/history', '/shop', '/account'] as $page) {
+        foreach ($me->open($page)->accessibilityProblems() as $problem) {
+            $found[] = "{$page} on a phone: {$problem}";
+        }
+    }
+    expect($found)->toBe([]);
+    $me->leave();
+});
+
+test('of rows ticked one after the other the last selection wins, and nothing is done with another one', function (): void {
+    $me = (new Person(street()))->signIn();
+    for ($try = 0; $try < 6; $try++) {
+        $me->open('/products')->find('tbody .pick');
+        $rows = 2 + $try % 4;
+        $me->script('const boxes = [...document.querySelectorAll("tbody .pick")]; for (let i = 0; i < arguments[0]; i++) setTimeout(() => boxes[i].click(), i * arguments[1])', $rows, 40 + 60 * $try);
+        $me->see($rows.' products selected', '#panel')->holds('document.querySelectorAll("tbody .pick:checked").length === arguments[0]', $rows);
+        usleep(400_000);
+        $me->see($rows.' products selected', '#panel');
+    }
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});
+
+test('what the server cannot answer is said, and the page stays', function (): void {
+    $me = (new Person(street()))->signIn()->open('/values/color')->see('selected');
+    $me->script('window.fetch = () => Promise.resolve(new Response("broken", {status: 500}))');
+    $me->click('tbody .pick')->see('could not be worked out', '#panel')->see('nothing was changed', '.toast');
+    expect($me->count('#panel button:not([disabled])'))->toBe(0);
+    $me->leave();
+});
