@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Access\Role;
+use App\Access\SoundPassword;
 use App\Access\User;
+use App\Refused;
 
 final class ServeCommand extends Command
 {
@@ -19,11 +21,12 @@ final class ServeCommand extends Command
             $this->line('A manager\'s account comes first.');
             $name = (string) $this->ask('Name', 'Manager');
             $email = (string) $this->ask('E-mail address');
-            $password = (string) $this->secret('Password, at least 12 characters');
-            if (filter_var($email, FILTER_VALIDATE_EMAIL) === false || mb_strlen($password) < 12) {
-                throw new \App\Refused('That takes an e-mail address and a password of at least 12 characters.');
+            $password = (string) $this->secret('Password, '.SoundPassword::SHORTEST.' characters or more');
+            $problem = filter_var($email, FILTER_VALIDATE_EMAIL) === false ? 'That is no e-mail address.' : SoundPassword::problem($password);
+            if ($problem !== null) {
+                throw new Refused($problem);
             }
-            User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'role' => Role::Manager]);
+            User::query()->create(['name' => $name, 'email' => User::address($email), 'password' => $password, 'role' => Role::Manager]);
         }
 
         return Server::run((int) $this->option('port'), false, fn (string $address) => $this->line("Lokum is at {$address}. Ctrl C stops it."));

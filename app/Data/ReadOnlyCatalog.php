@@ -37,24 +37,21 @@ final class ReadOnlyCatalog extends SQLiteConnector
 
             return $pdo;
         } catch (PDOException $failure) {
-            // Without a journal the file is whole by itself.
-            if (! StorageProblem::isFull() || (int) @filesize("{$config['database']}-wal") > 0) {
-                throw $failure;
-            }
-
-            return self::asItIs($config);
+            return StorageProblem::isFull() ? self::asItIs($config) : throw $failure;
         }
     }
 
     /**
-     * Nobody writes there, so the file is as it is; a journal beside it could not be opened.
+     * Nobody writes there, so without a journal the file is as it is; one that is there is read with it.
      *
      * @param  array<string, mixed>  $config
      */
     private static function asItIs(array $config): PDO
     {
+        $hasJournal = (int) @filesize("{$config['database']}-wal") > 0;
+
         return new PDO(
-            'sqlite:file:'.rawurlencode((string) $config['database']).'?mode=ro&immutable=1',
+            'sqlite:file:'.rawurlencode((string) $config['database']).'?mode=ro'.($hasJournal ? '' : '&immutable=1'),
             options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40],
         );
     }

@@ -85,11 +85,4 @@ final class EditionWriter
 
         return $bytes;
     }
-
-    public function abandon(): void
-    {
-        $this->statements = [];
-        unset($this->pdo);
-        @unlink($this->path);
-    }
 }

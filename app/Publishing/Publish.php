@@ -60,23 +60,36 @@ final readonly class Publish
             throw new Refused('There are no products to publish. Read a feed first.');
         }
         $name = 'edition-'.date('Ymd-His').'-'.bin2hex(random_bytes(4)).'.sqlite';
-        $writer = new EditionWriter(Edition::directory().'/'.$name.'.part');
-        $pdo = DB::connection()->getPdo();
         try {
-            // One read transaction: the edition shows the catalog of one moment.
-            $pdo->exec('BEGIN DEFERRED');
-            try {
-                $number = (int) Edition::query()->max('id') + 1;
-                $figures = (new BuildEdition($writer, $this->terms))($number, ($this->summary)(), $progress);
-            } finally {
-                $pdo->exec('ROLLBACK');
-            }
-            $bytes = $writer->finish($name);
+            $edition = $this->made($name, $started, $progress);
         } catch (\Throwable $failure) {
-            $writer->abandon();
+            // No half copies stay.
+            array_map(fn (string $file) => @unlink(Edition::directory().'/'.$file), ["{$name}.part", $name]);
             throw $failure;
         }
-        $edition = DB::transaction(fn (): Edition => Edition::query()->create($figures + [
+        SendNotice::toAll($edition);
+        $this->clearOld();
+        $progress('Done', 1.0);
+
+        return $edition;
+    }
+
+    /** @param  Closure(string, float): void  $progress */
+    private function made(string $name, float $started, Closure $progress): Edition
+    {
+        $writer = new EditionWriter(Edition::directory()."/{$name}.part");
+        $pdo = DB::connection()->getPdo();
+        // One read transaction: the edition shows the catalog of one moment.
+        $pdo->exec('BEGIN DEFERRED');
+        try {
+            $number = (int) Edition::query()->max('id') + 1;
+            $figures = (new BuildEdition($writer, $this->terms))($number, ($this->summary)(), $progress);
+        } finally {
+            $pdo->exec('ROLLBACK');
+        }
+        $bytes = $writer->finish($name);
+
+        return DB::transaction(fn (): Edition => Edition::query()->create($figures + [
             'id' => $number, 'file' => $name, 'bytes' => $bytes, 'seconds' => round(microtime(true) - $started, 3), 'user_id' => Auth::id(),
             'change_id' => $this->ledger->note(
                 'Publishing',
@@ -84,11 +97,6 @@ final readonly class Publish
                 $figures,
             )->id,
         ]));
-        SendNotice::toAll($edition);
-        $this->clearOld();
-        $progress('Done', 1.0);
-
-        return $edition;
     }
 
     /** Keeps the newest files, and removes what a killed publication left behind. */

@@ -244,7 +244,7 @@ final class Faults
         $tables = $pdo->query("SELECT name FROM sqlite_master WHERE type = 'table'")->fetchAll(PDO::FETCH_COLUMN);
         $all = [$sound];
         foreach (array_intersect(self::TABLES, $tables) as $table) {
-            $rows = array_map(fn (array $row): string => (string) json_encode(array_diff_key($row, ['created_at' => 1, 'updated_at' => 1])), $pdo->query("SELECT * FROM \"{$table}\"", PDO::FETCH_ASSOC)->fetchAll());
+            $rows = array_map(fn (array $row): string => (string) json_encode(array_diff_key($row, ['created_at' => 1, 'updated_at' => 1, 'reading_id' => 1])), $pdo->query("SELECT * FROM \"{$table}\"", PDO::FETCH_ASSOC)->fetchAll());
             sort($rows);
             array_push($all, $table, ...$rows);
         }

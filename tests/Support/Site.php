@@ -16,15 +16,18 @@ final class Site
     {
     }
 
-    /** @param  bool  $built  whether the demo shop stands in it already */
-    public static function start(bool $built): self
+    /**
+     * @param  bool  $built  whether the demo shop stands in it already
+     * @param  array<string, string>  $settings  environment that it runs in
+     */
+    public static function start(bool $built, array $settings = []): self
     {
         $data = sys_get_temp_dir().'/lokum-site-'.bin2hex(random_bytes(6));
         $port = self::freePort();
         $site = new self($data, "http://127.0.0.1:{$port}");
         $site->command($built ? ['demo', '--no-serve'] : ['values', 'none']);
         $site->process = new Process(
-            [PHP_BINARY, __DIR__.'/serve.php', (string) $port], dirname(__DIR__, 2), ['LOKUM_DATA' => $data], null, null,
+            [PHP_BINARY, __DIR__.'/serve.php', (string) $port], dirname(__DIR__, 2), ['LOKUM_DATA' => $data, 'APP_ENV' => false, ...$settings], null, null,
         );
         $site->process->disableOutput();
         $site->process->start();
