@@ -12,6 +12,7 @@ use App\Api\PublicAddress;
 use App\Api\Receiver;
 use App\Api\SendNotice;
 use App\Api\Token;
+use App\Data\Setup;
 use App\Definitions\Definition;
 use App\History\Change;
 use App\Lineups\EditLineup;
@@ -216,3 +217,31 @@ test('addresses in forms are relative, so that any proxy may stand before them',
     }
     expect(Route::has('account'))->toBeTrue();
 });
+
+test('what a guest asks is bounded, and the page says what of it was left out', function (): void {
+    $this->read("sku,name,Color\nA,Red thing,Red\nB,Blue thing,Blue\n", '{"columns": {"Color": {"kind": "choice"}}}');
+    $this->publish();
+    $this->get('/shop/search?q='.urlencode('a red thing one two three four five six seven'))->assertOk()->assertSee('Only the first 6 words are looked for')->assertSee('Words of a single letter are not looked for');
+    $long = $this->get('/shop?color='.implode(',', array_map(fn (int $i): string => "no-{$i}", range(1, 2000))));
+    expect($long->getStatusCode())->toBeLessThan(500)->and(strlen((string) $long->getContent()))->toBeLessThan(200_000);
+});
+
+test('what lies in the data directory is for its owner alone, whatever it was', function (): void {
+    $this->read("sku,Color\nA,Red\n");
+    $this->publish();
+    exec('chmod -R a+rwX '.escapeshellarg($this->data()));
+    Setup::ensure();
+    clearstatcache();
+    foreach (['', '/editions', '/feeds', '/pictures', '/inbox'] as $folder) {
+        expect(fileperms($this->data().$folder) & 0777)->toBe(0700, $folder);
+    }
+    foreach ([...glob($this->data().'/*.sqlite') ?: [], ...glob($this->data().'/editions/*.sqlite') ?: [], $this->data().'/app.key'] as $file) {
+        expect(fileperms($file) & 0777)->toBe(0600, $file);
+    }
+});
+
+test('debugging is off for every word but true', function (string $word, bool $on): void {
+    putenv("LOKUM_DEBUG={$word}");
+    expect((require base_path('config/app.php'))['debug'])->toBe($on);
+    putenv('LOKUM_DEBUG');
+})->with([['false', false], ['0', false], ['', false], ['no', false], ['true', true]]);
