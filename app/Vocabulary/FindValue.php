@@ -14,11 +14,14 @@ final class FindValue
 {
     public static function known(Definition $definition, string $text): ?Value
     {
-        $spelling = DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('value_id');
-        $id = $definition->values()->where('label', $text)->value('id')
-            ?? $definition->values()->where('slug', $text)->value('id')
-            ?? (clone $spelling)->where('text', $text)->value('value_id')
-            ?? $spelling->where('key', StrictKey::of($text))->value('value_id');
+        $id = DB::scalar(
+            'SELECT coalesce(
+                (SELECT id FROM attribute_values WHERE definition_id = :d AND merged_into IS NULL AND label = :t LIMIT 1),
+                (SELECT id FROM attribute_values WHERE definition_id = :d AND merged_into IS NULL AND slug = :t LIMIT 1),
+                (SELECT value_id FROM spellings WHERE definition_id = :d AND value_id IS NOT NULL AND text = :t LIMIT 1),
+                (SELECT value_id FROM spellings WHERE definition_id = :d AND value_id IS NOT NULL AND key = :k LIMIT 1))',
+            ['d' => $definition->id, 't' => $text, 'k' => StrictKey::of($text)],
+        );
 
         return $id === null ? null : Value::query()->find($id);
     }

@@ -43,6 +43,11 @@ final class Lexicon
 
     public static function shipped(): self
     {
+        return self::$shipped ??= self::read();
+    }
+
+    private static function read(): self
+    {
         /** @var array<string, string> $abbreviations */
         $abbreviations = require __DIR__.'/data/abbreviations.php';
         /** @var list<list<string>> $opposed */
@@ -50,7 +55,7 @@ final class Lexicon
         /** @var list<string> $plurals */
         $plurals = require __DIR__.'/data/plurals.php';
 
-        return self::$shipped ??= new self($abbreviations, $opposed, $plurals);
+        return new self($abbreviations, $opposed, $plurals);
     }
 
     /**

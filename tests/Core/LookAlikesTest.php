@@ -128,3 +128,16 @@ test('what a word with a point is short for is read from the list itself, where 
         ->toBe([['Cadmium red', 'Cad. Red'], ['Cadmium yellow', 'cad yellow']])
         ->and(alike([['Permanent green', 9], ['Persian green', 9], ['Per. green', 1]]))->toBe([]);
 });
+
+test('what grows word by word, and what is one endless word, takes time in proportion to its length', function (): void {
+    $seconds = function (int $lines): float {
+        $texts = array_map(fn (int $i): string => implode(' ', array_map(fn (int $j): string => "word{$j}", range(1, $i))), range(1, $lines));
+        $start = hrtime(true);
+        alike([...$texts, str_repeat('qx7', 100 * $lines), 'Red', 'red']);
+
+        return (hrtime(true) - $start) / 1e9;
+    };
+    $seconds(100);
+    // Twice the lines are four times the words.
+    expect($seconds(400) / $seconds(200))->toBeLessThan(12.0);
+});
