@@ -110,7 +110,7 @@ final readonly class Pages implements Benchmark
     private function shoppers(): array
     {
         User::query()->create(['name' => 'Bench', 'email' => 'bench@example.test', 'password' => 'a-long-password', 'role' => Role::Manager]);
-        $data = ['LOKUM_DATA' => (string) config('lokum.data')];
+        $data = ['LOKUM_DATA' => (string) config('lokum.data'), 'LOKUM_SHOP_LIMIT' => '1000000'];
         $port = 20000 + random_int(0, 20000);
         $server = new Process([PHP_BINARY, base_path('bin/console.php'), 'serve', "--port={$port}"], base_path(), $data, null, null);
         $server->start();

@@ -2,7 +2,7 @@
 @section('body')
 
     <body class="shop" x-data="drawer" x-on:keydown.escape="shut" x-on:keydown.tab="round">
-        <a class="skip" href="#goods">Skip to the products</a>
+        @yield('skip')
         <aside class="stage" aria-label="About this shop"><span>A simulated storefront, so that a line-up can be tried before a real shop has it.</span><a
                 href="{{ route('line-ups') }}">To the line-up</a>
         </aside>

@@ -1,6 +1,9 @@
 @extends('shop.frame')
 @use('App\Format')
 @section('title', $address->page->title . ' · Quillmoor Art Supply')
+@section('skip')
+    <a class="skip" href="#goods">Skip to the products</a>
+@endsection
 @section('shop')
     <div class="body" id="listing">
         <div id="narrow" role="complementary" aria-label="Narrow down">

@@ -1,6 +1,9 @@
 @extends('shop.frame')
 @use('App\Format')
 @section('title', $term->label . ' · Quillmoor Art Supply')
+@section('skip')
+    <a class="skip" href="#goods">Skip to the products</a>
+@endsection
 @section('shop')
     <section class="about" aria-label="About {{ $term->label }}">
         <nav aria-label="Where this is" class="soft"><a href="{{ route('shop') }}">All products</a> / <a
