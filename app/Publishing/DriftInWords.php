@@ -23,7 +23,8 @@ final class DriftInWords
         return [
             'products' => $drift->products, 'variants' => $drift->variants,
             'terms' => [
-                'new' => array_map($term, $drift->new), 'gone' => array_map($term, $drift->gone),
+                'new' => array_map($term, $drift->new), // Whatever follows them: programs ask which terms end.
+                'gone' => array_map($term, [...$drift->gone, ...array_column($drift->ledOn, 0)]), 'led_on' => array_map($pair, $drift->ledOn),
                 'renamed' => array_map($pair, $drift->renamed), 'redressed' => array_map($pair, $drift->redressed),
                 'regrouped' => array_map(
                     fn (array $pair): array => [
@@ -66,15 +67,11 @@ final class DriftInWords
         foreach ($drift->new as $term) {
             $add('+', $term->attribute, "{$term->label} · ".self::products($term->products));
         }
-        $leads = [];
-        foreach ($drift->addresses as $one) {
-            $leads[$one['attribute'].' '.$one['from']] = $one['to'];
-        }
         foreach ($drift->gone as $term) {
-            $to = $leads[$term->attribute.' '.$term->slug] ?? null;
-            $to === null
-                ? $add('−', $term->attribute, "{$term->label} · had ".self::products($term->products))
-                : $add('~', $term->attribute, "{$term->label} is ticked as {$to} from now on");
+            $add('−', $term->attribute, "{$term->label} · had ".self::products($term->products));
+        }
+        foreach ($drift->ledOn as [$before, $after]) {
+            $add('~', $after->attribute, "{$before->label} is ticked as {$after->label} from now on");
         }
         foreach ($drift->renamed as [$before, $after]) {
             $add(

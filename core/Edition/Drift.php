@@ -9,7 +9,8 @@ final readonly class Drift
 {
     /**
      * @param  list<TermLine>  $new
-     * @param  list<TermLine>  $gone
+     * @param  list<TermLine>  $gone  that no term follows
+     * @param  list<array{0: TermLine, 1: TermLine}>  $ledOn  gathered or merged: the term before, and the one that is ticked instead
      * @param  list<array{0: TermLine, 1: TermLine}>  $renamed  before and after
      * @param  list<array{0: TermLine, 1: TermLine}>  $regrouped  umbrellas that hold other values, before and after
      * @param  list<array{0: TermLine, 1: TermLine}>  $redressed  before and after
@@ -24,6 +25,7 @@ final readonly class Drift
     private function __construct(
         public array $new,
         public array $gone,
+        public array $ledOn,
         public array $renamed,
         public array $regrouped,
         public array $redressed,
@@ -62,14 +64,19 @@ final readonly class Drift
         }
         $stays = array_fill_keys(array_map(fn (TermLine $before): int => $before->id, $pairs), true);
 
+        $addresses = self::addresses($served, $draft);
+        $gone = array_diff_key($served->terms, $stays);
+        $ledOn = self::ledOn($gone, $addresses, $draft);
+
         return new self(
             array_values(array_diff_key($draft->terms, $pairs)),
-            array_values(array_diff_key($served->terms, $stays)),
+            array_values(array_diff_key($gone, $ledOn)),
+            array_values($ledOn),
             $renamed,
             $regrouped,
             $redressed,
             $recounted,
-            self::addresses($served, $draft),
+            $addresses,
             self::filters($served, $draft),
             self::pages($served, $draft),
             $draft->products - $served->products,
@@ -84,7 +91,7 @@ final readonly class Drift
      */
     public function differences(): int
     {
-        return count($this->new) + count($this->gone) + count($this->renamed) + count($this->regrouped) + count($this->redressed)
+        return count($this->new) + count($this->gone) + count($this->ledOn) + count($this->renamed) + count($this->regrouped) + count($this->redressed)
             + count($this->filters['appearing']) + count($this->filters['disappearing']) + count($this->filters['changed'])
             + ($this->filters['reordered'] ? 1 : 0)
             + ($this->recounted === [] ? 0 : 1)
@@ -111,6 +118,30 @@ final readonly class Drift
         }
 
         return $pairs;
+    }
+
+    /**
+     * @param  array<int, TermLine>  $gone
+     * @param  list<array{attribute: string, from: string, to: string|null}>  $addresses
+     * @return array<int, array{0: TermLine, 1: TermLine}>
+     */
+    private static function ledOn(array $gone, array $addresses, Summary $draft): array
+    {
+        $leads = $bySlug = $ledOn = [];
+        foreach ($addresses as $one) {
+            $leads[$one['attribute']][$one['from']] = $one['to'];
+        }
+        foreach ($draft->terms as $term) {
+            $bySlug[$term->attribute][$term->slug] = $term;
+        }
+        foreach ($gone as $id => $term) {
+            $to = $bySlug[$term->attribute][$leads[$term->attribute][$term->slug] ?? ''] ?? null;
+            if ($to !== null) {
+                $ledOn[$id] = [$term, $to];
+            }
+        }
+
+        return $ledOn;
     }
 
     /** @return array{appearing: list<string>, disappearing: list<string>, changed: list<string>, reordered: bool} */

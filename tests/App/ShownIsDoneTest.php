@@ -163,7 +163,7 @@ test('drift tells a gathered value and a changed filter as what they are', funct
     $lines = array_column(DriftInWords::lines($drift), 'text');
     expect($drift->new)->toBe([])
         ->and($drift->filters['appearing'])->toBe([])
-        ->and($lines)->toContain('Sage is ticked as green from now on')->toContain('Watts (Desk and below) has other settings');
+        ->and($lines)->toContain('Sage is ticked as Green from now on')->toContain('Watts (Desk and below) has other settings');
 });
 
 test('held newcomers that are merged are shown, what somebody has hidden is not', function (): void {

@@ -108,6 +108,10 @@
                 <dd>{{ count($drift->gone) }}</dd>
             </div>
             <div>
+                <dt>Gathered, merged or regrouped</dt>
+                <dd>{{ count($drift->ledOn) + count($drift->regrouped) }}</dd>
+            </div>
+            <div>
                 <dt>Renamed or redressed</dt>
                 <dd>{{ count($drift->renamed) + count($drift->redressed) }}</dd>
             </div>
