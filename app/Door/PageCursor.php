@@ -15,7 +15,17 @@ final class PageCursor
     /** @param  string  ...$columns  that the list is ordered by */
     public static function from(Request $request, string ...$columns): ?Cursor
     {
-        $written = json_decode((string) base64_decode(strtr($request->string('cursor')->toString(), '-_', '+/'), true), true);
+        $cursor = self::read($request->string('cursor')->toString(), $columns);
+        // Whoever is given none would look for it in the request.
+        $cursor === null && $request->query->remove('cursor');
+
+        return $cursor;
+    }
+
+    /** @param  array<string>  $columns */
+    private static function read(string $text, array $columns): ?Cursor
+    {
+        $written = json_decode((string) base64_decode(strtr($text, '-_', '+/'), true), true);
         if (! is_array($written) || ! is_bool($written[self::FORWARD] ?? null)) {
             return null;
         }

@@ -34,6 +34,9 @@ final class SoundInput
         'feeds' => ['headings' => 1, 'targets' => 1],
     ];
 
+    /** What each room takes as a file. */
+    private const FILES = ['feeds' => ['file'], 'values' => ['picture', 'look_picture']];
+
     /** Names in addresses of the shop and of the API that take one text; every other one may be a filter, whose picks are a list. */
     private const SINGLE_FOR_SHOPPERS = ['q', 'sort', 'page', 'sold-out'];
 
@@ -58,7 +61,10 @@ final class SoundInput
         }
         foreach ($request->files->all() as $name => $file) {
             if (! $file instanceof UploadedFile) {
-                throw new BadRequestHttpException("\"{$name}\" takes one file.");
+                throw new BadRequestHttpException('"'.self::shown((string) $name).'" takes one file.');
+            }
+            if (! in_array($name, self::FILES[$room] ?? [], true)) {
+                throw new BadRequestHttpException('"'.self::shown((string) $name).'" takes no file.');
             }
         }
 

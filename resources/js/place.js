@@ -4,7 +4,7 @@ const KEPT = 'place';
 
 const rows = () => [...document.querySelectorAll('[data-row]')].filter((row) => row.offsetParent !== null);
 const named = (form, { name, value, words }) => {
-    const controls = [...form.querySelectorAll('button, input, select, textarea')];
+    const controls = [...form.elements];
     const buttons = controls.filter((one) => one.type === 'submit');
     return (name && controls.find((one) => one.name === name && (one.type !== 'submit' || one.value === value)))
         || buttons.find((one) => one.textContent.trim() === words) || buttons[0];

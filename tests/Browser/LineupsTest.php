@@ -33,7 +33,7 @@ test('a line-up for Paint is composed from proposals beside the page as it would
         ->press('Drop it here', '.filter-card')
         ->see('Took the filter Finish out of the line-up of Paint', '.toast')
         ->notSee('Finish', '#live')
-        ->see('finish is dropped by Paint and below')
+        ->see('Finish is dropped by Paint and below')
         ->open('/line-ups')
         ->see('Finish', '.lineup-work table');
     // Added from what would earn its place.

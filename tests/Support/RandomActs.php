@@ -12,7 +12,6 @@ use App\Lineups\Compositions;
 use App\Lineups\ProposeFilter;
 use App\Vocabulary\Umbrella;
 use App\Vocabulary\Value;
-use Illuminate\Support\Arr;
 use Illuminate\Testing\TestResponse;
 use Lokum\Lineup\Control;
 use Lokum\Vocabulary\Kind;
@@ -72,7 +71,7 @@ final class RandomActs
     {
         $categories = array_map(fn (array $row): string => (string) $row[0]->id, Compositions::load()->tree->flat());
 
-        return ['page' => Arr::random(['shop', 'shop', 'search', 'brands', ...$categories, ...$categories]), 'at' => Arr::random(['', 'only'])];
+        return ['page' => self::one(['shop', 'shop', 'search', 'brands', ...$categories, ...$categories]), 'at' => self::one(['', 'only'])];
     }
 
     /** @param  array{page: string, at: string}  $where */
@@ -80,13 +79,13 @@ final class RandomActs
     {
         $keys = array_keys(Compositions::load()->of($where['page'])->filters);
 
-        return $keys === [] ? null : (string) Arr::random($keys);
+        return $keys === [] ? null : (string) self::one($keys);
     }
 
     private function addFilter(): void
     {
         $sources = [...Definition::query()->live()->pluck('slug')->all(), ...array_keys(ProposeFilter::fields())];
-        $this->send('POST', '/line-ups', ['sources' => Arr::random($sources, min(count($sources), mt_rand(1, 3)))] + $this->page());
+        $this->send('POST', '/line-ups', ['sources' => self::some($sources, min(count($sources), mt_rand(1, 3)))] + $this->page());
     }
 
     private function changeFilter(): void
@@ -102,20 +101,20 @@ final class RandomActs
         $terms = $definition === null ? [] : [
             ...$definition->values()->pluck('id')->all(), ...Umbrella::query()->where('definition_id', $definition->id)->pluck('id')->map(fn (int $id): int => Umbrella::TERM + $id)->all(),
         ];
-        $some = fn (): array => $terms === [] ? [] : array_values(Arr::random($terms, mt_rand(0, min(4, count($terms)))));
-        $control = Arr::random(Control::fitting($settings->kind));
+        $some = fn (): array => $terms === [] ? [] : self::some($terms, mt_rand(0, min(4, count($terms))));
+        $control = self::one(Control::fitting($settings->kind));
         $this->send('PUT', "/line-ups/{$key}", [
             'title' => mt_rand(0, 3) === 0 ? 'Titled '.mt_rand(1, 9) : $settings->title, 'control' => $control->value, 'shown' => '1',
-            'counts' => Arr::random(['', '1']), 'title_shown' => '1', 'open' => Arr::random(['', '1']), 'help' => Arr::random(['', 'Help']),
-            'combine' => Arr::random(['any', 'all', 'one']), 'empty_terms' => Arr::random(['hide', 'unavailable']), 'more' => (string) mt_rand(0, 6),
-            'order' => Arr::random(['', ...array_column(TermOrder::cases(), 'value')]), 'terms' => Arr::random(['follow', 'except', 'only']),
-            'chosen' => $some(), 'pinned' => $some(), 'step' => Arr::random(['', '1', '5', '2.5']), 'from' => Arr::random(['', '0', '3']), 'to' => Arr::random(['', '90']),
+            'counts' => self::one(['', '1']), 'title_shown' => '1', 'open' => self::one(['', '1']), 'help' => self::one(['', 'Help']),
+            'combine' => self::one(['any', 'all', 'one']), 'empty_terms' => self::one(['hide', 'unavailable']), 'more' => (string) mt_rand(0, 6),
+            'order' => self::one(['', ...array_column(TermOrder::cases(), 'value')]), 'terms' => self::one(['follow', 'except', 'only']),
+            'chosen' => $some(), 'pinned' => $some(), 'step' => self::one(['', '1', '5', '2.5']), 'from' => self::one(['', '0', '3']), 'to' => self::one(['', '90']),
             'look_label' => array_fill_keys(array_slice($some(), 0, 1), 'Called '.mt_rand(1, 5)),
-            'bands' => Arr::random([
+            'bands' => self::one([
                 [['from' => '', 'to' => '10'], ['from' => '10', 'to' => '40', 'label' => 'Middle'], ['from' => '40', 'to' => '']],
                 [['from' => '5', 'to' => '']], [['from' => '', 'to' => '1'], ['from' => '20000', 'to' => '']],
             ]),
-            'match' => Arr::random(['contains', 'whole']), 'token' => ChangeFilter::token($all->of($where['page'])->filters[$key]->given),
+            'match' => self::one(['contains', 'whole']), 'token' => ChangeFilter::token($all->of($where['page'])->filters[$key]->given),
         ] + $where);
     }
 
@@ -137,9 +136,9 @@ final class RandomActs
     private function sayOfPage(): void
     {
         $this->send('POST', '/line-ups/settings', [
-            'sold_out' => Arr::random(['', 'shown', 'last', 'hidden']), 'own_sorts' => Arr::random(['', '1']),
+            'sold_out' => self::one(['', 'shown', 'last', 'hidden']), 'own_sorts' => self::one(['', '1']),
             'sorts' => [
-                ['slug' => '', 'name' => 'Dear first', 'by' => ['price down', 'name'], 'active' => '1'], ['slug' => 'name', 'name' => 'Name', 'by' => ['name', ''], 'active' => Arr::random(['', '1'])],
+                ['slug' => '', 'name' => 'Dear first', 'by' => ['price down', 'name'], 'active' => '1'], ['slug' => 'name', 'name' => 'Name', 'by' => ['name', ''], 'active' => self::one(['', '1'])],
                 ['slug' => '', 'name' => 'Watts', 'by' => ['watts', ''], 'active' => '1'],
             ],
         ] + $this->page());
@@ -147,7 +146,7 @@ final class RandomActs
 
     private function copyLineup(): void
     {
-        $this->send('POST', '/line-ups/copy', ['to' => $this->page()['page'], 'move' => Arr::random(['', '1'])] + $this->page());
+        $this->send('POST', '/line-ups/copy', ['to' => $this->page()['page'], 'move' => self::one(['', '1'])] + $this->page());
     }
 
     private function removeLineup(): void
@@ -157,14 +156,14 @@ final class RandomActs
 
     private function ownOnly(): void
     {
-        $this->send('POST', '/line-ups/categories/'.Arr::random(array_map(fn (array $row): int => $row[0]->id, Compositions::load()->tree->flat())), ['own_only' => Arr::random(['0', '1'])]);
+        $this->send('POST', '/line-ups/categories/'.self::one(array_map(fn (array $row): int => $row[0]->id, Compositions::load()->tree->flat())), ['own_only' => self::one(['0', '1'])]);
     }
 
     private function inheritFilter(): void
     {
         $where = $this->page();
         $key = $this->filterOn($where);
-        $key === null ?: $this->send('POST', "/line-ups/{$key}/as-inherited", ['property' => Arr::random(['', 'title', 'control'])] + $where);
+        $key === null ?: $this->send('POST', "/line-ups/{$key}/as-inherited", ['property' => self::one(['', 'title', 'control'])] + $where);
     }
 
     /** @return array{0: Definition, 1: list<Value>} */
@@ -179,7 +178,7 @@ final class RandomActs
     private function gather(): void
     {
         [$definition, $values] = $this->values(4);
-        $under = Arr::random(['Warm', 'Cool', 'Green', 'Odd', $values[0]->label]);
+        $under = self::one(['Warm', 'Cool', 'Green', 'Odd', $values[0]->label]);
         $ids = array_column($values, 'id');
         $this->test->actingAs($this->person)->get("/values/{$definition->slug}?".http_build_query(['pick' => $ids, 'under' => $under]))->assertOk();
         $this->send('POST', "/values/{$definition->slug}/gather", ['pick' => $ids] + (mt_rand(0, 4) === 0 ? ['out' => '1'] : ['under' => $under]));
@@ -189,7 +188,7 @@ final class RandomActs
     {
         $umbrella = Umbrella::query()->with('definition')->get()->shuffle()->first();
         $umbrella === null ?: $this->send('PUT', "/values/{$umbrella->definition->slug}/umbrellas/{$umbrella->id}", [
-            'label' => Arr::random(['Warm', 'Greenish', 'Green', $umbrella->label]), 'version' => $umbrella->version, 'colors' => ['#4f7a34'], 'look_help' => Arr::random(['', 'All of them']),
+            'label' => self::one(['Warm', 'Greenish', 'Green', $umbrella->label]), 'version' => $umbrella->version, 'colors' => ['#4f7a34'], 'look_help' => self::one(['', 'All of them']),
         ]);
     }
 
@@ -202,33 +201,33 @@ final class RandomActs
     private function hide(): void
     {
         [$definition, $values] = $this->values(2);
-        $this->send('POST', "/values/{$definition->slug}/several", ['pick' => array_column($values, 'id'), 'do' => Arr::random(['hide', 'show', 'retire', 'restore', 'dress'])]);
+        $this->send('POST', "/values/{$definition->slug}/several", ['pick' => array_column($values, 'id'), 'do' => self::one(['hide', 'show', 'retire', 'restore', 'dress'])]);
     }
 
     private function saveValue(): void
     {
         [$definition, [$value]] = $this->values(1);
         $this->send('PUT', "/values/{$definition->slug}/{$value->id}", [
-            'label' => Arr::random([$value->label, 'Named '.mt_rand(1, 9), 'Green']), 'version' => $value->version, 'look_label' => Arr::random(['', '', 'Said '.mt_rand(1, 4)]),
-            'look_help' => Arr::random(['', 'Help of it']), 'held' => Arr::random(['', '', '1']), 'colors' => Arr::random([[], ['#a8325a']]),
+            'label' => self::one([$value->label, 'Named '.mt_rand(1, 9), 'Green']), 'version' => $value->version, 'look_label' => self::one(['', '', 'Said '.mt_rand(1, 4)]),
+            'look_help' => self::one(['', 'Help of it']), 'held' => self::one(['', '', '1']), 'colors' => self::one([[], ['#a8325a']]),
         ]);
     }
 
     private function order(): void
     {
         [$definition] = $this->values(1);
-        $this->send('POST', "/values/{$definition->slug}/order", ['order' => Arr::random(array_column(TermOrder::cases(), 'value'))]);
+        $this->send('POST', "/values/{$definition->slug}/order", ['order' => self::one(array_column(TermOrder::cases(), 'value'))]);
     }
 
     private function changeDefinition(): void
     {
         $definition = Definition::query()->live()->get()->random();
-        $kind = mt_rand(0, 2) === 0 ? Arr::random(Kind::cases()) : $definition->kind;
+        $kind = mt_rand(0, 2) === 0 ? self::one(Kind::cases()) : $definition->kind;
         $this->send('PUT', "/definitions/{$definition->id}", [
             'label' => mt_rand(0, 3) === 0 ? $definition->label.' x' : $definition->label, 'kind' => $kind->value,
-            'level' => Arr::random(['product', 'variant', $definition->level->value]), 'unit' => $kind === Kind::Number ? (string) $definition->unit : '',
-            'multiple' => Arr::random(['', '1']), 'separator' => '|', 'policy' => Arr::random(['follow', 'hold']), 'help' => Arr::random(['', 'What it is']),
-            'has_pages' => Arr::random(['', '1']), 'state' => 'accepted', 'version' => $definition->version, 'edited_by' => Arr::random(['editor', 'editor', 'manager']),
+            'level' => self::one(['product', 'variant', $definition->level->value]), 'unit' => $kind === Kind::Number ? (string) $definition->unit : '',
+            'multiple' => self::one(['', '1']), 'separator' => '|', 'policy' => self::one(['follow', 'hold']), 'help' => self::one(['', 'What it is']),
+            'has_pages' => self::one(['', '1']), 'state' => 'accepted', 'version' => $definition->version, 'edited_by' => self::one(['editor', 'editor', 'manager']),
         ]);
     }
 
@@ -243,7 +242,7 @@ final class RandomActs
     private function endDefinition(): void
     {
         if (mt_rand(0, 3) === 0) {
-            $this->send('POST', '/definitions/'.Definition::query()->get()->random()->id.'/end', ['how' => Arr::random(['retire', 'delete'])]);
+            $this->send('POST', '/definitions/'.Definition::query()->get()->random()->id.'/end', ['how' => self::one(['retire', 'delete'])]);
         }
     }
 
@@ -262,7 +261,7 @@ final class RandomActs
     private function give(): void
     {
         $definition = Definition::query()->accepted()->get()->random();
-        $input = ['all' => '1', 'give' => $definition->slug, 'mode' => Arr::random(['set', 'clear', 'add', 'replace']), 'value' => [Arr::random(['Red', '5', 'yes', '2026-01-02'])], 'find' => 'e', 'replace' => 'a'];
+        $input = ['all' => '1', 'give' => $definition->slug, 'mode' => self::one(['set', 'clear', 'add', 'replace']), 'value' => [self::one(['Red', '5', 'yes', '2026-01-02'])], 'find' => 'e', 'replace' => 'a'];
         $this->send('POST', '/products/give', $input);
     }
 
@@ -275,13 +274,13 @@ final class RandomActs
             $sku = 'L'.mt_rand(1, 60);
             $own = mt_rand(0, 2) === 0;
             $data = fn (bool $variant): string => implode(',', [
-                $variant ? mt_rand(1, 80) : '', $variant ? Arr::random(['', '0', '0', '3', '12']) : '', $variant ? Arr::random([...self::COLORS, '']) : '',
-                $variant && ! $own ? '' : Arr::random([...self::FINISHES, '']), $variant && ! $own ? '' : Arr::random(['home', 'work|home', 'outside', '']),
-                $variant && ! $own ? '' : Arr::random(['yes', 'no', '']), $variant ? Arr::random(['4', '5.5', '7 W', '40', 'strong', '']) : '',
-                $variant ? Arr::random(['', '', '50', '99.5']) : '', $variant && ! $own ? '' : Arr::random(['', 'with a clamp', 'for the wall']),
-                $variant && ! $own ? '' : Arr::random(['', '2026-05-01', '2026-07-31', 'May']),
+                $variant ? mt_rand(1, 80) : '', $variant ? self::one(['', '0', '0', '3', '12']) : '', $variant ? self::one([...self::COLORS, '']) : '',
+                $variant && ! $own ? '' : self::one([...self::FINISHES, '']), $variant && ! $own ? '' : self::one(['home', 'work|home', 'outside', '']),
+                $variant && ! $own ? '' : self::one(['yes', 'no', '']), $variant ? self::one(['4', '5.5', '7 W', '40', 'strong', '']) : '',
+                $variant ? self::one(['', '', '50', '99.5']) : '', $variant && ! $own ? '' : self::one(['', 'with a clamp', 'for the wall']),
+                $variant && ! $own ? '' : self::one(['', '2026-05-01', '2026-07-31', 'May']),
             ]);
-            $name = "{$sku},,Lamp {$sku},".Arr::random($categories).','.Arr::random(['Ninefold', 'Ostrelle', 'Loxholm', '']);
+            $name = "{$sku},,Lamp {$sku},".self::one($categories).','.self::one(['Ninefold', 'Ostrelle', 'Loxholm', '']);
             if ($own) {
                 $csv .= "{$name},{$data(true)}\n";
 
@@ -294,5 +293,31 @@ final class RandomActs
         }
 
         return $csv;
+    }
+
+    /**
+     * By the seed of mt_srand, so that a run can be made again.
+     *
+     * @template T
+     *
+     * @param  array<T>  $all
+     * @return T
+     */
+    public static function one(array $all): mixed
+    {
+        return array_values($all)[mt_rand(0, count($all) - 1)];
+    }
+
+    /**
+     * @template T
+     *
+     * @param  array<T>  $all
+     * @return list<T>
+     */
+    private static function some(array $all, int $number): array
+    {
+        shuffle($all);
+
+        return array_slice($all, 0, $number);
     }
 }
