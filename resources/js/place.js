@@ -29,8 +29,12 @@ function restore() {
     const work = document.querySelector('#work');
     if (work) work.scrollTop = place.scroll;
     // What went wrong is where to go on.
-    const wrong = document.querySelector('[aria-invalid="true"]');
-    if (wrong) { wrong.focus(); return; }
+    const wrong = document.querySelector('[aria-invalid="true"]') ?? document.querySelector('#work [role="alert"], #panel [role="alert"]');
+    if (wrong) {
+        if (wrong.tabIndex < 0) wrong.tabIndex = -1;
+        wrong.focus();
+        return;
+    }
     const control = (place.id && document.getElementById(place.id)) || null;
     const form = [...document.querySelectorAll('form[method="post"]')].find((one) => one.getAttribute('action') === place.action);
     const there = place.row && (rows().find((row) => place.row.id !== '' && row.dataset.id === place.row.id) ?? rows()[Math.min(place.row.index, rows().length - 1)]);

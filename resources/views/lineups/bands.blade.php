@@ -38,7 +38,7 @@
                 </tr>
             </thead>
             <tbody>
-                @php($typed = $errors->any() && ! request('bands') ? array_values((array) old('bands', [])) : [])
+                @php($typed = $errors->any() ? array_values((array) old('bands', [])) : [])
                 @php($rows = [...$settings->bands, null, null])
                 @foreach (array_pad($rows, count($typed), null) as $i => $band)
                     <tr>
