@@ -11,9 +11,6 @@ use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
 
-// What is written is the user's alone.
-umask(0077);
-
 return Application::configure(basePath: dirname(__DIR__))
     ->withProviders([], withBootstrapProviders: true)
     ->withRouting(web: __DIR__.'/../routes/web.php')
@@ -34,4 +31,6 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->redirectGuestsTo(fn (): string => route('sign-in'));
     })
     ->withExceptions(Answers::register(...))
+    // What is written from here on is the user's alone.
+    ->booting(fn () => umask(0077))
     ->create();

@@ -8,6 +8,7 @@ use App\Data\Setup;
 use App\Data\StorageProblem;
 use App\Refused;
 use Illuminate\Console\Application;
+use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Contracts\Events\Dispatcher;
 use Illuminate\Contracts\Foundation\Application as App;
 use Symfony\Component\Console\Exception\ExceptionInterface as WrongUsage;
@@ -34,6 +35,7 @@ final class CommandLine
         $input = new ArgvInput;
         $output = new ConsoleOutput;
         try {
+            $app->make(Kernel::class)->bootstrap();
             self::checkArguments();
             // A catalog that is to be restored may be damaged or missing.
             $input->getFirstArgument() === 'restore' || Setup::ensure(fn (string $what) => $output->getErrorOutput()->writeln($what, OutputInterface::OUTPUT_RAW));
