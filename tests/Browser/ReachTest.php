@@ -69,6 +69,9 @@ test('on a phone the filters are a dialog that keeps its place while things are 
         ->holds('Math.abs(document.querySelector("#narrow").scrollTop - arguments[0]) < 100', $place);
     expect($me->script('return [...document.querySelectorAll("#narrow :is(.term, summary, .button, nav a, .input, .select)")].filter(e => e.checkVisibility() && e.getBoundingClientRect().height < 44).map(e => e.outerHTML.slice(0, 80))'))->toBe([])
         ->and($me->accessibilityProblems())->toBe([]);
+    // What has the focus is clear of the foot.
+    $me->script('const terms = [...document.querySelectorAll("#narrow .term input:not([disabled])")].filter(e => e.checkVisibility()); document.querySelector("#narrow").scrollTop = 0; terms.at(-1).focus()');
+    $me->holds('document.activeElement.getBoundingClientRect().bottom <= document.querySelector(".drawer-foot").getBoundingClientRect().top');
     // Tab goes round in it.
     $me->focus('.drawer-foot .button')->keys(WebDriverKeys::TAB)->holds('document.activeElement.matches(".drawer-head button")');
     $me->keys(WebDriverKeys::ESCAPE)
