@@ -101,10 +101,15 @@ test('a row of more than a mebibyte is refused whole, with its tail', function (
 test('what quotes cost grows as the file does', function (callable $file): void {
     // Each byte is looked at a bounded number of times: four times the lines take no more than some ten times as long.
     $seconds = function (int $lines) use ($file): float {
-        $start = hrtime(true);
-        iterator_count(CsvReader::rows(stream($file($lines)), ','));
+        $runs = [];
+        // The quickest of several: whatever else the machine does is left out.
+        for ($run = 0; $run < 4; $run++) {
+            $start = hrtime(true);
+            iterator_count(CsvReader::rows(stream($file($lines)), ','));
+            $runs[] = (hrtime(true) - $start) / 1e9;
+        }
 
-        return (hrtime(true) - $start) / 1e9;
+        return min($runs);
     };
     $seconds(500);
     expect($seconds(16_000) / $seconds(4_000))->toBeLessThan(10.0);

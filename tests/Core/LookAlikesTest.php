@@ -132,10 +132,15 @@ test('what a word with a point is short for is read from the list itself, where 
 test('what grows word by word, and what is one endless word, takes time in proportion to its length', function (): void {
     $seconds = function (int $lines): float {
         $texts = array_map(fn (int $i): string => implode(' ', array_map(fn (int $j): string => "word{$j}", range(1, $i))), range(1, $lines));
-        $start = hrtime(true);
-        alike([...$texts, str_repeat('qx7', 100 * $lines), 'Red', 'red']);
+        $runs = [];
+        // The quickest of several: whatever else the machine does is left out.
+        for ($run = 0; $run < 4; $run++) {
+            $start = hrtime(true);
+            alike([...$texts, str_repeat('qx7', 100 * $lines), 'Red', 'red']);
+            $runs[] = (hrtime(true) - $start) / 1e9;
+        }
 
-        return (hrtime(true) - $start) / 1e9;
+        return min($runs);
     };
     $seconds(100);
     // Twice the lines are four times the words.
