@@ -134,7 +134,7 @@ test('what grows word by word, and what is one endless word, takes time in propo
         $texts = array_map(fn (int $i): string => implode(' ', array_map(fn (int $j): string => "word{$j}", range(1, $i))), range(1, $lines));
         $runs = [];
         // The quickest of several: whatever else the machine does is left out.
-        for ($run = 0; $run < 4; $run++) {
+        while (count($runs) < 4 && array_sum($runs) < 0.5) {
             $start = hrtime(true);
             alike([...$texts, str_repeat('qx7', 100 * $lines), 'Red', 'red']);
             $runs[] = (hrtime(true) - $start) / 1e9;
