@@ -2,6 +2,7 @@
 import { execFileSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { copyFileSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
 import { join } from 'node:path';
 import { build } from 'esbuild';
 
@@ -22,8 +23,12 @@ for (const [name, [family, file, axis]] of Object.entries(fonts)) {
     copyFileSync(`${from}/${file}-ext${axis}.woff2`, `${out}/fonts/${name}-ext.woff2`);
 }
 
+// The passwords that are tried first, most frequent first, as the package has counted them in lists that became public.
+const { passwords } = createRequire(import.meta.url)('zxcvbn/lib/frequency_lists');
+writeFileSync('app/Access/common-passwords.txt', `${[].concat(passwords).filter((password) => password.length >= 5).join('\n')}\n`);
+
 // What is shipped carries the licenses it came with.
-const shipped = ['@fontsource-variable/bricolage-grotesque', '@fontsource-variable/atkinson-hyperlegible-next', '@fontsource-variable/atkinson-hyperlegible-mono', 'htmx.org', 'idiomorph', '@alpinejs/csp', 'sortablejs', 'lucide-static', 'tailwindcss'];
+const shipped = ['@fontsource-variable/bricolage-grotesque', '@fontsource-variable/atkinson-hyperlegible-next', '@fontsource-variable/atkinson-hyperlegible-mono', 'htmx.org', 'idiomorph', '@alpinejs/csp', 'sortablejs', 'lucide-static', 'tailwindcss', 'zxcvbn'];
 const terms = shipped.map((name) => {
     const { version, license } = JSON.parse(readFileSync(`node_modules/${name}/package.json`));
     const file = readdirSync(`node_modules/${name}`).find((one) => /^licen[cs]e/i.test(one));

@@ -17,6 +17,9 @@ final class SoundPassword implements ValidationRule
 
     private const LONGEST = 200;
 
+    /** What is tried here as well: the name of what it opens, and the phrase that everybody has read about. */
+    private const OWN = ['lokum', 'admin', 'lokumadmin', 'adminlokum', 'demo', 'lokumdemo', 'correcthorsebatterystaple'];
+
     /** Different characters that it has to have. */
     private const DIFFERENT = 5;
 
@@ -34,15 +37,20 @@ final class SoundPassword implements ValidationRule
         return match (true) {
             mb_strlen($password) < self::SHORTEST => 'A password has '.self::SHORTEST.' characters or more.',
             mb_strlen($password) > self::LONGEST => 'A password has '.self::LONGEST.' characters at most.',
-            in_array($plain, self::common(), true), in_array(rtrim($plain, '0123456789!?.'), self::common(), true) => 'This password is one of those that are tried first. Choose another, such as four words that have nothing to do with each other.',
+            self::isCommon($plain) => 'This password is one of those that are tried first. Choose another, such as four words that have nothing to do with each other.',
             count(array_unique(mb_str_split($plain))) < self::DIFFERENT => 'This password has too few different characters.',
             default => null,
         };
     }
 
-    /** @return list<string> */
-    private static function common(): array
+    /** Whether it is one of those that are tried first, as it is, twice, or with digits and signs around or between it. */
+    private static function isCommon(string $plain): bool
     {
-        return file(__DIR__.'/common-passwords.txt', FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [];
+        $letters = (string) preg_replace('/[^\p{L}]+/u', '', $plain);
+        $half = mb_substr($letters, 0, intdiv(mb_strlen($letters), 2));
+        $tried = array_filter([$plain, $letters, $half.$half === $letters ? $half : '']);
+        $common = file(__DIR__.'/common-passwords.txt', FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [];
+
+        return array_intersect($tried, [...$common, ...self::OWN]) !== [];
     }
 }

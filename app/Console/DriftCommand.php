@@ -17,11 +17,12 @@ final class DriftCommand extends Command
     public function handle(CurrentDrift $drift): int
     {
         $found = $drift();
-        $edition = Served::now()->edition?->id;
+        $served = Served::now();
+        $edition = $served->edition?->id;
 
         return $this->answer(
             ['edition' => $edition, 'differences' => $found->differences()] + DriftInWords::document($found),
-            $this->lines($edition, DriftInWords::lines($found)),
+            $this->lines($served, DriftInWords::lines($found)),
         );
     }
 
@@ -29,9 +30,15 @@ final class DriftCommand extends Command
      * @param  list<array{sign: string, text: string}>  $lines
      * @return iterable<string>
      */
-    private function lines(?int $edition, array $lines): iterable
+    private function lines(Served $served, array $lines): iterable
     {
-        yield $edition === null ? 'No edition yet.' : ($lines === [] ? "Edition {$edition} shows the catalog as it is." : "Since edition {$edition}:");
+        $edition = $served->edition?->id;
+        if ($served->problem !== null) {
+            yield $served->problem;
+        }
+        if ($edition !== null || $served->problem === null) {
+            yield $edition === null ? 'No edition yet.' : ($lines === [] ? "Edition {$edition} shows the catalog as it is." : "Since edition {$edition}:");
+        }
         foreach ($lines as $line) {
             yield $line['sign'].' '.$line['text'];
         }

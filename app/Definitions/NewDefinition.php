@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Definitions;
 
 use App\Lineups\Filter;
+use App\Storefront\PickReader;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\Column;
 use Lokum\Text\Slug;
@@ -18,7 +19,7 @@ final class NewDefinition
 {
     /** Words that addresses use themselves, and fields that every product has: filters and sort orders go by these. */
     public const RESERVED = [
-        'sort', 'page', 'q', 'sold-out', 'price', 'stock', 'category', 'sku', 'name', 'new', Filter::ADDED, Filter::DISCOUNT,
+        ...PickReader::NO_FILTERS, 'price', 'stock', 'category', 'sku', 'name', 'new', Filter::ADDED, Filter::DISCOUNT,
     ];
 
     /** The definition a column of a feed asks for: in use at once where a person described it, else a proposal. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Door;
 
+use App\Storefront\PickReader;
 use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
@@ -37,9 +38,6 @@ final class SoundInput
     /** What each room takes as a file. */
     private const FILES = ['feeds' => ['file'], 'values' => ['picture', 'look_picture']];
 
-    /** Names in addresses of the shop and of the API that take one text; every other one may be a filter, whose picks are a list. */
-    private const SINGLE_FOR_SHOPPERS = ['q', 'sort', 'page', 'sold-out'];
-
     public function handle(Request $request, Closure $next): Response
     {
         if (strlen((string) $request->server->get('QUERY_STRING')) > self::LONGEST_QUERY) {
@@ -54,7 +52,8 @@ final class SoundInput
             foreach ($given as $name => $value) {
                 $this->check((string) $name, $value, match (true) {
                     ! $shoppers => self::LISTS[$room][$name] ?? 0,
-                    in_array((string) $name, self::SINGLE_FOR_SHOPPERS, true) => 0,
+                    // Every other name may be a filter, whose picks are a list.
+                    in_array((string) $name, PickReader::NO_FILTERS, true) => 0,
                     default => 1,
                 });
             }

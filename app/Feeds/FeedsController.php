@@ -65,19 +65,21 @@ final class FeedsController
         $file = null;
         $targets = [];
         $seen = $likely = [];
+        $sampled = '';
         if (! $request->hasHeader('HX-Request')) {
             try {
                 $file = CsvFile::open($reading->open());
                 $resolve = new ResolveColumns;
                 $targets = $resolve($file, $reading->feed, MappingForm::remembered($reading));
                 $seen = $resolve->seen();
+                $sampled = $resolve->inWhat();
                 $likely = LikelyDefinition::among($targets, $seen);
             } catch (UnreadableFile|Refused $why) {
                 $problem = $why->getMessage();
             }
         }
 
-        return view('feeds.reading', ['reading' => $reading, 'file' => $file, 'targets' => $targets, 'seen' => $seen, 'likely' => $likely, 'problem' => $problem,
+        return view('feeds.reading', ['reading' => $reading, 'file' => $file, 'targets' => $targets, 'seen' => $seen, 'sampled' => $sampled, 'likely' => $likely, 'problem' => $problem,
             'progress' => (new Progress('reading:'.$reading->id))->now(), 'definitions' => Definition::query()->live()->orderBy('label')->get()]);
     }
 

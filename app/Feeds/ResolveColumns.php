@@ -26,6 +26,9 @@ final class ResolveColumns
 {
     private const SAMPLE = 2000;
 
+    /** Whether the file has more rows than were looked at. */
+    private bool $isSample = false;
+
     /** @var Collection<int, Definition> */
     private Collection $definitions;
 
@@ -83,6 +86,12 @@ final class ResolveColumns
         return $this->guesses;
     }
 
+    /** What figures of the cells are about, where the file is longer than what was looked at. */
+    public function inWhat(): string
+    {
+        return $this->isSample ? ' in the first '.number_format(self::SAMPLE).' rows' : '';
+    }
+
     /** @param  array<int, string>  $known */
     private function guess(CsvFile $file, array $known): void
     {
@@ -95,12 +104,13 @@ final class ResolveColumns
             if ($row->problem !== null) {
                 continue;
             }
+            if ($rows++ >= self::SAMPLE) {
+                $this->isSample = true;
+                break;
+            }
             $variant = $parent !== false && trim($row->cells[$parent] ?? '') !== '';
             foreach ($this->guesses as $index => $guess) {
                 $guess->add($row->cells[$index] ?? '', $variant);
-            }
-            if (++$rows >= self::SAMPLE) {
-                break;
             }
         }
     }
@@ -171,6 +181,7 @@ final class ResolveColumns
     {
         $slug = Slug::of($heading);
         [$column, $why] = $this->guesses[$index]->column($slug);
+        $why .= $this->inWhat();
         $column = new Column($slug, $column->label, $column->kind, $column->multiple, $column->separator, $column->level, $column->unit, $empty);
 
         return new TargetColumn(

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lineups;
 
 use App\Catalog\CategoryTree;
+use App\Catalog\Stock;
 use App\Definitions\Definition;
 use App\Vocabulary\ProductCounts;
 use App\Vocabulary\TermNumbers;
@@ -18,8 +19,6 @@ use Lokum\Vocabulary\Level;
  */
 final readonly class DraftScope
 {
-    private const IN_STOCK = '(%1$s.stock IS NULL OR %1$s.stock > 0)';
-
     /**
      * @param  string  $products  condition on the product p
      * @param  list<string>  $variants  conditions on one and the same variant, over %1$s
@@ -36,7 +35,7 @@ final readonly class DraftScope
      */
     public static function of(string $page, CategoryTree $tree, ProductCounts $counts, bool $hidesSoldOut): self
     {
-        $stock = $hidesSoldOut ? [self::IN_STOCK] : [];
+        $stock = $hidesSoldOut ? [Stock::of('%1$s')] : [];
         if (ctype_digit($page)) {
             $own = $tree->find((int) $page)?->own_only === true;
 
@@ -64,7 +63,7 @@ final readonly class DraftScope
     /** Condition on the product p: what it fulfils itself, and that one of its variants does. */
     public function product(): string
     {
-        return $this->variants === [] ? $this->products : "{$this->products} AND EXISTS (SELECT 1 FROM items w WHERE w.variant_count = 0 AND (w.id = p.id OR w.parent_id = p.id) AND {$this->on('w')})";
+        return $this->variants === [] ? $this->products : "{$this->products} AND ".Stock::productWith($this->on('w'));
     }
 
     private function on(string $alias): string

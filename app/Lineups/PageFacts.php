@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Lineups;
 
 use App\Catalog\Counted;
+use App\Catalog\Stock;
 use App\Definitions\Definition;
 use App\History\Remembered;
-use App\Publishing\BuildEdition;
 use App\Publishing\Discount;
 use App\Vocabulary\ProductCounts;
 use App\Vocabulary\TermNumbers;
@@ -23,8 +23,6 @@ final class PageFacts
     private const SHARES = 8;
 
     /** Terms of the field "stock", as editions number them. */
-    private const STOCK_TERM = 'CASE WHEN i.stock > 0 THEN '.BuildEdition::IN_STOCK.' ELSE '.BuildEdition::SOLD_OUT.' END';
-
     private ?Compositions $compositions = null;
 
     /** @var array<string, DraftScope> by page */
@@ -194,7 +192,7 @@ final class PageFacts
     {
         $scope = $this->scope($page);
 
-        return "SELECT {$of}, ".self::STOCK_TERM.' FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$scope->products} AND {$scope->variant()}";
+        return "SELECT {$of}, ".Stock::TERM.' FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$scope->products} AND {$scope->variant()}";
     }
 
     private function fieldNumbers(string $page, string $key, bool $byItem = false): string

@@ -6,6 +6,7 @@ namespace App\Publishing;
 
 use App\Catalog\CategoryTree;
 use App\Catalog\Counted;
+use App\Catalog\Stock;
 use App\Definitions\Definition;
 use App\History\Remembered;
 use App\Lineups\Compositions;
@@ -23,8 +24,6 @@ use Lokum\Vocabulary\Level;
 /** Which filters would show on which category's page now, and why the others would not. */
 final class DraftPages
 {
-    private const IN_STOCK = 'EXISTS (SELECT 1 FROM items w WHERE w.variant_count = 0 AND (w.id = p.id OR w.parent_id = p.id) AND (w.stock IS NULL OR w.stock > 0))';
-
     /** @var array<int, array<int, array<int, int>>> products by category id (0: the whole shop), those below included; all, and those that are not sold out */
     private array $products = [];
 
@@ -48,7 +47,7 @@ final class DraftPages
         $this->products = [];
         $pages = [];
         foreach ([false, true] as $inStock) {
-            $this->products[(int) $inStock] = $this->byCategory('SELECT category_id, 1 AS term, COUNT(*) AS n FROM items p WHERE p.parent_id IS NULL'.($inStock ? ' AND '.self::IN_STOCK : '').' GROUP BY 1');
+            $this->products[(int) $inStock] = $this->byCategory('SELECT category_id, 1 AS term, COUNT(*) AS n FROM items p WHERE p.parent_id IS NULL'.($inStock ? ' AND '.Stock::ofProduct() : '').' GROUP BY 1');
         }
         $facts = [];
         foreach (array_keys($this->products[0]) as $category) {
@@ -105,7 +104,7 @@ final class DraftPages
 
         return match (true) {
             $definition === null && $key === Filter::STOCK => $this->byCategory(
-                $of('CASE WHEN i.stock > 0 THEN '.BuildEdition::IN_STOCK.' ELSE '.BuildEdition::SOLD_OUT.' END')
+                $of(Stock::TERM)
                 .' items i JOIN items p ON p.id = '.Counted::PRODUCT.' WHERE i.variant_count = 0 AND i.stock IS NOT NULL'.$this->stock(Level::Variant, $inStock).' GROUP BY 1, 2',
             ),
             $definition === null => [],
@@ -175,7 +174,7 @@ final class DraftPages
     /** Condition on what is in stock, or of whose stock nothing is known: the variant i itself, or one of the product p. */
     private function stock(Level $level, bool $inStock): string
     {
-        return ! $inStock ? '' : ($level === Level::Variant ? ' AND (i.stock IS NULL OR i.stock > 0)' : ' AND '.self::IN_STOCK);
+        return ! $inStock ? '' : ($level === Level::Variant ? ' AND '.Stock::of('i') : ' AND '.Stock::ofProduct());
     }
 
     /** @return array<int, array<int, int>> products by category and the category below */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Catalog\Stock;
 use App\Definitions\Definition;
 use Lokum\Lineup\SortOrder;
 use Lokum\Vocabulary\Kind;
@@ -13,15 +14,13 @@ final class SortSql
 {
     private const OWN = '(SELECT %1$s(v.%2$s) FROM items v WHERE v.parent_id = p.id)';
 
-    private const SOLD_OUT = 'NOT EXISTS (SELECT 1 FROM items w WHERE w.variant_count = 0 AND (w.id = p.id OR w.parent_id = p.id) AND (w.stock IS NULL OR w.stock > 0))';
-
     /**
      * @param  string  $where  condition on the product p
      * @param  bool  $soldOutLast  whether products that are sold out come behind all others
      */
     public static function of(SortOrder $order, string $where = '1', bool $soldOutLast = false): string
     {
-        $steps = $soldOutLast ? [self::SOLD_OUT] : [];
+        $steps = $soldOutLast ? ['NOT '.Stock::ofProduct()] : [];
         foreach ($order->by as [$field, $down]) {
             $sql = self::field($field, $down);
             $sql === null ?: $steps[] = "{$sql} IS NULL, {$sql} ".($down ? 'DESC' : 'ASC');

@@ -21,8 +21,8 @@ final class PickReader
 
     private const MOST_PICKS = 100;
 
-    /** Parameters of addresses that are no filters. */
-    private const OTHER = ['q', 'sort', 'page', 'sold-out'];
+    /** Parameters of addresses that are no filters; each takes one text. */
+    public const NO_FILTERS = ['q', 'sort', 'page', 'sold-out'];
 
     /** @var array<string, list<string>> slugs of terms by filter key */
     public array $terms = [];
@@ -149,7 +149,7 @@ final class PickReader
     /** @param  list<string>  $keys  of the page's filters */
     private function others(array $keys): void
     {
-        foreach (array_diff(array_map(strval(...), array_keys($this->query)), $keys, self::OTHER) as $key) {
+        foreach (array_diff(array_map(strval(...), array_keys($this->query)), $keys, self::NO_FILTERS) as $key) {
             $label = $this->edition->labelOf($this->ended[$key] ?? $key);
             if ($this->texts($key) === []) {
                 continue;

@@ -184,3 +184,10 @@ test('columns of the demo map by name, by heading and by guess', function (): vo
         ->toMatchArray(['color' => 'choice', 'brush-size' => 'choice', 'vegan' => 'flag', 'occasion' => 'choice', 'brand' => 'choice'])
         ->and(Definition::query()->where('slug', 'occasion')->first()->multiple)->toBeTrue();
 });
+
+test('figures of a file\'s cells say which rows they are about', function (int $rows, string $says): void {
+    file_put_contents($this->data().'/inbox/Long.csv', "sku,Shade\n".implode('', array_map(fn (int $i): string => "S{$i},".($i % 2 ? 'Red' : 'red').($i % 30)."\n", range(1, $rows))));
+    $this->actingAs($this->person())->post('/feeds', ['inbox' => 'Long.csv']);
+    $this->get('/feeds/readings/1')->assertSee($says);
+    str_contains($says, 'first') || $this->get('/feeds/readings/1')->assertDontSee('in the first');
+})->with([[2001, 'values that repeat in the first 2,000 rows'], [2000, 'values that repeat']]);

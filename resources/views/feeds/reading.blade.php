@@ -28,7 +28,7 @@
                 <thead>
                     <tr>
                         <th scope="col">Heading</th>
-                        <th scope="col">What the cells hold</th>
+                        <th scope="col">What the cells hold{{ $sampled }}</th>
                         <th scope="col" class="num">Filled</th>
                         <th scope="col">Leads to</th>
                     </tr>
