@@ -6,7 +6,6 @@ namespace App\Data;
 
 use App\Refused;
 use Illuminate\Support\Facades\DB;
-use PDO;
 
 /**
  * A whole copy of a catalog, taken while it is in use: the database as of one moment, editions, suppliers' files, pictures and the
@@ -119,8 +118,7 @@ final class Backup
 
     private static function isSound(string $database): bool
     {
-        $pdo = new PDO('sqlite:file:'.rawurlencode($database).'?mode=ro&immutable=1', options: [PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40]);
-        $check = $pdo->query('PRAGMA integrity_check');
+        $check = ReadOnlyFile::open($database)->query('PRAGMA integrity_check');
 
         return $check !== false && $check->fetchColumn() === 'ok';
     }

@@ -7,7 +7,6 @@ namespace App\Data;
 use App\Refused;
 use Illuminate\Database\Connectors\SQLiteConnector;
 use Illuminate\Support\Facades\DB;
-use PDO;
 use PDOException;
 
 /** A catalog in a directory that cannot be written, or on a disk that is full: what only reads works on, what would write is refused. */
@@ -29,7 +28,7 @@ final class ReadOnlyCatalog extends SQLiteConnector
     public function connect(array $config)
     {
         if (($config['driver_options']['read_only'] ?? false) === true) {
-            return self::asItIs($config);
+            return ReadOnlyFile::open((string) $config['database']);
         }
         try {
             $pdo = parent::connect($config);
@@ -37,22 +36,7 @@ final class ReadOnlyCatalog extends SQLiteConnector
 
             return $pdo;
         } catch (PDOException $failure) {
-            return StorageProblem::isFull() ? self::asItIs($config) : throw $failure;
+            return StorageProblem::isFull() ? ReadOnlyFile::open((string) $config['database']) : throw $failure;
         }
-    }
-
-    /**
-     * Nobody writes there, so without a journal the file is as it is; one that is there is read with it.
-     *
-     * @param  array<string, mixed>  $config
-     */
-    private static function asItIs(array $config): PDO
-    {
-        $hasJournal = (int) @filesize("{$config['database']}-wal") > 0;
-
-        return new PDO(
-            'sqlite:file:'.rawurlencode((string) $config['database']).'?mode=ro'.($hasJournal ? '' : '&immutable=1'),
-            options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40],
-        );
     }
 }

@@ -4,46 +4,36 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Data\FileLock;
+
 /**
  * Held by the process that works on a reading, for as long as it lives: the system frees it however that process ends, so a reading
  * that is under way and held by nobody was broken off.
  */
 final class ReadingLock
 {
-    /** @param  resource  $file */
-    private function __construct(private mixed $file, private readonly string $path)
+    private function __construct(private readonly FileLock $lock, private readonly string $path)
     {
     }
 
     public static function hold(Reading $reading): ?self
     {
         $path = self::path($reading);
-        $file = @fopen($path, 'c');
-        if ($file === false || ! flock($file, LOCK_EX | LOCK_NB)) {
-            return null;
-        }
+        $lock = FileLock::tryHold($path);
 
-        return new self($file, $path);
+        return $lock === null ? null : new self($lock, $path);
     }
 
     public function release(): void
     {
         @unlink($this->path);
-        fclose($this->file);
+        $this->lock->release();
     }
 
     /** Whether somebody had begun with it, and is gone. */
     public static function isLost(Reading $reading): bool
     {
-        $path = self::path($reading);
-        $file = is_file($path) ? @fopen($path, 'r') : false;
-        if ($file === false) {
-            return false;
-        }
-        $lost = flock($file, LOCK_SH | LOCK_NB);
-        fclose($file);
-
-        return $lost;
+        return is_file(self::path($reading)) && ! FileLock::isHeld(self::path($reading));
     }
 
     public static function forget(Reading $reading): void

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Data\ReadOnlyFile;
 use App\Refused;
 use PDO;
 use PDOStatement;
@@ -22,10 +23,7 @@ final readonly class EditionDatabase
         if ($bytes !== null && filesize($path) !== $bytes) {
             throw new Refused('The file of the current edition is short or damaged. Publish again.');
         }
-        $this->pdo = new PDO(
-            'sqlite:file:'.rawurlencode($path).'?mode=ro&immutable=1',
-            options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | 0x40],
-        );
+        $this->pdo = ReadOnlyFile::open($path);
         $this->pdo->exec('PRAGMA mmap_size = 1073741824');
         if ($this->meta('format') !== (string) EditionWriter::FORMAT) {
             throw new Refused('The current edition was made by another version of Lokum. Publish again.');

@@ -6,6 +6,7 @@ namespace App\Publishing;
 
 use App\Api\SendNotice;
 use App\Catalog\Item;
+use App\Data\FileLock;
 use App\History\Ledger;
 use App\Refused;
 use Closure;
@@ -31,26 +32,23 @@ final readonly class Publish
      */
     public function __invoke(Closure $progress): Edition
     {
-        // A lock on a file is free again however the process that held it ended.
-        $lock = fopen(Edition::directory().'/lock', 'c');
-        if ($lock === false || ! flock($lock, LOCK_EX | LOCK_NB)) {
-            throw new Refused('Another edition is being made right now. Wait until it is served.');
-        }
+        $lock = FileLock::tryHold(self::lock()) ?? throw new Refused('Another edition is being made right now. Wait until it is served.');
         try {
             return $this->publish($progress);
         } finally {
-            fclose($lock);
+            $lock->release();
         }
     }
 
     /** Whether an edition is being made right now. */
     public static function isUnderWay(): bool
     {
-        $lock = @fopen(Edition::directory().'/lock', 'c');
-        $free = $lock !== false && flock($lock, LOCK_EX | LOCK_NB);
-        $lock === false ?: fclose($lock);
+        return FileLock::isHeld(self::lock());
+    }
 
-        return $lock !== false && ! $free;
+    private static function lock(): string
+    {
+        return Edition::directory().'/lock';
     }
 
     private function publish(Closure $progress): Edition

@@ -2,8 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Data\FileLock;
 use App\Publishing\Edition;
+use App\Publishing\Publish;
 use App\Publishing\Served;
+use App\Refused;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 
@@ -138,4 +141,17 @@ test('a clock that goes back does not swallow a publication', function (): void 
     $this->travel(-3)->hours();
     $this->post('/publishing')->assertSessionHasNoErrors();
     expect(Edition::query()->count())->toBe(2)->and($this->counts()[0])->toBe(3);
+});
+
+test('a lock is held by one, seen by all, and whoever only looks is in nobody\'s way', function (): void {
+    $path = $this->data().'/editions/lock';
+    $lock = FileLock::tryHold($path);
+    expect(FileLock::isHeld($path))->toBeTrue()->and(Publish::isUnderWay())->toBeTrue()->and(FileLock::tryHold($path))->toBeNull();
+    $lock->release();
+    $looking = fopen($path, 'r');
+    flock($looking, LOCK_SH);
+    expect(FileLock::isHeld($path))->toBeFalse();
+    fclose($looking);
+    expect(FileLock::tryHold($path))->not->toBeNull()
+        ->and(fn () => FileLock::tryHold($this->data().'/none/lock'))->toThrow(Refused::class, 'cannot be opened');
 });
