@@ -30,15 +30,21 @@ final class AppServiceProvider extends ServiceProvider
     {
         Connection::resolverFor(
             'sqlite',
-            fn (
-                mixed $pdo, string $database, string $prefix, array $config,
-            ): PatientConnection => new PatientConnection($pdo, $database, $prefix, $config),
+            fn (mixed $pdo, string $database, string $prefix, array $config): PatientConnection => new PatientConnection(
+                $pdo,
+                $database,
+                $prefix,
+                $config,
+            ),
         );
         $this->app->bind('db.connector.sqlite', ReadOnlyCatalog::class);
-        $this->app->singleton('url', fn (Application $app): RelativeUrls => new RelativeUrls(
-            $app->instance('routes', $app->make('router')->getRoutes()),
-            $app->rebinding('request', fn (Application $app, Request $request) => $app->make('url')->setRequest($request)),
-        ));
+        $this->app->singleton(
+            'url',
+            fn (Application $app): RelativeUrls => new RelativeUrls(
+                $app->instance('routes', $app->make('router')->getRoutes()),
+                $app->rebinding('request', fn (Application $app, Request $request) => $app->make('url')->setRequest($request)),
+            ),
+        );
         $this->app->singleton(Ledger::class);
         $this->app->singleton(TermSorter::class, fn (): TermSorter => new TermSorter((string) config('lokum.locale')));
     }
@@ -61,9 +67,12 @@ final class AppServiceProvider extends ServiceProvider
         Gate::define('publish', fn (User $user): bool => $user->role !== Role::Viewer);
         Gate::define('manage', fn (User $user): bool => $user->role === Role::Manager);
 
-        RateLimiter::for('sign-in', fn (Request $request): array => [
-            Limit::perMinute(6)->by(User::address((string) $request->input('email')).'|'.$request->ip()),
-            Limit::perMinute(30)->by((string) $request->ip()),
-        ]);
+        RateLimiter::for(
+            'sign-in',
+            fn (Request $request): array => [
+                Limit::perMinute(6)->by(User::address((string) $request->input('email')).'|'.$request->ip()),
+                Limit::perMinute(30)->by((string) $request->ip()),
+            ],
+        );
     }
 }

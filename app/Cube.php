@@ -25,17 +25,25 @@ final class Cube
     public static function picture(string $label, ?Look $look): string
     {
         if ($look?->picture !== null) {
-            return '<svg viewBox="0 0 16 16" aria-hidden="true"><image href="/pictures/'.$look->picture.'" width="16" height="16" preserveAspectRatio="xMidYMid slice"/></svg>';
+            return '<svg viewBox="0 0 16 16" aria-hidden="true"><image href="/pictures/'.
+                $look->picture.
+                '" width="16" height="16" preserveAspectRatio="xMidYMid slice"/></svg>';
         }
         $colors = $look->colors ?? [];
         $letters = $colors === [] ? mb_strtoupper(mb_substr($label, 0, 2)) : '';
 
-        return self::$drawn[implode($colors).$letters] ??= '<svg viewBox="0 0 16 16" aria-hidden="true">'.($colors === [] ? self::letters($letters) : self::colors($colors)).'</svg>';
+        return self::$drawn[implode($colors).$letters] ??=
+            '<svg viewBox="0 0 16 16" aria-hidden="true">'.
+            ($colors === [] ? self::letters($letters) : self::colors($colors)).
+            '</svg>';
     }
 
     private static function letters(string $letters): string
     {
-        return '<rect width="16" height="16" rx="4" fill="none" stroke="currentColor" stroke-opacity=".35"/><text x="8" y="11" text-anchor="middle" class="letters">'.e($letters).'</text>';
+        return '<rect width="16" height="16" rx="4" fill="none" stroke="currentColor" stroke-opacity=".35"/><text x="8" y="11" '.
+            'text-anchor="middle" class="letters">'.
+            e($letters).
+            '</text>';
     }
 
     /** @param  list<string>  $colors */
@@ -45,12 +53,17 @@ final class Cube
         $stripes = '';
         foreach ($colors as $i => $color) {
             $stripes .= sprintf(
-                '<rect x="%s" width="%s" height="16" fill="%s"/>', round($width * $i, 3), round($width + ($i + 1 < count($colors) ? 0.2 : 0), 3),
+                '<rect x="%s" width="%s" height="16" fill="%s"/>',
+                round($width * $i, 3),
+                round($width + ($i + 1 < count($colors) ? 0.2 : 0), 3),
                 e($color),
             );
         }
 
-        return $stripes.'<rect x=".5" y=".5" width="15" height="15" rx="3.5" fill="none" stroke="currentColor" stroke-opacity="'.(self::isFaint($colors) ? '.6' : '.25').'"/>';
+        return $stripes.
+            '<rect x=".5" y=".5" width="15" height="15" rx="3.5" fill="none" stroke="currentColor" stroke-opacity="'.
+            (self::isFaint($colors) ? '.6' : '.25').
+            '"/>';
     }
 
     /**

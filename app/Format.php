@@ -19,7 +19,10 @@ final class Format
     {
         return $amount === null
             ? ''
-            : (string) self::formatter(NumberFormatter::CURRENCY)->formatCurrency($amount, $currency ?: (string) config('lokum.currency'));
+            : (string) self::formatter(NumberFormatter::CURRENCY)->formatCurrency(
+                $amount,
+                $currency ?: (string) config('lokum.currency'),
+            );
     }
 
     /** The sign of a currency, or a unit as it is. */
@@ -35,7 +38,7 @@ final class Format
 
     public static function share(int $part, int $whole): int
     {
-        return $whole === 0 ? 0 : (int) ($part === $whole ? 100 : min(99, round(100 * $part / $whole)));
+        return $whole === 0 ? 0 : (int) ($part === $whole ? 100 : min(99, round((100 * $part) / $whole)));
     }
 
     public static function count(int $count, string $one, ?string $many = null): string
@@ -55,11 +58,15 @@ final class Format
     /** A text as it came in, with the spaces nobody would see marked: · at the ends or doubled, ⍽ no-break. */
     public static function spelling(string $text): HtmlString
     {
-        $mark = fn (string $spaces): string => '<span class="stray" title="stray space">'.str_replace(
-            "\u{00A0}", '⍽', (string) preg_replace('/[^\S\x{00A0}]/u', '·', $spaces),
-        ).'</span>';
+        $mark = fn (string $spaces): string => '<span class="stray" title="stray space">'.
+            str_replace("\u{00A0}", '⍽', (string) preg_replace('/[^\S\x{00A0}]/u', '·', $spaces)).
+            '</span>';
         $html = '';
-        foreach (preg_split('/(^[\s\x{00A0}]+|[\s\x{00A0}]+$|\x{00A0}+|\s{2,})/u', mb_scrub($text), -1, PREG_SPLIT_DELIM_CAPTURE) ?: [$text] as $i => $part) {
+        foreach (
+            preg_split('/(^[\s\x{00A0}]+|[\s\x{00A0}]+$|\x{00A0}+|\s{2,})/u', mb_scrub($text), -1, PREG_SPLIT_DELIM_CAPTURE) ?: [
+                $text,
+            ] as $i => $part
+        ) {
             $html .= $i % 2 === 1 ? $mark($part) : e($part);
         }
 

@@ -38,7 +38,7 @@ final class Pictures
             throw new Refused('The picture has more than 40 million pixels. Make it smaller first.', 'picture');
         }
         $image = @imagecreatefromstring($bytes);
-        if (! $image instanceof GdImage) {
+        if (! ($image instanceof GdImage)) {
             throw new Refused('The picture is damaged and cannot be read.', 'picture');
         }
         $webp = self::webp($image);

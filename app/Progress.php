@@ -20,7 +20,12 @@ final class Progress
     /** The work was asked for and has not begun. */
     public function begin(): void
     {
-        Cache::put($this->key(), ['what' => 'Waiting for the worker', 'count' => 0, 'share' => 0.0, 'at' => time()], self::KEPT);
+        Cache::put($this->key(), [
+            'what' => 'Waiting for the worker',
+            'count' => 0,
+            'share' => 0.0,
+            'at' => time(),
+        ], self::KEPT);
     }
 
     /** @param  float  $share  of what is being done, 0 to 1 */
@@ -28,7 +33,12 @@ final class Progress
     {
         if (microtime(true) - $this->told > 0.2) {
             $this->told = microtime(true);
-            Cache::put($this->key(), ['what' => $what, 'count' => $count, 'share' => $share, 'at' => time()], self::KEPT);
+            Cache::put($this->key(), [
+                'what' => $what,
+                'count' => $count,
+                'share' => $share,
+                'at' => time(),
+            ], self::KEPT);
         }
     }
 

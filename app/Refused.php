@@ -22,6 +22,9 @@ final class Refused extends RuntimeException
 
     public static function changedMeanwhile(string $what): self
     {
-        return new self("Someone else saved {$what} while you were at it. What you typed is still here; look at what changed below and save again if it still holds.");
+        return new self(
+            "Someone else saved {$what} while you were at it. What you typed is still here; look at what changed below and save ".
+            'again if it still holds.',
+        );
     }
 }

@@ -36,9 +36,19 @@ final readonly class BulkChange implements Benchmark
         $say('taking back');
         [$back] = $this->time(fn () => ($this->takeBack)($change));
         $say('baseline: one UPDATE');
-        [$baseline] = $this->time(fn () => DB::transaction(fn () => DB::update('UPDATE items SET version = version + 1 WHERE price <= 50.5')));
+        [$baseline] = $this->time(
+            fn () => DB::transaction(fn () => DB::update('UPDATE items SET version = version + 1 WHERE price <= 50.5')),
+        );
 
-        return ['products' => $products, 'changed' => $figures->change, 'check_seconds' => round($check, 2), 'set_seconds' => round($set, 2), 'take_back_seconds' => round($back, 2),
-            'peak_mb' => round(memory_get_peak_usage() / 1e6), 'baseline_seconds' => round($baseline, 2), 'times_one_update' => round($set / $baseline, 1)];
+        return [
+            'products' => $products,
+            'changed' => $figures->change,
+            'check_seconds' => round($check, 2),
+            'set_seconds' => round($set, 2),
+            'take_back_seconds' => round($back, 2),
+            'peak_mb' => round(memory_get_peak_usage() / 1e6),
+            'baseline_seconds' => round($baseline, 2),
+            'times_one_update' => round($set / $baseline, 1),
+        ];
     }
 }

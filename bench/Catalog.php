@@ -13,8 +13,16 @@ use Lokum\Feed\CsvWriter;
 final readonly class Catalog
 {
     public const ATTRIBUTES = [
-        'color' => 200, 'material' => 120, 'finish' => 40, 'size' => 60, 'series' => 30, 'origin' => 80, 'occasion' => 50, 'hair' => 30,
-        'shape' => 20, 'grade' => 20,
+        'color' => 200,
+        'material' => 120,
+        'finish' => 40,
+        'size' => 60,
+        'series' => 30,
+        'origin' => 80,
+        'occasion' => 50,
+        'hair' => 30,
+        'shape' => 20,
+        'grade' => 20,
     ];
 
     public function __construct(private int $products, private int $seed = 7)
@@ -47,8 +55,12 @@ final readonly class Catalog
         yield ['sku', 'name', 'category', 'brand', 'price', 'stock', ...array_keys(self::ATTRIBUTES)];
         for ($i = 0; $i < $this->products; $i++) {
             $row = [
-                "P{$i}", "Product {$i}", 'Branch '.($i % 12).' > Twig '.($i % 60), 'Brand '.($i % 40),
-                number_format(1 + mt_rand(0, 9999) / 100, 2, '.', ''), (string) mt_rand(0, 50),
+                "P{$i}",
+                "Product {$i}",
+                'Branch '.$i % 12 .' > Twig '.$i % 60,
+                'Brand '.$i % 40,
+                number_format(1 + mt_rand(0, 9999) / 100, 2, '.', ''),
+                (string) mt_rand(0, 50),
             ];
             foreach (self::ATTRIBUTES as $name => $terms) {
                 $row[] = mt_rand(0, 9) === 0 ? '' : "{$name} ".self::term($terms);
@@ -82,13 +94,21 @@ final readonly class Catalog
         $names = array_keys(self::ATTRIBUTES);
         yield ['sku', 'parent_sku', 'name', 'category', 'brand', 'price', 'stock', ...$names];
         foreach ($this->variants() as $i => $variants) {
-            $row = ["P{$i}", '', "Product {$i}", 'Branch '.($i % 12).' > Twig '.($i % 60), 'Brand '.($i % 40), '', ''];
+            $row = ["P{$i}", '', "Product {$i}", 'Branch '.$i % 12 .' > Twig '.$i % 60, 'Brand '.$i % 40, '', ''];
             foreach ($names as $n => $name) {
                 $row[] = $n % 2 === 0 ? '' : "{$name} ".self::term(self::ATTRIBUTES[$name]);
             }
             yield $row;
             for ($v = 0; $v < $variants; $v++) {
-                $row = ["P{$i}-{$v}", "P{$i}", '', '', '', number_format(1 + mt_rand(0, 9999) / 100, 2, '.', ''), (string) mt_rand(0, 50)];
+                $row = [
+                    "P{$i}-{$v}",
+                    "P{$i}",
+                    '',
+                    '',
+                    '',
+                    number_format(1 + mt_rand(0, 9999) / 100, 2, '.', ''),
+                    (string) mt_rand(0, 50),
+                ];
                 foreach ($names as $n => $name) {
                     $row[] = $n % 2 === 0 ? "{$name} ".self::term(self::ATTRIBUTES[$name]) : '';
                 }
@@ -116,7 +136,13 @@ final readonly class Catalog
     {
         $path = tempnam(sys_get_temp_dir(), 'lokum-bench').'.csv';
         self::write($rows, $path);
-        $read(fopen($path, 'rb') ?: throw new \RuntimeException('The feed is gone.'), 'Bench', new ColumnMap, false, fn () => null);
+        $read(
+            fopen($path, 'rb') ?: throw new \RuntimeException('The feed is gone.'),
+            'Bench',
+            new ColumnMap(),
+            false,
+            fn () => null,
+        );
         unlink($path);
     }
 }

@@ -34,8 +34,13 @@ final class Facets implements Benchmark
             }
         }
         $layout = new Layout($sizes);
-        $pdo = new PDO('sqlite:'.tempnam(sys_get_temp_dir(), 'lokum-bench'), options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
-        $pdo->exec('PRAGMA journal_mode = OFF; PRAGMA synchronous = OFF; PRAGMA cache_size = -400000; PRAGMA mmap_size = 4000000000');
+        $pdo = new PDO(
+            'sqlite:'.tempnam(sys_get_temp_dir(), 'lokum-bench'),
+            options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+        );
+        $pdo->exec(
+            'PRAGMA journal_mode = OFF; PRAGMA synchronous = OFF; PRAGMA cache_size = -400000; PRAGMA mmap_size = 4000000000',
+        );
         [$stored, $questions] = $this->fill($layout, $lanes, $pdo, $say);
         $say('counting by bitmaps');
         [$counts, $computing, $loading] = $this->bitmaps($layout, $stored, $questions);
@@ -43,9 +48,18 @@ final class Facets implements Benchmark
         [$expected, $sql] = $this->sql($pdo, $questions);
         $equal = $counts === $expected;
 
-        return ['products' => $products, 'variants' => $layout->variants(), 'terms' => count($stored), 'computing_ms' => round($computing, 2), 'loading_ms' => round($loading, 2),
-            'sql_ms' => round($sql, 1), 'ratio' => round($sql / $computing, 1), 'ratio_with_loading' => round($sql / ($computing + $loading), 1),
-            'counts_equal' => $equal, 'peak_mb' => round(memory_get_peak_usage() / 1e6)];
+        return [
+            'products' => $products,
+            'variants' => $layout->variants(),
+            'terms' => count($stored),
+            'computing_ms' => round($computing, 2),
+            'loading_ms' => round($loading, 2),
+            'sql_ms' => round($sql, 1),
+            'ratio' => round($sql / $computing, 1),
+            'ratio_with_loading' => round($sql / ($computing + $loading), 1),
+            'counts_equal' => $equal,
+            'peak_mb' => round(memory_get_peak_usage() / 1e6),
+        ];
     }
 
     /**
@@ -85,11 +99,19 @@ final class Facets implements Benchmark
             foreach ($bits as $term => $set) {
                 $stored[$first + $term] = StoredBits::encode($set, $layout->bytes);
             }
-            $questions[] = new Question("f{$filter}", range($first, $first + $terms - 1), $filter < 2 ? [$first + 1, $first + 3] : [], Combine::Any);
+            $questions[] = new Question(
+                "f{$filter}",
+                range($first, $first + $terms - 1),
+                $filter < 2 ? [$first + 1, $first + 3] : [],
+                Combine::Any,
+            );
             $first += $terms;
         }
         $say('indexing');
-        $pdo->exec('CREATE INDEX by_filter ON assignments(filter, term, variant, product); CREATE INDEX by_variant ON assignments(variant, filter, term, product); ANALYZE');
+        $pdo->exec(
+            'CREATE INDEX by_filter ON assignments(filter, term, variant, product); CREATE INDEX by_variant ON '.
+            'assignments(variant, filter, term, product); ANALYZE',
+        );
 
         return [$stored, $questions];
     }
@@ -144,11 +166,19 @@ final class Facets implements Benchmark
                 $where = '';
                 foreach ($questions as $g => $other) {
                     if ($g !== $f && $other->picks !== []) {
-                        $where .= " AND EXISTS (SELECT 1 FROM assignments p WHERE p.variant = a.variant AND p.filter = {$g} AND p.term IN (".implode(',', $other->picks).'))';
+                        $where .=
+                            " AND EXISTS (SELECT 1 FROM assignments p WHERE p.variant = a.variant AND p.filter = {$g} AND p.term IN (".
+                            implode(',', $other->picks).
+                            '))';
                     }
                 }
                 $counts[$question->name] = array_fill_keys($question->terms, 0);
-                foreach ($pdo->query("SELECT a.term, COUNT(DISTINCT a.product) FROM assignments a WHERE a.filter = {$f}{$where} GROUP BY a.term") ?: [] as $row) {
+                foreach (
+                    $pdo->query(
+                        "SELECT a.term, COUNT(DISTINCT a.product) FROM assignments a WHERE a.filter = {$f}{$where} GROUP BY a.term",
+                    ) ?:
+                    [] as $row
+                ) {
                     $counts[$question->name][(int) $row[0]] = (int) $row[1];
                 }
             }

@@ -27,14 +27,23 @@ final readonly class FeedReading implements Benchmark
             $file = fopen($path, 'rb') ?: throw new \RuntimeException('The feed is gone.');
             memory_reset_peak_usage();
             $start = hrtime(true);
-            $figures = ($this->read)($file, 'Bench', new ColumnMap, false, fn () => null);
+            $figures = ($this->read)($file, 'Bench', new ColumnMap(), false, fn () => null);
             $times[] = [(hrtime(true) - $start) / 1e9, memory_get_peak_usage() / 1e6, $figures];
         }
         unlink($path);
         [[$first, $memory, $read], [$again, , $unchanged]] = $times;
 
-        return ['rows' => $read->rows, 'seconds' => round($first, 2), 'rows_per_second' => (int) round($products / $first), 'peak_mb' => round($memory), 'again_seconds' => round($again, 2),
-            'again_unchanged' => $unchanged->products['unchanged'], 'baseline_seconds' => round($baseline, 2), 'ratio' => round($baseline / $first, 3), 'again_faster' => round($first / $again, 1)];
+        return [
+            'rows' => $read->rows,
+            'seconds' => round($first, 2),
+            'rows_per_second' => (int) round($products / $first),
+            'peak_mb' => round($memory),
+            'again_seconds' => round($again, 2),
+            'again_unchanged' => $unchanged->products['unchanged'],
+            'baseline_seconds' => round($baseline, 2),
+            'ratio' => round($baseline / $first, 3),
+            'again_faster' => round($first / $again, 1),
+        ];
     }
 
     private function baseline(string $path): float
@@ -45,7 +54,11 @@ final readonly class FeedReading implements Benchmark
         $start = hrtime(true);
         $file = fopen($path, 'rb') ?: throw new \RuntimeException('The feed is gone.');
         $headings = fgetcsv($file, escape: '');
-        $pdo->exec('CREATE TABLE rows ('.implode(', ', array_map(fn (string $heading): string => "\"{$heading}\" TEXT", (array) $headings)).')');
+        $pdo->exec(
+            'CREATE TABLE rows ('.
+                implode(', ', array_map(fn (string $heading): string => "\"{$heading}\" TEXT", (array) $headings)).
+                ')',
+        );
         $insert = $pdo->prepare('INSERT INTO rows VALUES ('.implode(', ', array_fill(0, count((array) $headings), '?')).')');
         $pdo->beginTransaction();
         while (is_array($row = fgetcsv($file, escape: ''))) {

@@ -16,7 +16,10 @@ use Illuminate\Support\Facades\Auth;
 final readonly class Grid implements Benchmark
 {
     private const PAGES = [
-        'open' => '', 'category' => 'where[]=category:branch-3&', 'value' => 'where[]=color:color-5&', 'price' => 'where[]=price:..20&',
+        'open' => '',
+        'category' => 'where[]=category:branch-3&',
+        'value' => 'where[]=color:color-5&',
+        'price' => 'where[]=price:..20&',
     ];
 
     public function __construct(private ReadFeed $read, private Kernel $kernel)
@@ -26,9 +29,14 @@ final readonly class Grid implements Benchmark
     public function run(int $products, callable $say): array
     {
         config(['session.driver' => 'array']);
-        Auth::login(User::query()->create([
-            'name' => 'Bench', 'email' => 'bench@example.test', 'password' => 'a-long-password', 'role' => Role::Manager,
-        ]));
+        Auth::login(
+            User::query()->create([
+                'name' => 'Bench',
+                'email' => 'bench@example.test',
+                'password' => 'a-long-password',
+                'role' => Role::Manager,
+            ]),
+        );
         $figures = ['products' => $products, 'columns' => 30];
         foreach (['small' => max(1000, intdiv($products, 100)), 'full' => $products] as $size => $count) {
             $say('reading '.number_format($count).' products');
@@ -56,7 +64,9 @@ final readonly class Grid implements Benchmark
             $start = hrtime(true);
             $response = $this->kernel->handle(Request::create($address));
             $times[] = (hrtime(true) - $start) / 1e6;
-            $response->getStatusCode() === 200 ?: throw new \RuntimeException("{$address} answers {$response->getStatusCode()}.");
+            if ($response->getStatusCode() !== 200) {
+                throw new \RuntimeException("{$address} answers {$response->getStatusCode()}.");
+            }
         }
         sort($times);
 

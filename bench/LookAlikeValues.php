@@ -35,10 +35,11 @@ final readonly class LookAlikeValues implements Benchmark
         $say('baseline: all pairs by edit distance, sampled');
         $all = $this->allPairs($candidates);
 
-        return ['values' => $products] + $figures + [
-            'baseline_seconds_scaled' => round($all),
-            'times_faster' => round($all / max(0.001, $figures["seconds_{$products}"])),
-        ];
+        return ['values' => $products] +
+            $figures + [
+                'baseline_seconds_scaled' => round($all),
+                'times_faster' => round($all / max(0.001, $figures["seconds_{$products}"])),
+            ];
     }
 
     /** @return non-empty-list<Candidate> */
@@ -71,6 +72,6 @@ final readonly class LookAlikeValues implements Benchmark
             Distance::edits($keys[mt_rand(0, count($keys) - 1)], $keys[mt_rand(0, count($keys) - 1)]);
         }
 
-        return (hrtime(true) - $start) / 1e9 / self::SAMPLED * count($candidates) * (count($candidates) - 1) / 2;
+        return (((hrtime(true) - $start) / 1e9 / self::SAMPLED) * count($candidates) * (count($candidates) - 1)) / 2;
     }
 }

@@ -29,7 +29,11 @@ final readonly class Pages implements Benchmark
     private const SECONDS = 8;
 
     public function __construct(
-        private ReadFeed $read, private Publish $publish, private EditLineup $edit, private Kernel $kernel, private PageWorth $worth,
+        private ReadFeed $read,
+        private Publish $publish,
+        private EditLineup $edit,
+        private Kernel $kernel,
+        private PageWorth $worth,
         private DraftListing $draft,
     ) {
     }
@@ -49,7 +53,9 @@ final readonly class Pages implements Benchmark
         $start = hrtime(true);
         foreach (Definition::query()->whereIn('slug', array_keys(Catalog::ATTRIBUTES))->pluck('id') as $definition) {
             DB::select(
-                'SELECT s.value_id, COUNT(DISTINCT COALESCE(i.parent_id, i.id)) FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = ? GROUP BY s.value_id',
+                'SELECT s.value_id, COUNT(DISTINCT COALESCE(i.parent_id, i.id)) FROM spellings s
+                    JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = ?
+                    GROUP BY s.value_id',
                 [$definition],
             );
         }
@@ -59,8 +65,19 @@ final readonly class Pages implements Benchmark
         [$earnFirst, $earnAgain, $live] = $this->draft();
         $say('shoppers while an edition is published');
 
-        return ['products' => $edition->products, 'terms' => $edition->terms, 'first_ms' => round($first, 1), 'p50_ms' => $this->share($times, 0.5), 'p95_ms' => $this->share($times, 0.95), 'sql_ms' => round($sql, 1), 'ratio_to_p50' => round($sql / $this->share($times, 0.5), 1), 'peak_mb' => $peak,
-            'worth_first_ms' => $earnFirst, 'worth_again_ms' => $earnAgain, 'live_column_ms' => $live] + $this->shoppers();
+        return [
+            'products' => $edition->products,
+            'terms' => $edition->terms,
+            'first_ms' => round($first, 1),
+            'p50_ms' => $this->share($times, 0.5),
+            'p95_ms' => $this->share($times, 0.95),
+            'sql_ms' => round($sql, 1),
+            'ratio_to_p50' => round($sql / $this->share($times, 0.5), 1),
+            'peak_mb' => $peak,
+            'worth_first_ms' => $earnFirst,
+            'worth_again_ms' => $earnAgain,
+            'live_column_ms' => $live,
+        ] + $this->shoppers();
     }
 
     /** @return array{0: float, 1: list<float>} milliseconds of the first request, and of the others in order of length */
@@ -75,12 +92,16 @@ final readonly class Pages implements Benchmark
                     $picks[] = $name.'='.$name.'-'.Catalog::term(Catalog::ATTRIBUTES[$name]);
                 }
             }
-            mt_rand(0, 2) > 0 ?: $picks[] = 'price=5..60';
+            if (mt_rand(0, 2) <= 0) {
+                $picks[] = 'price=5..60';
+            }
             $path = mt_rand(0, 1) === 0 ? '/shop' : '/shop/c/branch-'.mt_rand(0, 11);
             $start = hrtime(true);
             $status = $this->kernel->handle(Request::create($path.'?'.implode('&', $i === 0 ? [] : $picks)))->getStatusCode();
             $times[] = (hrtime(true) - $start) / 1e6;
-            $status === 200 || $status === 302 ?: throw new \RuntimeException("{$path} answers {$status}.");
+            if (! ($status === 200 || $status === 302)) {
+                throw new \RuntimeException("{$path} answers {$status}.");
+            }
         }
         $first = array_shift($times);
         sort($times);
@@ -93,7 +114,9 @@ final readonly class Pages implements Benchmark
     {
         $times = [];
         foreach ([false, true] as $again) {
-            $again === false ?: $this->edit->drop('grade');
+            if ($again !== false) {
+                $this->edit->drop('grade');
+            }
             $start = hrtime(true);
             $lineup = Compositions::load()->of('shop');
             $this->worth->of('shop', $lineup);
@@ -109,17 +132,37 @@ final readonly class Pages implements Benchmark
     /** @return array<string, mixed> */
     private function shoppers(): array
     {
-        User::query()->create(['name' => 'Bench', 'email' => 'bench@example.test', 'password' => 'a-long-password', 'role' => Role::Manager]);
+        User::query()->create([
+            'name' => 'Bench',
+            'email' => 'bench@example.test',
+            'password' => 'a-long-password',
+            'role' => Role::Manager,
+        ]);
         $data = ['LOKUM_DATA' => (string) config('lokum.data'), 'LOKUM_SHOP_LIMIT' => '1000000'];
         $port = 20000 + random_int(0, 20000);
-        $server = new Process([PHP_BINARY, base_path('bin/console.php'), 'serve', "--port={$port}"], base_path(), $data, null, null);
+        $server = new Process(
+            [PHP_BINARY, base_path('bin/console.php'), 'serve', "--port={$port}"],
+            base_path(),
+            $data,
+            null,
+            null,
+        );
         $server->start();
         for ($wait = 0; $wait < 100 && @fsockopen('127.0.0.1', $port) === false; $wait++) {
             usleep(100_000);
         }
-        $publishing = new Process([PHP_BINARY, '-d', 'memory_limit=4G', base_path('bin/console.php'), 'publish'], base_path(), $data, null, null);
+        $publishing = new Process(
+            [PHP_BINARY, '-d', 'memory_limit=4G', base_path('bin/console.php'), 'publish'],
+            base_path(),
+            $data,
+            null,
+            null,
+        );
         $publishing->start();
-        [$answered, $wrong, $editions] = $this->ask("http://127.0.0.1:{$port}/shop?color=color-1", fn (): bool => $publishing->isRunning());
+        [$answered, $wrong, $editions] = $this->ask(
+            "http://127.0.0.1:{$port}/shop?color=color-1",
+            fn (): bool => $publishing->isRunning(),
+        );
         $server->stop(15);
 
         return ['shoppers_answered' => $answered, 'shoppers_errors' => $wrong, 'editions_seen' => implode(', ', $editions)];
@@ -155,7 +198,11 @@ final readonly class Pages implements Benchmark
                 $answered++;
                 // Every part of a page says the same edition.
                 $seen = preg_match_all('/data-edition="(\d+)"/', $page, $found) > 1 ? array_unique($found[1]) : [];
-                curl_getinfo($done['handle'], CURLINFO_RESPONSE_CODE) === 200 && count($seen) === 1 ? $editions[(int) $seen[0]] = true : $wrong++;
+                if (curl_getinfo($done['handle'], CURLINFO_RESPONSE_CODE) === 200 && count($seen) === 1) {
+                    $editions[(int) $seen[0]] = true;
+                } else {
+                    $wrong++;
+                }
                 curl_multi_remove_handle($shoppers, $done['handle']);
                 $add();
             }

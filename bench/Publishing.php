@@ -28,16 +28,23 @@ final readonly class Publishing implements Benchmark
         $start = hrtime(true);
         foreach (DB::table('definitions')->pluck('id') as $definition) {
             DB::select(
-                'SELECT s.value_id, COUNT(DISTINCT COALESCE(i.parent_id, i.id)) FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = ? GROUP BY s.value_id',
+                'SELECT s.value_id, COUNT(DISTINCT COALESCE(i.parent_id, i.id)) FROM spellings s
+                    JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = ?
+                    GROUP BY s.value_id',
                 [$definition],
             );
         }
         $baseline = (hrtime(true) - $start) / 1e9;
 
-        return ['products' => $edition->products, 'variants' => $edition->variants, 'terms' => $edition->terms, 'seconds' => $edition->seconds, 'peak_mb' => round($memory),
-            'file_mb' => round(
-                (int) filesize(\App\Publishing\Edition::directory().'/'.$edition->file) / 1e6,
-                1,
-            ), 'baseline_seconds' => round($baseline, 2), 'times_one_count' => round($edition->seconds / $baseline, 1)];
+        return [
+            'products' => $edition->products,
+            'variants' => $edition->variants,
+            'terms' => $edition->terms,
+            'seconds' => $edition->seconds,
+            'peak_mb' => round($memory),
+            'file_mb' => round((int) filesize(\App\Publishing\Edition::directory().'/'.$edition->file) / 1e6, 1),
+            'baseline_seconds' => round($baseline, 2),
+            'times_one_count' => round($edition->seconds / $baseline, 1),
+        ];
     }
 }

@@ -22,10 +22,13 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->web(append: [ReadSessionOnly::class, NotStored::class]);
         // Set in the environment, since it has to be known before anything is read: docs/running.md.
         $middleware->trustProxies(at: array_filter(array_map(trim(...), explode(',', (string) getenv('LOKUM_PROXIES')))));
-        $middleware->trustHosts(at: fn (): array => array_map(
-            fn (string $host): string => '^'.preg_quote($host).'$',
-            array_filter(['localhost', '127.0.0.1', '[::1]', (string) parse_url((string) getenv('LOKUM_URL'), PHP_URL_HOST)]),
-        ), subdomains: false);
+        $middleware->trustHosts(
+            at: fn (): array => array_map(
+                fn (string $host): string => '^'.preg_quote($host).'$',
+                array_filter(['localhost', '127.0.0.1', '[::1]', (string) parse_url((string) getenv('LOKUM_URL'), PHP_URL_HOST)]),
+            ),
+            subdomains: false,
+        );
         // Here a space at an end is meant.
         $middleware->trimStrings(except: ['find', 'replace', 'separator']);
         $middleware->redirectGuestsTo(fn (): string => route('sign-in'));

@@ -6,7 +6,11 @@ return [
     'default' => 'database',
     'stores' => [
         'database' => [
-            'driver' => 'database', 'connection' => 'runtime', 'table' => 'cache', 'lock_connection' => 'runtime', 'lock_table' => 'cache_locks',
+            'driver' => 'database',
+            'connection' => 'runtime',
+            'table' => 'cache',
+            'lock_connection' => 'runtime',
+            'lock_table' => 'cache_locks',
         ],
         'array' => ['driver' => 'array', 'serialize' => false],
     ],

@@ -7,6 +7,11 @@ return [
     // and is hashed anew at the next sign-in.
     'driver' => defined('PASSWORD_ARGON2ID') ? 'argon2id' : 'bcrypt',
     'bcrypt' => ['rounds' => 12, 'verify' => false, 'limit' => 72],
-    'argon' => ['memory' => 19456, 'time' => 2, 'threads' => 1, 'verify' => false],
+    'argon' => [
+        'memory' => 19456,
+        'time' => 2,
+        'threads' => 1,
+        'verify' => false,
+    ],
     'rehash_on_login' => true,
 ];

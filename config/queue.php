@@ -7,7 +7,12 @@ return [
     'connections' => [
         // A job may take as long as the largest feed; nothing is tried twice while it still runs.
         'database' => [
-            'driver' => 'database', 'connection' => 'runtime', 'table' => 'jobs', 'queue' => 'default', 'retry_after' => 7200, 'after_commit' => true,
+            'driver' => 'database',
+            'connection' => 'runtime',
+            'table' => 'jobs',
+            'queue' => 'default',
+            'retry_after' => 7200,
+            'after_commit' => true,
         ],
         'sync' => ['driver' => 'sync'],
     ],

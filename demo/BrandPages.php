@@ -13,7 +13,8 @@ use App\Vocabulary\ValuePage;
 final readonly class BrandPages
 {
     private const ABOUT = [
-        'Ninefold' => 'Oils and acrylics ground nine times, in a former rope walk by the water. The student line has the same pigments and more filler, and says so.',
+        'Ninefold' => 'Oils and acrylics ground nine times, in a former rope walk by the water. The student line has the same '.
+        'pigments and more filler, and says so.',
         'Tarnbeck' => 'A small works in the hills that makes paint for people who walk out to paint: tubes that close with cold fingers.',
         'Ostrelle' => 'Watercolor and gouache bound with honey, and inks that stay where they are put.',
         'Pellworth' => 'Papers and canvases, sized in the sheet. The trimmings become the next batch.',
@@ -23,7 +24,16 @@ final readonly class BrandPages
         'Calder Lane' => 'Heavy acrylics and walnut oils from a workshop in a lane of that name.',
     ];
 
-    private const INKS = [[168, 50, 90], [79, 122, 52], [46, 92, 138], [180, 116, 14], [98, 68, 130], [30, 110, 112], [140, 70, 40], [70, 70, 90]];
+    private const INKS = [
+        [168, 50, 90],
+        [79, 122, 52],
+        [46, 92, 138],
+        [180, 116, 14],
+        [98, 68, 130],
+        [30, 110, 112],
+        [140, 70, 40],
+        [70, 70, 90],
+    ];
 
     private const SIDE = 240;
 
@@ -61,7 +71,12 @@ final readonly class BrandPages
         foreach (str_split(substr(strtolower((string) preg_replace('/[^a-z]/i', '', $name)), 0, 8)) as $i => $letter) {
             $height = 30 + (ord($letter) - 97) * 6;
             imagefilledrectangle(
-                $image, 22 + $i * 25, self::SIDE - 20 - $height, 38 + $i * 25, self::SIDE - 20, $color($ink, 0.15 + 0.08 * ($i % 4)),
+                $image,
+                22 + $i * 25,
+                self::SIDE - 20 - $height,
+                38 + $i * 25,
+                self::SIDE - 20,
+                $color($ink, 0.15 + 0.08 * ($i % 4)),
             );
         }
         imagefilledellipse($image, self::SIDE - 52, 52, 56, 56, $color($ink, 0.0));

@@ -24,24 +24,46 @@ use App\Vocabulary\Spelling;
 use Closure;
 use Lokum\Feed\ColumnMap;
 
-/** Builds Quillmoor Art Supply: what four suppliers sent is read, a line-up is composed, an edition is served, and more files wait in the inbox. */
+/**
+ * Builds Quillmoor Art Supply: what four suppliers sent is read, a line-up is composed, an edition is served, and more files wait
+ * in the inbox.
+ */
 final readonly class DemoShop
 {
     /** What a person would say about the columns at the first reading; the rest is left to Lokum. */
     private const MAPS = [
-        'tarnbeck.csv' => '{"columns": {"Colour": {"attribute": "color", "label": "Color", "kind": "choice", "level": "variant"}, "Volume": {"attribute": "volume", "label": "Volume", "kind": "number", "unit": "ml", "level": "variant"},
-            "Occasion": {"attribute": "occasion", "label": "Occasion", "kind": "choice", "multiple": true, "separator": "|", "level": "product"}, "Lightfastness": {"attribute": "lightfastness", "label": "Lightfastness", "kind": "choice", "level": "product"},
-            "Finish ": {"attribute": "finish", "label": "Finish", "kind": "choice", "level": "product"}, "Pigment series": {"attribute": "pigment-series", "label": "Pigment series", "kind": "choice", "level": "product"}, "Transparent": {"attribute": "transparent", "label": "Transparent", "kind": "flag", "level": "product"}}}',
-        'ostrelle.csv' => '{"columns": {"Color": {"attribute": "color", "kind": "choice"}, "Size": {"attribute": "volume", "kind": "number"}, "Serie": {"attribute": "pigment-series", "kind": "choice"}, "Light fastness": {"attribute": "lightfastness", "kind": "choice"}}}',
-        'pellworth.csv' => '{"columns": {"Weight": {"attribute": "weight", "label": "Paper weight", "kind": "number", "unit": "g/m²", "level": "product"}, "Sheet size": {"attribute": "sheet-size", "label": "Sheet size", "kind": "choice", "level": "variant"},
-            "Surface": {"attribute": "surface", "label": "Surface", "kind": "choice", "level": "product"}, "Fibre": {"attribute": "fibre", "label": "Fibre", "kind": "choice", "multiple": true, "level": "product"}, "Color": {"attribute": "paper-tone", "label": "Paper tone", "kind": "choice", "level": "product"}}}',
-        'brannoch.csv' => '{"columns": {"color ": {"attribute": "color", "kind": "choice"}, "Hair": {"attribute": "hair", "label": "Hair", "kind": "choice", "level": "product"}, "Brush size": {"attribute": "brush-size", "label": "Brush size", "kind": "choice", "level": "variant"},
-            "Shape": {"attribute": "shape", "label": "Brush shape", "kind": "choice", "level": "product"}, "Occasion": {"attribute": "occasion", "kind": "choice"}}}',
+        'tarnbeck.csv' => '{"columns": {"Colour": {"attribute": "color", "label": "Color", "kind": "choice", "level": '.
+        '"variant"}, "Volume": {"attribute": "volume", "label": "Volume", "kind": "number", "unit": "ml", "level": "variant"},
+            "Occasion": {"attribute": "occasion", "label": "Occasion", "kind": "choice", "multiple": true, "separator": "|", '.
+            '"level": "product"}, "Lightfastness": {"attribute": "lightfastness", "label": "Lightfastness", "kind": "choice", '.
+            '"level": "product"},
+            "Finish ": {"attribute": "finish", "label": "Finish", "kind": "choice", "level": "product"}, "Pigment series": '.
+            '{"attribute": "pigment-series", "label": "Pigment series", "kind": "choice", "level": "product"}, "Transparent": '.
+            '{"attribute": "transparent", "label": "Transparent", "kind": "flag", "level": "product"}}}',
+        'ostrelle.csv' => '{"columns": {"Color": {"attribute": "color", "kind": "choice"}, "Size": {"attribute": "volume", '.
+        '"kind": "number"}, "Serie": {"attribute": "pigment-series", "kind": "choice"}, "Light fastness": {"attribute": '.
+        '"lightfastness", "kind": "choice"}}}',
+        'pellworth.csv' => '{"columns": {"Weight": {"attribute": "weight", "label": "Paper weight", "kind": "number", "unit": '.
+        '"g/m²", "level": "product"}, "Sheet size": {"attribute": "sheet-size", "label": "Sheet size", "kind": "choice", '.
+        '"level": "variant"},
+            "Surface": {"attribute": "surface", "label": "Surface", "kind": "choice", "level": "product"}, "Fibre": '.
+            '{"attribute": "fibre", "label": "Fibre", "kind": "choice", "multiple": true, "level": "product"}, "Color": '.
+            '{"attribute": "paper-tone", "label": "Paper tone", "kind": "choice", "level": "product"}}}',
+        'brannoch.csv' => '{"columns": {"color ": {"attribute": "color", "kind": "choice"}, "Hair": {"attribute": "hair", '.
+        '"label": "Hair", "kind": "choice", "level": "product"}, "Brush size": {"attribute": "brush-size", "label": "Brush '.
+        'size", "kind": "choice", "level": "variant"},
+            "Shape": {"attribute": "shape", "label": "Brush shape", "kind": "choice", "level": "product"}, "Occasion": '.
+            '{"attribute": "occasion", "kind": "choice"}}}',
     ];
 
     private const MERGES = [
         'finish' => ['Matte' => ['Matt']],
-        'pigment-series' => ['Series 1' => ['Serie 1'], 'Series 2' => ['Serie 2'], 'Series 3' => ['Serie 3'], 'Series 4' => ['Serie 4']],
+        'pigment-series' => [
+            'Series 1' => ['Serie 1'],
+            'Series 2' => ['Serie 2'],
+            'Series 3' => ['Serie 3'],
+            'Series 4' => ['Serie 4'],
+        ],
         'surface' => ['Cold pressed' => ['cold-pressed'], 'Hot pressed' => ['Hot-pressed']],
     ];
 
@@ -55,13 +77,31 @@ final readonly class DemoShop
     ];
 
     private const FILTERS = [
-        'color', Filter::PRICE, 'brand', 'volume', 'lightfastness', 'pigment-series', 'finish', 'weight', 'surface', 'sheet-size', 'hair', 'shape',
-        'brush-size', 'occasion', Filter::STOCK,
+        'color',
+        Filter::PRICE,
+        'brand',
+        'volume',
+        'lightfastness',
+        'pigment-series',
+        'finish',
+        'weight',
+        'surface',
+        'sheet-size',
+        'hair',
+        'shape',
+        'brush-size',
+        'occasion',
+        Filter::STOCK,
     ];
 
     public function __construct(
-        private ReadFeed $read, private SaveDefinition $save, private MergeValues $merge, private EditLineup $edit, private SayExpected $expect,
-        private BrandPages $brands, private Publish $publish,
+        private ReadFeed $read,
+        private SaveDefinition $save,
+        private MergeValues $merge,
+        private EditLineup $edit,
+        private SayExpected $expect,
+        private BrandPages $brands,
+        private Publish $publish,
     ) {
     }
 
@@ -90,7 +130,10 @@ final readonly class DemoShop
             $definition = Definition::query()->where('slug', $attribute)->firstOrFail();
             foreach ($merges as $keep => $labels) {
                 $ids = array_map(fn (string $label): int => FindValue::named($definition, $label)->id, $labels);
-                ($this->merge)($definition, $this->merge->plan($definition, FindValue::named($definition, (string) $keep)->id, $ids));
+                ($this->merge)(
+                    $definition,
+                    $this->merge->plan($definition, FindValue::named($definition, (string) $keep)->id, $ids),
+                );
             }
         }
         foreach (self::EXPECTED as $branch => $slugs) {

@@ -12,11 +12,58 @@ use Lokum\Feed\CsvWriter;
  */
 final class FeedMaker
 {
-    private const COLORS = ['Titanium white', 'Zinc white', 'Lemon yellow', 'Cadmium yellow', 'Naples yellow', 'Yellow ochre', 'Indian yellow', 'Cadmium orange', 'Vermilion', 'Cadmium red',
-        'Pyrrole red', 'Alizarin crimson', 'Quinacridone rose', 'Rose madder', 'Quinacridone magenta', 'Dioxazine violet', 'Cobalt violet', 'Ultramarine blue', 'French ultramarine', 'Cobalt blue',
-        'Cerulean blue', 'Phthalo blue', 'Prussian blue', 'Indigo', 'Cobalt teal', 'Phthalo turquoise', 'Viridian', 'Phthalo green', 'Emerald green', 'Sap green', 'Olive green', 'Terre verte',
-        'Chromium oxide green', 'Green gold', 'Raw sienna', 'Burnt sienna', 'Raw umber', 'Burnt umber', 'Sepia', 'Venetian red', 'Indian red', 'Transparent red oxide', 'Ivory black', 'Lamp black',
-        "Payne's grey", 'Neutral tint', 'Warm grey', 'Silver', 'Gold', 'Copper'];
+    private const COLORS = [
+        'Titanium white',
+        'Zinc white',
+        'Lemon yellow',
+        'Cadmium yellow',
+        'Naples yellow',
+        'Yellow ochre',
+        'Indian yellow',
+        'Cadmium orange',
+        'Vermilion',
+        'Cadmium red',
+        'Pyrrole red',
+        'Alizarin crimson',
+        'Quinacridone rose',
+        'Rose madder',
+        'Quinacridone magenta',
+        'Dioxazine violet',
+        'Cobalt violet',
+        'Ultramarine blue',
+        'French ultramarine',
+        'Cobalt blue',
+        'Cerulean blue',
+        'Phthalo blue',
+        'Prussian blue',
+        'Indigo',
+        'Cobalt teal',
+        'Phthalo turquoise',
+        'Viridian',
+        'Phthalo green',
+        'Emerald green',
+        'Sap green',
+        'Olive green',
+        'Terre verte',
+        'Chromium oxide green',
+        'Green gold',
+        'Raw sienna',
+        'Burnt sienna',
+        'Raw umber',
+        'Burnt umber',
+        'Sepia',
+        'Venetian red',
+        'Indian red',
+        'Transparent red oxide',
+        'Ivory black',
+        'Lamp black',
+        "Payne's grey",
+        'Neutral tint',
+        'Warm grey',
+        'Silver',
+        'Gold',
+        'Copper',
+    ];
 
     private const LATER_COLORS = ['Manganese blue', 'Gamboge', 'Bronze'];
 
@@ -40,29 +87,76 @@ final class FeedMaker
 
     private function tarnbeck(): string
     {
-        $rows = [[
-            'sku', 'parent_sku', 'name', 'category', 'brand', 'price', 'currency', 'stock', 'description', $this->later ? 'Colour name' : 'Colour',
-            'Volume', 'Pigment series', 'Lightfastness', 'Transparent', 'Finish ', 'Occasion',
-        ]];
-        $lines = [['NO', 'Ninefold oil', 'Oil', 'Ninefold', ['20 ml', '37 ml', '120 ml']], ['TF', 'Tarnbeck fine oil', 'Oil', 'Tarnbeck', ['37ml', '200 ml']], ['NA', 'Ninefold acrylic', 'Acrylic', 'NINEFOLD', ['60 ml', '120 ml', '250 ml']],
+        $rows = [
             [
-                'TS', 'Tarnbeck studio acrylic', 'Acrylic', 'Tarnbeck', ['75 ml', '250 ml', '0.5 l'],
-            ], [
-                'CL', 'Calder Lane heavy acrylic', 'Acrylic', 'Calder Lane ', ['2 fl oz', '4 fl oz'],
-            ], ['WM', 'Wrenmoor water-mixable oil', 'Oil', 'Wrenmoor', ['37 ml', '20cl']],
-            [
-                'LS', 'Loxholm student acrylic', 'Acrylic', 'Loxholm', ['75 ml', '200 ml', '500 ml'],
-            ], ['CO', 'Calder Lane walnut oil', 'Oil', 'calder lane', ['37 ml', '150 ml', '0.2 l']]];
+                'sku',
+                'parent_sku',
+                'name',
+                'category',
+                'brand',
+                'price',
+                'currency',
+                'stock',
+                'description',
+                $this->later ? 'Colour name' : 'Colour',
+                'Volume',
+                'Pigment series',
+                'Lightfastness',
+                'Transparent',
+                'Finish ',
+                'Occasion',
+            ],
+        ];
+        $lines = [
+            ['NO', 'Ninefold oil', 'Oil', 'Ninefold', ['20 ml', '37 ml', '120 ml']],
+            ['TF', 'Tarnbeck fine oil', 'Oil', 'Tarnbeck', ['37ml', '200 ml']],
+            ['NA', 'Ninefold acrylic', 'Acrylic', 'NINEFOLD', ['60 ml', '120 ml', '250 ml']],
+            ['TS', 'Tarnbeck studio acrylic', 'Acrylic', 'Tarnbeck', ['75 ml', '250 ml', '0.5 l']],
+            ['CL', 'Calder Lane heavy acrylic', 'Acrylic', 'Calder Lane ', ['2 fl oz', '4 fl oz']],
+            ['WM', 'Wrenmoor water-mixable oil', 'Oil', 'Wrenmoor', ['37 ml', '20cl']],
+            ['LS', 'Loxholm student acrylic', 'Acrylic', 'Loxholm', ['75 ml', '200 ml', '500 ml']],
+            ['CO', 'Calder Lane walnut oil', 'Oil', 'calder lane', ['37 ml', '150 ml', '0.2 l']],
+        ];
         foreach ($this->lines($lines) as [$code, $line, $category, $brand, $sizes]) {
             foreach ($this->colors() as $i => $color) {
                 $sku = sprintf('%s-%03d', $code, $i + 1);
                 $opacity = $this->pick(['Transparent', 'Semi-transparent', 'Opaque', 'opaque ']);
-                $rows[] = [$sku, '', "{$line}, ".mb_strtolower($color), "Paint > {$category}", $brand, '', '', '', "Artists' color ground in small batches. {$opacity}.",
-                    '', '', 'Series '.$this->number(1, 4), $this->pick(['I', 'I', 'II', 'III', 'ASTM I', '']), $this->pick(['yes', 'no', 'Yes', '']), $this->pick(['Gloss', 'gloss', 'Matte', 'Matt', 'Satin', 'Semi-gloss', 'matte ']), $this->pick(['Studio', 'Studio|Plein air', 'Plein air', 'Gift|Studio', ''])];
+                $rows[] = [
+                    $sku,
+                    '',
+                    "{$line}, ".mb_strtolower($color),
+                    "Paint > {$category}",
+                    $brand,
+                    '',
+                    '',
+                    '',
+                    "Artists' color ground in small batches. {$opacity}.",
+                    '',
+                    '',
+                    'Series '.$this->number(1, 4),
+                    $this->pick(['I', 'I', 'II', 'III', 'ASTM I', '']),
+                    $this->pick(['yes', 'no', 'Yes', '']),
+                    $this->pick(['Gloss', 'gloss', 'Matte', 'Matt', 'Satin', 'Semi-gloss', 'matte ']),
+                    $this->pick(['Studio', 'Studio|Plein air', 'Plein air', 'Gift|Studio', '']),
+                ];
                 foreach ($sizes as $s => $size) {
                     $rows[] = [
-                        $sku.'-'.($s + 1), $sku, '', '', '', $this->price(4 + 5 * $s + $i % 7), 'EUR', (string) max(0, $this->number(-6, 60)), '',
-                        $this->spell($color, 0), $size, '', '', '', '', '',
+                        $sku.'-'.($s + 1),
+                        $sku,
+                        '',
+                        '',
+                        '',
+                        $this->price(4 + 5 * $s + ($i % 7)),
+                        'EUR',
+                        (string) max(0, $this->number(-6, 60)),
+                        '',
+                        $this->spell($color, 0),
+                        $size,
+                        '',
+                        '',
+                        '',
+                        '',
+                        '',
                     ];
                 }
             }
@@ -73,10 +167,24 @@ final class FeedMaker
 
     private function ostrelle(): string
     {
-        $rows = [[
-            'sku', 'parent_sku', 'name', 'category', 'brand', 'price', 'currency', 'stock', 'Color', 'Size', 'Serie', 'Light fastness', 'Granulating',
-            'Features',
-        ]];
+        $rows = [
+            [
+                'sku',
+                'parent_sku',
+                'name',
+                'category',
+                'brand',
+                'price',
+                'currency',
+                'stock',
+                'Color',
+                'Size',
+                'Serie',
+                'Light fastness',
+                'Granulating',
+                'Features',
+            ],
+        ];
         $lines = [
             ['OW', 'Ostrelle watercolor', 'Watercolor', ['half pan', '5 ml', '1,5 cl']],
             ['OH', 'Ostrelle honey watercolor', 'Watercolor', ['5 ml', '10 ml']],
@@ -109,18 +217,33 @@ final class FeedMaker
                     $this->pick(['vegan;non-toxic', 'vegan', 'non-toxic;archival', 'archival', '']),
                 ];
                 if (count($sizes) === 1) {
-                    $rows[] = array_replace(
-                        $row,
-                        [5 => $this->comma(7 + $i % 5), 6 => 'EUR', 7 => (string) $this->number(0, 25), 8 => $this->spell($color, 1), 9 => $sizes[0]],
-                    );
+                    $rows[] = array_replace($row, [
+                        5 => $this->comma(7 + ($i % 5)),
+                        6 => 'EUR',
+                        7 => (string) $this->number(0, 25),
+                        8 => $this->spell($color, 1),
+                        9 => $sizes[0],
+                    ]);
 
                     continue;
                 }
                 $rows[] = $row;
                 foreach ($sizes as $s => $size) {
                     $rows[] = [
-                        "{$sku}.".chr(97 + $s), $sku, '', '', '', $this->comma(3 + 3 * $s + $i % 5), 'EUR', (string) max(0, $this->number(-4, 30)),
-                        $this->spell($color, 1), $size, '', '', '', '',
+                        "{$sku}.".chr(97 + $s),
+                        $sku,
+                        '',
+                        '',
+                        '',
+                        $this->comma(3 + 3 * $s + ($i % 5)),
+                        'EUR',
+                        (string) max(0, $this->number(-4, 30)),
+                        $this->spell($color, 1),
+                        $size,
+                        '',
+                        '',
+                        '',
+                        '',
                     ];
                 }
             }
@@ -131,15 +254,46 @@ final class FeedMaker
 
     private function pellworth(): string
     {
-        $rows = [[
-            'SKU', 'Parent SKU', 'Name', 'Category', 'Brand', 'Price', 'Currency', 'Stock', 'Weight', 'Sheet size', 'Surface', 'Fibre', 'Color',
-            'Sheets', 'Acid-free', 'Length (mm)',
-        ]];
-        $surfaces = ['Cold pressed', 'cold-pressed', 'Cold Pressed ', 'Hot pressed', 'Hot-pressed', 'Rough', 'rough', 'Smooth', 'Laid', 'Vellum'];
-        $kinds = [['Watercolor paper', 'Paper > Watercolor paper', ['185 gsm', '300 g/m²', '300gsm', '425 g/m2', '140 lb']], ['Drawing paper', 'Paper > Drawing paper', ['90 g/m²', '120 gsm', '160 g/m2', '220 gsm']], ['Mixed media paper', 'Paper > Mixed media', ['250 gsm', '300 gsm']],
-            ['Printmaking paper', 'Printmaking > Paper', ['250 g/m²', '280 gsm']], [
-                'Stretched canvas', 'Canvas > Stretched canvas', ['380 gsm', '420 g/m²'],
-            ], ['Canvas panel', 'Canvas > Panels', ['280 gsm']]];
+        $rows = [
+            [
+                'SKU',
+                'Parent SKU',
+                'Name',
+                'Category',
+                'Brand',
+                'Price',
+                'Currency',
+                'Stock',
+                'Weight',
+                'Sheet size',
+                'Surface',
+                'Fibre',
+                'Color',
+                'Sheets',
+                'Acid-free',
+                'Length (mm)',
+            ],
+        ];
+        $surfaces = [
+            'Cold pressed',
+            'cold-pressed',
+            'Cold Pressed ',
+            'Hot pressed',
+            'Hot-pressed',
+            'Rough',
+            'rough',
+            'Smooth',
+            'Laid',
+            'Vellum',
+        ];
+        $kinds = [
+            ['Watercolor paper', 'Paper > Watercolor paper', ['185 gsm', '300 g/m²', '300gsm', '425 g/m2', '140 lb']],
+            ['Drawing paper', 'Paper > Drawing paper', ['90 g/m²', '120 gsm', '160 g/m2', '220 gsm']],
+            ['Mixed media paper', 'Paper > Mixed media', ['250 gsm', '300 gsm']],
+            ['Printmaking paper', 'Printmaking > Paper', ['250 g/m²', '280 gsm']],
+            ['Stretched canvas', 'Canvas > Stretched canvas', ['380 gsm', '420 g/m²']],
+            ['Canvas panel', 'Canvas > Panels', ['280 gsm']],
+        ];
         $sizes = ['A3', 'A4', 'A5', '30 x 40 cm', '210 x 297 mm', '56 x 76 cm', 'a2'];
         $n = 0;
         foreach (['Pellworth', 'Wrenmoor', 'Loxholm'] as $brand) {
@@ -164,7 +318,14 @@ final class FeedMaker
                             $this->pick($surfaces),
                             $this->pick(['Cotton', '100% cotton', 'Cotton|Linen', 'Cellulose', 'cellulose|Cotton', 'Linen']),
                             $this->pick([
-                                'Natural white', 'natural white', 'Bright white', 'Cream', 'Off-white', 'Off white', 'Buff', 'Toned grey',
+                                'Natural white',
+                                'natural white',
+                                'Bright white',
+                                'Cream',
+                                'Off-white',
+                                'Off white',
+                                'Buff',
+                                'Toned grey',
                                 'Toned gray',
                             ]),
                             (string) $this->pick(['10', '12', '20', '50', '']),
@@ -173,8 +334,22 @@ final class FeedMaker
                         ];
                         for ($s = 0, $many = $this->number(2, 4); $s < $many; $s++) {
                             $rows[] = [
-                                "{$sku}-{$s}", $sku, '', '', '', $this->price(6 + 4 * $s), 'EUR', (string) max(0, $this->number(-3, 40)), '',
-                                $sizes[($n + 2 * $s) % count($sizes)], '', '', '', '', '', (string) $this->pick(['297', '400', '420', '', '760']),
+                                "{$sku}-{$s}",
+                                $sku,
+                                '',
+                                '',
+                                '',
+                                $this->price(6 + 4 * $s),
+                                'EUR',
+                                (string) max(0, $this->number(-3, 40)),
+                                '',
+                                $sizes[($n + 2 * $s) % count($sizes)],
+                                '',
+                                '',
+                                '',
+                                '',
+                                '',
+                                (string) $this->pick(['297', '400', '420', '', '760']),
                             ];
                         }
                     }
@@ -187,13 +362,41 @@ final class FeedMaker
 
     private function brannoch(): string
     {
-        $rows = [[
-            'sku', 'parent_sku', 'name', 'category', 'brand', 'price', 'currency', 'stock', 'Hair', 'Brush size', 'Shape', 'Handle', 'Vegan',
-            $this->later ? 'Colour shade' : 'color ', 'Occasion', 'image',
-        ]];
+        $rows = [
+            [
+                'sku',
+                'parent_sku',
+                'name',
+                'category',
+                'brand',
+                'price',
+                'currency',
+                'stock',
+                'Hair',
+                'Brush size',
+                'Shape',
+                'Handle',
+                'Vegan',
+                $this->later ? 'Colour shade' : 'color ',
+                'Occasion',
+                'image',
+            ],
+        ];
         $brushSizes = ['000', '00', '0', '1', '2', '4', '6', '8', '10', '12', '16', '20', '24'];
         foreach (['Brannoch wash', 'Brannoch fine', 'Ninefold studio', 'Calder Lane'] as $l => $line) {
-            foreach ([['Round', 'Kolinsky sable'], ['Flat', 'Synthetic'], ['Filbert', 'Hog bristle'], ['Fan', 'hog bristle '], ['Rigger', 'Kolinsky Sable'], ['Mop', 'Squirrel'], ['Angled', 'synthetic'], ['Hake', 'Goat'], ['Bright', 'Hog Bristle']] as $i => [$shape, $hair]) {
+            foreach (
+                [
+                    ['Round', 'Kolinsky sable'],
+                    ['Flat', 'Synthetic'],
+                    ['Filbert', 'Hog bristle'],
+                    ['Fan', 'hog bristle '],
+                    ['Rigger', 'Kolinsky Sable'],
+                    ['Mop', 'Squirrel'],
+                    ['Angled', 'synthetic'],
+                    ['Hake', 'Goat'],
+                    ['Bright', 'Hog Bristle'],
+                ] as $i => [$shape, $hair]
+            ) {
                 if ($this->later && $i % 4 !== $l) {
                     continue;
                 }
@@ -211,7 +414,9 @@ final class FeedMaker
                     '',
                     $this->pick([$shape, mb_strtolower($shape), $shape.' ']),
                     $this->pick(['Long', 'Short', 'long']),
-                    str_contains(mb_strtolower($hair), 'synthetic') ? $this->pick(['true', 'TRUE']) : $this->pick(['false', 'FALSE', 'false']),
+                    str_contains(mb_strtolower($hair), 'synthetic')
+                        ? $this->pick(['true', 'TRUE'])
+                        : $this->pick(['false', 'FALSE', 'false']),
                     '',
                     '',
                     '',
@@ -219,8 +424,22 @@ final class FeedMaker
                 foreach ($brushSizes as $s => $size) {
                     if (($s + $i) % 2 === 0 || $s < 4) {
                         $rows[] = [
-                            "{$sku}-{$size}", $sku, '', '', '', $this->price(3 + 2 * $s), 'EUR', (string) max(0, $this->number(-5, 35)), '', $size,
-                            '', '', '', '', '', '',
+                            "{$sku}-{$size}",
+                            $sku,
+                            '',
+                            '',
+                            '',
+                            $this->price(3 + 2 * $s),
+                            'EUR',
+                            (string) max(0, $this->number(-5, 35)),
+                            '',
+                            $size,
+                            '',
+                            '',
+                            '',
+                            '',
+                            '',
+                            '',
                         ];
                     }
                 }
@@ -241,7 +460,7 @@ final class FeedMaker
                     "{$line}, ".mb_strtolower($color),
                     $path,
                     explode(' ', $line)[0] === 'Calder' ? 'Calder Lane' : explode(' ', $line)[0],
-                    $this->price(1 + $i % 4),
+                    $this->price(1 + ($i % 4)),
                     'EUR',
                     (string) $this->number(0, 80),
                     '',
@@ -255,11 +474,35 @@ final class FeedMaker
                 ];
             }
         }
-        foreach (['Table easel', 'Field easel', 'Studio easel', 'Drawing table', 'Plan chest', 'Taboret', 'Palette stand', 'Canvas rack'] as $i => $name) {
+        foreach (
+            [
+                'Table easel',
+                'Field easel',
+                'Studio easel',
+                'Drawing table',
+                'Plan chest',
+                'Taboret',
+                'Palette stand',
+                'Canvas rack',
+            ] as $i => $name
+        ) {
             $rows[] = [
-                sprintf('%s-%02d', $this->later ? 'SG' : 'SF', $i + 1), '', 'Brannoch '.mb_strtolower($name), 'Studio furniture', 'Brannoch',
-                $this->price(60 + 45 * $i), 'EUR', (string) $this->number(0, 6), '', '', '', '', '', $this->pick(['Oak', 'Beech', 'Walnut', 'oak']),
-                'Studio', '',
+                sprintf('%s-%02d', $this->later ? 'SG' : 'SF', $i + 1),
+                '',
+                'Brannoch '.mb_strtolower($name),
+                'Studio furniture',
+                'Brannoch',
+                $this->price(60 + 45 * $i),
+                'EUR',
+                (string) $this->number(0, 6),
+                '',
+                '',
+                '',
+                '',
+                '',
+                $this->pick(['Oak', 'Beech', 'Walnut', 'oak']),
+                'Studio',
+                '',
             ];
         }
 
@@ -346,12 +589,15 @@ final class FeedMaker
     {
         $this->seed = ($this->seed * 1103515245 + 12345) & 0x7FFFFFFF;
 
-        return $low + intdiv($this->seed, 65536) % ($high - $low + 1);
+        return $low + (intdiv($this->seed, 65536) % ($high - $low + 1));
     }
 
     /** @param  list<list<string>>  $rows */
     private function csv(array $rows, string $delimiter): string
     {
-        return implode('', array_map(fn (array $row): string => CsvWriter::line(array_map(strval(...), array_values($row)), $delimiter), $rows));
+        return implode(
+            '',
+            array_map(fn (array $row): string => CsvWriter::line(array_map(strval(...), array_values($row)), $delimiter), $rows),
+        );
     }
 }

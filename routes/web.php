@@ -36,19 +36,27 @@ Route::middleware('guest')->group(function (): void {
 });
 
 // Outside the session: a guest's visit leaves no row, and what caches keep carries no cookie.
-Route::withoutMiddleware('web')->middleware(Throttle::class)->group(function (): void {
-    Route::get('/shop', [ShopController::class, 'home'])->name('shop');
-    Route::get('/shop/search', [ShopController::class, 'search'])->name('shop.search');
-    Route::get('/shop/c/{slug}', [ShopController::class, 'category'])->name('shop.category');
-    Route::get('/shop/a/{attribute}', [DirectoryController::class, 'index'])->name('shop.directory');
-    Route::get('/shop/a/{attribute}/{slug}', [DirectoryController::class, 'show'])->name('shop.value');
-    Route::get('/pictures/{name}', [DirectoryController::class, 'picture'])->where('name', '[a-f0-9]{32}\.webp')->name('shop.picture');
-    Route::get('/shop/p/{sku}', [ShopController::class, 'product'])->where('sku', '.*')->name('shop.product');
-});
+Route::withoutMiddleware('web')
+    ->middleware(Throttle::class)
+    ->group(function (): void {
+        Route::get('/shop', [ShopController::class, 'home'])->name('shop');
+        Route::get('/shop/search', [ShopController::class, 'search'])->name('shop.search');
+        Route::get('/shop/c/{slug}', [ShopController::class, 'category'])->name('shop.category');
+        Route::get('/shop/a/{attribute}', [DirectoryController::class, 'index'])->name('shop.directory');
+        Route::get('/shop/a/{attribute}/{slug}', [DirectoryController::class, 'show'])->name('shop.value');
+        Route::get('/pictures/{name}', [DirectoryController::class, 'picture'])
+            ->where('name', '[a-f0-9]{32}\.webp')
+            ->name('shop.picture');
+        Route::get('/shop/p/{sku}', [ShopController::class, 'product'])
+            ->where('sku', '.*')
+            ->name('shop.product');
+    });
 
 Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/account', [AccountController::class, 'show'])->name('account');
-    Route::put('/account', [AccountController::class, 'update'])->middleware('throttle:sign-in')->name('account.update');
+    Route::put('/account', [AccountController::class, 'update'])
+        ->middleware('throttle:sign-in')
+        ->name('account.update');
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
     Route::get('/today/found', [TodayController::class, 'found'])->name('today.found');
@@ -110,8 +118,12 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
         ->withoutScopedBindings();
     Route::post('/values/{definition:slug}/merge', [ValueActsController::class, 'merge'])->name('values.merge');
     Route::post('/values/{definition:slug}/order', [ValuesController::class, 'order'])->name('values.order');
-    Route::put('/values/{definition:slug}/{value}/name', [ValuesController::class, 'rename'])->name('values.rename')->withoutScopedBindings();
-    Route::put('/values/{definition:slug}/{value}', [ValuesController::class, 'update'])->name('values.update')->withoutScopedBindings();
+    Route::put('/values/{definition:slug}/{value}/name', [ValuesController::class, 'rename'])
+        ->name('values.rename')
+        ->withoutScopedBindings();
+    Route::put('/values/{definition:slug}/{value}', [ValuesController::class, 'update'])
+        ->name('values.update')
+        ->withoutScopedBindings();
     Route::post('/line-ups', [LineupsController::class, 'store'])->name('line-ups.store');
     Route::post('/line-ups/order', [LineupsController::class, 'order'])->name('line-ups.order');
     Route::post('/line-ups/settings', [LineupsController::class, 'settings'])->name('line-ups.settings');
@@ -128,18 +140,31 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/history/{change}/take-back', [HistoryController::class, 'takeBack'])->name('history.take-back');
 });
 
-Route::prefix('api')->name('api.')->withoutMiddleware('web')->middleware(LetIn::class)->group(function (): void {
-    Route::get('/edition', [ApiController::class, 'edition'])->name('edition');
-    Route::get('/line-up', [ApiController::class, 'lineup'])->name('line-up');
-    Route::get('/listing', [ApiController::class, 'listing'])->name('listing');
-    Route::get('/terms/{attribute}', [ApiController::class, 'terms'])->name('terms');
-    Route::get('/products/{sku}', [ApiController::class, 'show'])->where('sku', '.*')->name('product');
-    Route::get('/edition.jsonl', [ApiController::class, 'everything'])->name('everything');
-});
-Route::get('/api/openapi.json', [ApiController::class, 'document'])->withoutMiddleware('web')->name('api.document');
-Route::post('/stand-in/notices', [OutsideController::class, 'standIn'])->withoutMiddleware('web')->middleware('throttle:120,1')->name('stand-in');
+Route::prefix('api')
+    ->name('api.')
+    ->withoutMiddleware('web')
+    ->middleware(LetIn::class)
+    ->group(function (): void {
+        Route::get('/edition', [ApiController::class, 'edition'])->name('edition');
+        Route::get('/line-up', [ApiController::class, 'lineup'])->name('line-up');
+        Route::get('/listing', [ApiController::class, 'listing'])->name('listing');
+        Route::get('/terms/{attribute}', [ApiController::class, 'terms'])->name('terms');
+        Route::get('/products/{sku}', [ApiController::class, 'show'])
+            ->where('sku', '.*')
+            ->name('product');
+        Route::get('/edition.jsonl', [ApiController::class, 'everything'])->name('everything');
+    });
+Route::get('/api/openapi.json', [ApiController::class, 'document'])
+    ->withoutMiddleware('web')
+    ->name('api.document');
+Route::post('/stand-in/notices', [OutsideController::class, 'standIn'])
+    ->withoutMiddleware('web')
+    ->middleware('throttle:120,1')
+    ->name('stand-in');
 
-Route::post('/publishing', [PublishingController::class, 'store'])->middleware(['auth', 'can:publish'])->name('publishing.store');
+Route::post('/publishing', [PublishingController::class, 'store'])
+    ->middleware(['auth', 'can:publish'])
+    ->name('publishing.store');
 
 Route::middleware(['auth', 'can:manage'])->group(function (): void {
     Route::get('/outside', [OutsideController::class, 'show'])->name('outside');

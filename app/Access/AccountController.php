@@ -20,9 +20,12 @@ final class AccountController
 
     public function update(Request $request, EditPeople $edit): RedirectResponse
     {
-        $request->validate(['now' => 'required|string|max:200', 'password' => ['required', 'string', 'confirmed', new SoundPassword]]);
+        $request->validate([
+            'now' => 'required|string|max:200',
+            'password' => ['required', 'string', 'confirmed', new SoundPassword()],
+        ]);
         $user = $request->user();
-        if (! $user instanceof User || ! Hash::check($request->string('now')->toString(), $user->password)) {
+        if (! ($user instanceof User) || ! Hash::check($request->string('now')->toString(), $user->password)) {
             throw new Refused('That is not your password now.', 'now');
         }
         $edit->change($user, $user->name, $user->role, $request->string('password')->toString());

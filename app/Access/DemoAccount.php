@@ -34,8 +34,10 @@ final readonly class DemoAccount
     public static function createAll(): void
     {
         foreach (self::all() as $account) {
-            User::query()
-                ->firstOrCreate(['email' => $account->email], ['name' => $account->name, 'password' => $account->password, 'role' => $account->role]);
+            User::query()->firstOrCreate(
+                ['email' => $account->email],
+                ['name' => $account->name, 'password' => $account->password, 'role' => $account->role],
+            );
         }
     }
 }

@@ -21,7 +21,12 @@ final readonly class EditPeople
     public function add(string $name, string $email, string $password, Role $role): User
     {
         return DB::transaction(function () use ($name, $email, $password, $role): User {
-            $user = User::query()->create(['name' => $name, 'email' => $email, 'password' => $password, 'role' => $role]);
+            $user = User::query()->create([
+                'name' => $name,
+                'email' => $email,
+                'password' => $password,
+                'role' => $role,
+            ]);
             $this->ledger->note(self::ROOM, "Gave {$name} ({$email}) access as {$role->value}");
 
             return $user;
@@ -36,12 +41,19 @@ final readonly class EditPeople
             $this->keepAManager($user, $role);
             $changesRole = $user->role !== $role;
             $user->update(['name' => $name, 'role' => $role] + ($password === null ? [] : ['password' => $password]));
-            $said = array_filter([$changesRole ? "made {$name} {$role->value}" : null, $password === null ? null : "gave {$name} a new password"]);
-            $said === [] ?: $this->ledger->note(self::ROOM, ucfirst(implode(' and ', $said)));
+            $said = array_filter([
+                $changesRole ? "made {$name} {$role->value}" : null,
+                $password === null ? null : "gave {$name} a new password",
+            ]);
+            if ($said !== []) {
+                $this->ledger->note(self::ROOM, ucfirst(implode(' and ', $said)));
+            }
 
             return $said !== [];
         });
-        $ends ? $this->endSessions($user) : null;
+        if ($ends) {
+            $this->endSessions($user);
+        }
     }
 
     public function remove(User $user): void
@@ -58,7 +70,11 @@ final readonly class EditPeople
     /** Inside the transaction, which waits for any other: two acts at once cannot take away the last one. */
     private function keepAManager(User $user, ?Role $becomes): void
     {
-        if ($user->role === Role::Manager && $becomes !== Role::Manager && User::query()->where('role', Role::Manager)->count() === 1) {
+        if (
+            $user->role === Role::Manager &&
+            $becomes !== Role::Manager &&
+            User::query()->where('role', Role::Manager)->count() === 1
+        ) {
             throw new Refused('There must be a manager left.');
         }
     }

@@ -19,7 +19,7 @@ final class ManagersOnly
     public static function allow(int $definition): void
     {
         $user = Auth::user();
-        if (! $user instanceof User || $user->role === Role::Manager) {
+        if (! ($user instanceof User) || $user->role === Role::Manager) {
             return;
         }
         $kept = DB::table('definitions')->where('id', $definition)->where('edited_by', Role::Manager->value)->value('label');

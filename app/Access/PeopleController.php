@@ -20,18 +20,31 @@ final class PeopleController
     public function store(Request $request, EditPeople $edit): RedirectResponse
     {
         $request->merge(['email' => User::address($request->string('email')->toString())]);
-        $input = $request->validate(self::rules() + [
-            'email' => 'required|email|max:200|unique:users', 'password' => ['required', 'string', new SoundPassword],
-        ]);
-        $edit->add((string) $input['name'], (string) $input['email'], (string) $input['password'], Role::from((string) $input['role']));
+        $input = $request->validate(
+            self::rules() + [
+                'email' => 'required|email|max:200|unique:users',
+                'password' => ['required', 'string', new SoundPassword()],
+            ],
+        );
+        $edit->add(
+            (string) $input['name'],
+            (string) $input['email'],
+            (string) $input['password'],
+            Role::from((string) $input['role']),
+        );
 
         return back()->with('done', "{$input['name']} can sign in now.");
     }
 
     public function update(Request $request, User $user, EditPeople $edit): RedirectResponse
     {
-        $input = $request->validate(self::rules() + ['password' => ['nullable', 'string', new SoundPassword]]);
-        $edit->change($user, (string) $input['name'], Role::from((string) $input['role']), ($input['password'] ?? '') === '' ? null : (string) $input['password']);
+        $input = $request->validate(self::rules() + ['password' => ['nullable', 'string', new SoundPassword()]]);
+        $edit->change(
+            $user,
+            (string) $input['name'],
+            Role::from((string) $input['role']),
+            ($input['password'] ?? '') === '' ? null : (string) $input['password'],
+        );
 
         return back()->with('done', "Saved {$user->name}.");
     }

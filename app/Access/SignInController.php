@@ -27,10 +27,15 @@ final class SignInController
         $email = User::address($request->string('email')->toString());
         if (! Auth::attempt(['email' => $email, 'password' => $request->string('password')->toString()])) {
             if (Cache::add("failed:{$request->ip()}:{$email}", true, self::NOTED_EVERY)) {
-                $ledger->note(EditPeople::ROOM, 'A sign-in failed: '.mb_strimwidth($email, 0, 100, '…').", from {$request->ip()}");
+                $ledger->note(
+                    EditPeople::ROOM,
+                    'A sign-in failed: '.mb_strimwidth($email, 0, 100, '…').", from {$request->ip()}",
+                );
             }
 
-            return back()->withInput($request->only('email'))->withErrors(['email' => 'The address and the password do not belong together.']);
+            return back()
+                ->withInput($request->only('email'))
+                ->withErrors(['email' => 'The address and the password do not belong together.']);
         }
         $request->session()->regenerate();
 

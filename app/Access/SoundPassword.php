@@ -26,7 +26,9 @@ final class SoundPassword implements ValidationRule
     public function validate(string $attribute, mixed $value, Closure $fail): void
     {
         $problem = self::problem(is_string($value) ? $value : '');
-        $problem === null ?: $fail($problem);
+        if ($problem !== null) {
+            $fail($problem);
+        }
     }
 
     /** Why a password is not taken; null where it is. */
@@ -37,7 +39,8 @@ final class SoundPassword implements ValidationRule
         return match (true) {
             mb_strlen($password) < self::SHORTEST => 'A password has '.self::SHORTEST.' characters or more.',
             mb_strlen($password) > self::LONGEST => 'A password has '.self::LONGEST.' characters at most.',
-            self::isCommon($plain) => 'This password is one of those that are tried first. Choose another, such as four words that have nothing to do with each other.',
+            self::isCommon($plain) => 'This password is one of those that are tried first. Choose another, such as four words '.
+                'that have nothing to do with each other.',
             count(array_unique(mb_str_split($plain))) < self::DIFFERENT => 'This password has too few different characters.',
             default => null,
         };

@@ -28,7 +28,10 @@ final class ApiController
         $edition = Served::of($request)->edition;
 
         return $this->answer([
-            'edition' => $edition?->id, 'products' => $edition?->products, 'variants' => $edition?->variants, 'terms' => $edition?->terms,
+            'edition' => $edition?->id,
+            'products' => $edition?->products,
+            'variants' => $edition?->variants,
+            'terms' => $edition?->terms,
             'published_at' => $edition?->created_at->toIso8601String(),
         ]);
     }
@@ -42,8 +45,12 @@ final class ApiController
             'page' => $page->title,
             'filters' => array_map(
                 fn (FilterSettings $filter): array => [
-                    'key' => $filter->key, 'title' => $filter->title, 'kind' => $filter->kind->value, 'control' => $filter->control->value,
-                    'combine' => $filter->combine->value, 'unit' => $filter->unit,
+                    'key' => $filter->key,
+                    'title' => $filter->title,
+                    'kind' => $filter->kind->value,
+                    'control' => $filter->control->value,
+                    'combine' => $filter->combine->value,
+                    'unit' => $filter->unit,
                 ],
                 $edition->filters($page->lineup),
             ),
@@ -60,7 +67,8 @@ final class ApiController
         $page = $this->page($request, $edition);
         $address = ListingAddress::read(self::asForShoppers($request), $edition, $page);
         $refused = [
-            ...$address->refused, ...$page->words->remarks ?? [],
+            ...$address->refused,
+            ...$page->words->remarks ?? [],
             ...array_map(fn (string $name): string => "There is no filter \"{$name}\" on this page.", $address->unknown),
         ];
         $number = $request->query('page', '1');
@@ -76,8 +84,12 @@ final class ApiController
         }
 
         return $this->answer([
-            'edition' => $edition->number(), 'products' => $listing->products, 'page' => $listing->number, 'pages' => $listing->pages,
-            'filters' => array_map($this->filter(...), $listing->filters), 'items' => array_map($this->product(...), $listing->shown),
+            'edition' => $edition->number(),
+            'products' => $listing->products,
+            'page' => $listing->number,
+            'pages' => $listing->pages,
+            'filters' => array_map($this->filter(...), $listing->filters),
+            'items' => array_map($this->product(...), $listing->shown),
             'remarks' => $listing->remarks(),
         ]);
     }
@@ -103,12 +115,16 @@ final class ApiController
         return $this->answer([
             'attribute' => $found->slug,
             'label' => $found->label,
-            'terms' => array_values(array_map(
-                fn (EditionTerm $term): array => [
-                    'slug' => $term->slug, 'label' => $term->label, 'products' => $term->products,
-                ] + $this->look($term->look),
-                $edition->terms($found),
-            )),
+            'terms' => array_values(
+                array_map(
+                    fn (EditionTerm $term): array => [
+                        'slug' => $term->slug,
+                        'label' => $term->label,
+                        'products' => $term->products,
+                    ] + $this->look($term->look),
+                    $edition->terms($found),
+                ),
+            ),
         ]);
     }
 
@@ -116,11 +132,20 @@ final class ApiController
     {
         $product = Served::of($request)->file()->goods->product($sku);
 
-        return $product === null ? Answers::json(404, "There is no product \"{$sku}\".") : $this->answer($this->product($product) + ['description' => $product->description, 'properties' => $product->properties === [] ? new \stdClass : $product->properties,
-            'variants' => array_map(
-                fn (array $variant): array => ['properties' => $variant['properties'] === [] ? new \stdClass : $variant['properties']] + $variant,
-                $product->variants,
-            )]);
+        return $product === null
+            ? Answers::json(404, "There is no product \"{$sku}\".")
+            : $this->answer(
+                $this->product($product) + [
+                    'description' => $product->description,
+                    'properties' => $product->properties === [] ? new \stdClass() : $product->properties,
+                    'variants' => array_map(
+                        fn (array $variant): array => [
+                            'properties' => $variant['properties'] === [] ? new \stdClass() : $variant['properties'],
+                        ] + $variant,
+                        $product->variants,
+                    ),
+                ],
+            );
     }
 
     /** The whole edition, one JSON document a line: what it is, attributes with their terms, then every product. */
@@ -128,30 +153,42 @@ final class ApiController
     {
         $edition = Served::of($request)->file();
 
-        return response()->stream(function () use ($edition): void {
-            $line = function (array $document): void {
-                echo json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE), "\n";
-            };
-            $line(['type' => 'edition', 'edition' => $edition->number(), 'products' => $edition->layout->products()]);
-            foreach ($edition->attributes() as $attribute) {
-                $line([
-                    'type' => 'attribute',
-                    'attribute' => $attribute->slug,
-                    'label' => $attribute->label,
-                    'kind' => $attribute->kind->value,
-                    'terms' => array_values(array_map(
-                        fn (EditionTerm $term): array => [
-                            'slug' => $term->slug, 'label' => $term->label, 'products' => $term->products,
-                        ] + $this->look($term->look),
-                        $edition->terms($attribute),
-                    )),
-                ]);
-            }
-            foreach ($edition->goods->everyProduct() as $product) {
-                $line(['type' => 'product'] + $this->product($product) + ['properties' => $product->properties, 'variants' => $product->variants]);
-            }
-            flush();
-        }, 200, ['Content-Type' => 'application/jsonl']);
+        return response()->stream(
+            function () use ($edition): void {
+                $line = function (array $document): void {
+                    echo json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE),
+                    "\n";
+                };
+                $line(['type' => 'edition', 'edition' => $edition->number(), 'products' => $edition->layout->products()]);
+                foreach ($edition->attributes() as $attribute) {
+                    $line([
+                        'type' => 'attribute',
+                        'attribute' => $attribute->slug,
+                        'label' => $attribute->label,
+                        'kind' => $attribute->kind->value,
+                        'terms' => array_values(
+                            array_map(
+                                fn (EditionTerm $term): array => [
+                                    'slug' => $term->slug,
+                                    'label' => $term->label,
+                                    'products' => $term->products,
+                                ] + $this->look($term->look),
+                                $edition->terms($attribute),
+                            ),
+                        ),
+                    ]);
+                }
+                foreach ($edition->goods->everyProduct() as $product) {
+                    $line(
+                        ['type' => 'product'] +
+                            $this->product($product) + ['properties' => $product->properties, 'variants' => $product->variants],
+                    );
+                }
+                flush();
+            },
+            200,
+            ['Content-Type' => 'application/jsonl'],
+        );
     }
 
     public function document(): JsonResponse
@@ -162,9 +199,10 @@ final class ApiController
     private function page(Request $request, EditionFile $edition): ShopPage
     {
         $slug = $request->query('category');
-        $category = is_string($slug) && $slug !== ''
-            ? $edition->category($slug) ?? abort(Answers::json(404, "There is no category \"{$slug}\"."))
-            : null;
+        $category =
+            is_string($slug) && $slug !== ''
+                ? $edition->category($slug) ?? abort(Answers::json(404, "There is no category \"{$slug}\"."))
+                : null;
         $words = $request->query('q');
 
         return match (true) {
@@ -178,26 +216,46 @@ final class ApiController
     private function filter(ShownFilter $filter): array
     {
         $term = fn (OfferedTerm $term): array => [
-            'slug' => $term->slug, 'label' => $term->label, 'count' => $term->count, 'picked' => $term->picked,
+            'slug' => $term->slug,
+            'label' => $term->label,
+            'count' => $term->count,
+            'picked' => $term->picked,
         ] + $this->look($term->look);
 
-        return ['key' => $filter->key, 'parameter' => $filter->key === FilterSettings::CATEGORY ? 'below' : $filter->key, 'title' => $filter->title, 'control' => $filter->control->value, 'combine' => $filter->combine->value]
-            + ($filter->steps === null ? [] : [
-                'min' => $filter->steps->min, 'max' => $filter->steps->max, 'step' => $filter->steps->step, 'from' => $filter->from,
-                'to' => $filter->to,
-            ])
-            + ['terms' => array_map(
-                fn (OfferedTerm $one): array => $term($one) + ($one->below === [] ? [] : ['below' => array_map($term, $one->below)]),
-                $filter->terms,
-            )];
+        return [
+            'key' => $filter->key,
+            'parameter' => $filter->key === FilterSettings::CATEGORY ? 'below' : $filter->key,
+            'title' => $filter->title,
+            'control' => $filter->control->value,
+            'combine' => $filter->combine->value,
+        ] +
+            ($filter->steps === null
+                ? []
+                : [
+                    'min' => $filter->steps->min,
+                    'max' => $filter->steps->max,
+                    'step' => $filter->steps->step,
+                    'from' => $filter->from,
+                    'to' => $filter->to,
+                ]) + [
+                    'terms' => array_map(
+                        fn (OfferedTerm $one): array => $term($one) +
+                            ($one->below === [] ? [] : ['below' => array_map($term, $one->below)]),
+                        $filter->terms,
+                    ),
+                ];
     }
 
     /** @return array<string, mixed> */
     private function product(EditionProduct $product): array
     {
         return [
-            'sku' => $product->sku, 'name' => $product->name, 'price_from' => $product->priceFrom, 'price_to' => $product->priceTo,
-            'currency' => $product->currency, 'in_stock' => $product->inStock,
+            'sku' => $product->sku,
+            'name' => $product->name,
+            'price_from' => $product->priceFrom,
+            'price_to' => $product->priceTo,
+            'currency' => $product->currency,
+            'in_stock' => $product->inStock,
         ];
     }
 
@@ -205,7 +263,11 @@ final class ApiController
     private function look(Look $look): array
     {
         return array_filter(
-            ['help' => $look->help, 'colors' => $look->colors, 'picture' => $look->picture === null ? null : url(route('shop.picture', $look->picture))],
+            [
+                'help' => $look->help,
+                'colors' => $look->colors,
+                'picture' => $look->picture === null ? null : url(route('shop.picture', $look->picture)),
+            ],
             fn (mixed $part): bool => $part !== null && $part !== [],
         );
     }

@@ -25,7 +25,10 @@ final class LetIn
     public function handle(Request $request, Closure $next): Response
     {
         $token = Token::of($request->bearerToken());
-        Throttle::count($token === null ? 'guest:'.$request->ip() : "token:{$token->id}", $token === null ? self::MOST_UNKNOWN : self::MOST);
+        Throttle::count(
+            $token === null ? 'guest:'.$request->ip() : "token:{$token->id}",
+            $token === null ? self::MOST_UNKNOWN : self::MOST,
+        );
         if ($token === null) {
             return Answers::json(401, 'Show a token: Authorization: Bearer …')->withHeaders(['WWW-Authenticate' => 'Bearer']);
         }
@@ -43,7 +46,10 @@ final class LetIn
         $response = $next($request);
         if ($response->isSuccessful()) {
             // After the answer is known: what is not there is not "not changed".
-            $response->setEtag('edition-'.$served->edition->id)->setPrivate()->isNotModified($request);
+            $response
+                ->setEtag('edition-'.$served->edition->id)
+                ->setPrivate()
+                ->isNotModified($request);
         }
 
         return $response;

@@ -13,7 +13,17 @@ use App\Refused;
 final readonly class PublicAddress
 {
     /** Further networks that are nobody's in the open: IANA's registries of special-purpose addresses (RFC 6890). */
-    private const SPECIAL = ['0.0.0.0/8', '100.64.0.0/10', '192.0.0.0/24', '192.0.2.0/24', '192.88.99.0/24', '198.18.0.0/15', '198.51.100.0/24', '203.0.113.0/24', '224.0.0.0/3'];
+    private const SPECIAL = [
+        '0.0.0.0/8',
+        '100.64.0.0/10',
+        '192.0.0.0/24',
+        '192.0.2.0/24',
+        '192.88.99.0/24',
+        '198.18.0.0/15',
+        '198.51.100.0/24',
+        '203.0.113.0/24',
+        '224.0.0.0/3',
+    ];
 
     private function __construct(public string $host, public int $port, public string $ip)
     {
@@ -24,8 +34,15 @@ final readonly class PublicAddress
     {
         $parts = parse_url($url);
         $host = is_array($parts) ? trim($parts['host'] ?? '', '[]') : '';
-        if ($host === '' || ! in_array(strtolower((string) ($parts['scheme'] ?? '')), ['http', 'https'], true) || isset($parts['user'])) {
-            throw new Refused('An address begins with https:// or http://, without a name and password, for example https://shop.example/lokum.', 'url');
+        if (
+            $host === '' ||
+            ! in_array(strtolower((string) ($parts['scheme'] ?? '')), ['http', 'https'], true) ||
+            isset($parts['user'])
+        ) {
+            throw new Refused(
+                'An address begins with https:// or http://, without a name and password, for example https://shop.example/lokum.',
+                'url',
+            );
         }
         $found = filter_var($host, FILTER_VALIDATE_IP) !== false ? [$host] : (gethostbynamel($host) ?: self::sixOf($host));
         if ($found === []) {
@@ -33,11 +50,18 @@ final readonly class PublicAddress
         }
         foreach ($found as $ip) {
             if (! self::isPublic($ip)) {
-                throw new Refused("{$host} is an address of this machine or of a private network ({$ip}); notices go to the open network only.", 'url');
+                throw new Refused(
+                    "{$host} is an address of this machine or of a private network ({$ip}); notices go to the open network only.",
+                    'url',
+                );
             }
         }
 
-        return new self($host, (int) ($parts['port'] ?? (strtolower((string) $parts['scheme']) === 'https' ? 443 : 80)), $found[0]);
+        return new self(
+            $host,
+            (int) ($parts['port'] ?? (strtolower((string) $parts['scheme']) === 'https' ? 443 : 80)),
+            $found[0],
+        );
     }
 
     public static function isPublic(string $ip): bool
@@ -49,20 +73,26 @@ final readonly class PublicAddress
         if (strlen($packed) === 16) {
             // An address of the old protocol inside one of the new: mapped, compatible, translated or tunnelled.
             $inside = match (true) {
-                str_starts_with($packed, str_repeat("\0", 10)."\xff\xff"), str_starts_with($packed, "\0\x64\xff\x9b".str_repeat("\0", 8)), str_starts_with($packed, str_repeat("\0", 12)) => substr($packed, 12),
+                str_starts_with($packed, str_repeat("\0", 10)."\xff\xff"),
+                str_starts_with($packed, "\0\x64\xff\x9b".str_repeat("\0", 8)),
+                str_starts_with($packed, str_repeat("\0", 12)) => substr($packed, 12),
                 str_starts_with($packed, "\x20\x02") => substr($packed, 2, 4),
                 default => null,
             };
 
             // Only 2000::/3 is given out.
-            return $inside !== null ? self::isPublic((string) inet_ntop($inside)) : (ord($packed[0]) & 0xE0) === 0x20 && ! str_starts_with($packed, "\x20\x01\x0d\xb8") && ! str_starts_with($packed, "\x20\x01\0\0");
+            return $inside !== null
+                ? self::isPublic((string) inet_ntop($inside))
+                : (ord($packed[0]) & 0xE0) === 0x20 &&
+                        ! str_starts_with($packed, "\x20\x01\x0d\xb8") &&
+                        ! str_starts_with($packed, "\x20\x01\0\0");
         }
         if (filter_var($ip, FILTER_VALIDATE_IP, FILTER_FLAG_NO_PRIV_RANGE | FILTER_FLAG_NO_RES_RANGE) === false) {
             return false;
         }
         foreach (self::SPECIAL as $network) {
             [$start, $bits] = explode('/', $network);
-            if ((ip2long($ip) >> (32 - (int) $bits)) === (ip2long($start) >> (32 - (int) $bits))) {
+            if (ip2long($ip) >> (32 - (int) $bits) === ip2long($start) >> (32 - (int) $bits)) {
                 return false;
             }
         }

@@ -38,6 +38,8 @@ final class Receiver extends Model
     /** The stand-in ships with the demo and lives on this machine. */
     public static function isStandIn(string $url): bool
     {
-        return (bool) config('lokum.demo') && parse_url($url, PHP_URL_PATH) === route('stand-in', absolute: false) && in_array(parse_url($url, PHP_URL_HOST), ['127.0.0.1', 'localhost'], true);
+        return (bool) config('lokum.demo') &&
+            parse_url($url, PHP_URL_PATH) === route('stand-in', absolute: false) &&
+            in_array(parse_url($url, PHP_URL_HOST), ['127.0.0.1', 'localhost'], true);
     }
 }

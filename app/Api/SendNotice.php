@@ -33,15 +33,21 @@ final class SendNotice implements ShouldQueue
     public static function toAll(Edition $edition): void
     {
         foreach (Receiver::query()->get() as $receiver) {
-            self::dispatch(Delivery::query()->create([
-                'receiver_id' => $receiver->id, 'edition_id' => $edition->id, 'state' => Delivery::WAITING,
-            ])->id);
+            self::dispatch(
+                Delivery::query()->create([
+                    'receiver_id' => $receiver->id,
+                    'edition_id' => $edition->id,
+                    'state' => Delivery::WAITING,
+                ])->id,
+            );
         }
     }
 
     public function handle(): void
     {
-        $delivery = Delivery::query()->with(['receiver', 'edition'])->find($this->delivery);
+        $delivery = Delivery::query()
+            ->with(['receiver', 'edition'])
+            ->find($this->delivery);
         if ($delivery === null || $delivery->state !== Delivery::WAITING) {
             return;
         }
@@ -52,8 +58,13 @@ final class SendNotice implements ShouldQueue
         }
         $edition = $delivery->edition;
         $body = (string) json_encode([
-            'event' => 'edition served', 'edition' => $edition->id, 'products' => $edition->products, 'variants' => $edition->variants,
-            'terms' => $edition->terms, 'published_at' => $edition->created_at->toIso8601String(), 'delivery' => $delivery->id,
+            'event' => 'edition served',
+            'edition' => $edition->id,
+            'products' => $edition->products,
+            'variants' => $edition->variants,
+            'terms' => $edition->terms,
+            'published_at' => $edition->created_at->toIso8601String(),
+            'delivery' => $delivery->id,
             'sent_at' => now()->toIso8601String(),
         ]);
         try {
@@ -75,13 +86,18 @@ final class SendNotice implements ShouldQueue
             'answer' => $answer,
             'state' => $done ? Delivery::DELIVERED : ($wait === null ? Delivery::GIVEN_UP : Delivery::WAITING),
         ]);
-        $done || $wait === null ?: self::dispatch($delivery->id)->delay($wait);
+        if (! ($done || $wait === null)) {
+            self::dispatch($delivery->id)->delay($wait);
+        }
     }
 
     /** Notices come in the order of editions: one that has failed does not come behind a newer one. */
     private function isOvertaken(Delivery $delivery): bool
     {
-        return Delivery::query()->where('receiver_id', $delivery->receiver_id)->where('edition_id', '>', $delivery->edition_id)->exists();
+        return Delivery::query()
+            ->where('receiver_id', $delivery->receiver_id)
+            ->where('edition_id', '>', $delivery->edition_id)
+            ->exists();
     }
 
     /**

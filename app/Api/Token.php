@@ -34,7 +34,11 @@ final class Token extends Model
     public static function make(string $name, ?int $days = null): string
     {
         $secret = 'lokum_'.bin2hex(random_bytes(20));
-        self::query()->create(['name' => $name, 'hash' => hash('sha256', $secret), 'expires_at' => $days === null ? null : now()->addDays($days)]);
+        self::query()->create([
+            'name' => $name,
+            'hash' => hash('sha256', $secret),
+            'expires_at' => $days === null ? null : now()->addDays($days),
+        ]);
 
         return $secret;
     }
@@ -43,6 +47,9 @@ final class Token extends Model
     {
         return $secret === null || $secret === ''
             ? null
-            : self::query()->where('hash', hash('sha256', $secret))->where(fn ($live) => $live->whereNull('expires_at')->orWhere('expires_at', '>', now()))->first();
+            : self::query()
+                ->where('hash', hash('sha256', $secret))
+                ->where(fn ($live) => $live->whereNull('expires_at')->orWhere('expires_at', '>', now()))
+                ->first();
     }
 }

@@ -36,14 +36,19 @@ final readonly class BulkForm
             return null;
         }
         $chosen = $all ? Chosen::all($narrowing) : Chosen::items($picked);
-        $definition = Definition::query()->where('slug', $request->string('give')->toString())->first();
+        $definition = Definition::query()
+            ->where('slug', $request->string('give')->toString())
+            ->first();
         $mode = CellMode::tryFrom($request->string('mode')->toString()) ?? CellMode::Set;
         $mode = $definition !== null && ! $mode->isFor($definition) ? CellMode::Set : $mode;
         $figures = null;
         $problem = null;
         if ($definition !== null && $change !== null) {
             try {
-                $figures = $change->consequences($chosen, CellChange::from($definition, ['mode' => $mode->value] + $request->all()));
+                $figures = $change->consequences(
+                    $chosen,
+                    CellChange::from($definition, ['mode' => $mode->value] + $request->all()),
+                );
             } catch (Refused $why) {
                 $problem = $why->getMessage();
             }

@@ -28,7 +28,9 @@ final readonly class Cell
     {
         return match (true) {
             $this->label !== null => $this->label,
-            $this->number !== null && $unit !== null => rtrim(rtrim(number_format($this->number, 3, '.', ''), '0'), '.').' '.$unit,
+            $this->number !== null && $unit !== null => rtrim(rtrim(number_format($this->number, 3, '.', ''), '0'), '.').
+                ' '.
+                $unit,
             default => $this->text,
         };
     }

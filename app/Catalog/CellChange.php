@@ -37,17 +37,26 @@ final readonly class CellChange
      * @throws Refused for a text that the definition cannot hold
      */
     public static function set(
-        Definition $definition, array $texts, CellMode $mode = CellMode::Set, bool $emptyOnly = false, bool $spareHand = false,
+        Definition $definition,
+        array $texts,
+        CellMode $mode = CellMode::Set,
+        bool $emptyOnly = false,
+        bool $spareHand = false,
     ): self {
         if (! $mode->isFor($definition)) {
             throw new Refused("{$mode->label()} does not go with {$definition->label}.", 'mode');
         }
-        $texts = $mode === CellMode::Clear
-            ? []
-            : array_values(array_unique(array_filter(
-                array_map($definition->kind === Kind::Text ? trim(...) : Label::of(...), $texts),
-                fn (string $text): bool => $text !== '',
-            )));
+        $texts =
+            $mode === CellMode::Clear
+                ? []
+                : array_values(
+                    array_unique(
+                        array_filter(
+                            array_map($definition->kind === Kind::Text ? trim(...) : Label::of(...), $texts),
+                            fn (string $text): bool => $text !== '',
+                        ),
+                    ),
+                );
         if (! $definition->multiple && count($texts) > 1) {
             throw new Refused("{$definition->label} takes one value.", 'value');
         }
@@ -58,7 +67,13 @@ final readonly class CellChange
             self::check($definition, $text);
         }
 
-        return new self($definition, $texts === [] ? CellMode::Clear : $mode, $texts, emptyOnly: $emptyOnly, spareHand: $spareHand);
+        return new self(
+            $definition,
+            $texts === [] ? CellMode::Clear : $mode,
+            $texts,
+            emptyOnly: $emptyOnly,
+            spareHand: $spareHand,
+        );
     }
 
     /**
@@ -71,8 +86,9 @@ final readonly class CellChange
     public static function from(Definition $definition, array $input): self
     {
         $text = fn (string $key): string => is_scalar($input[$key] ?? null) ? (string) $input[$key] : '';
-        $mode = CellMode::tryFrom($text('mode') === '' ? CellMode::Set->value : $text('mode'))
-            ?? throw new Refused('There is no such way to change cells.', 'mode');
+        $mode =
+            CellMode::tryFrom($text('mode') === '' ? CellMode::Set->value : $text('mode')) ??
+            throw new Refused('There is no such way to change cells.', 'mode');
         $emptyOnly = (bool) ($input['empty_only'] ?? false);
         $spareHand = (bool) ($input['spare_hand'] ?? false);
         if (! $mode->maps()) {
@@ -81,10 +97,11 @@ final readonly class CellChange
         if (! $mode->isFor($definition)) {
             throw new Refused("{$mode->label()} does not go with {$definition->label}.", 'mode');
         }
-        $source = $mode === CellMode::Copy
-            ? Definition::query()->where('slug', $text('source'))->first()
-            ?? throw new Refused('Say which definition to copy from.', 'source')
-            : null;
+        $source =
+            $mode === CellMode::Copy
+                ? Definition::query()->where('slug', $text('source'))->first() ??
+                    throw new Refused('Say which definition to copy from.', 'source')
+                : null;
         if ($source?->id === $definition->id) {
             throw new Refused("{$definition->label} cannot be copied from itself.", 'source');
         }
@@ -115,7 +132,9 @@ final readonly class CellChange
         $texts = array_map(fn (mixed $text): string => is_scalar($text) ? (string) $text : '', array_values((array) $typed));
 
         return $definition->multiple
-            ? array_merge(...array_map(fn (string $text): array => explode($definition->separator, $text), $texts === [] ? [''] : $texts))
+            ? array_merge(
+                ...array_map(fn (string $text): array => explode($definition->separator, $text), $texts === [] ? [''] : $texts),
+            )
             : $texts;
     }
 
@@ -144,7 +163,11 @@ final readonly class CellChange
             CellMode::Remove => "Removed {$label} {$what} {$where}",
             CellMode::Clear => "Cleared {$label} {$where}",
             CellMode::Copy => "Copied {$this->source?->label} to {$label} {$where}",
-            CellMode::Replace => 'Replaced "'.mb_strimwidth($this->find, 0, 40, '…').'" with "'.mb_strimwidth($this->replace, 0, 40, '…')."\" in {$label} {$where}",
+            CellMode::Replace => 'Replaced "'.
+                mb_strimwidth($this->find, 0, 40, '…').
+                '" with "'.
+                mb_strimwidth($this->replace, 0, 40, '…').
+                "\" in {$label} {$where}",
             CellMode::Raise, CellMode::Percent, CellMode::Round => "{$this->mode->label()}: {$label} {$where}",
         };
     }

@@ -34,7 +34,16 @@ final readonly class CellFigures
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['items' => $this->items, 'changed' => $this->change, 'unchanged' => $this->have, 'replaced' => $this->replaced, 'by_hand' => $this->byHand,
-            'skipped' => $this->skipped, 'new_values' => $this->new, 'unread' => $this->unread, 'samples' => $this->samples];
+        return [
+            'items' => $this->items,
+            'changed' => $this->change,
+            'unchanged' => $this->have,
+            'replaced' => $this->replaced,
+            'by_hand' => $this->byHand,
+            'skipped' => $this->skipped,
+            'new_values' => $this->new,
+            'unread' => $this->unread,
+            'samples' => $this->samples,
+        ];
     }
 }

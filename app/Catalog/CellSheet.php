@@ -17,7 +17,8 @@ final readonly class CellSheet
     public const TOKEN = 'COALESCE(s.value_id, -s.id)';
 
     private const TABLES = [
-        'held' => 'item_id INTEGER NOT NULL, spelling_id INTEGER NOT NULL, token INTEGER NOT NULL, origin INTEGER NOT NULL, PRIMARY KEY (item_id, spelling_id)',
+        'held' => 'item_id INTEGER NOT NULL, spelling_id INTEGER NOT NULL, token INTEGER NOT NULL, origin INTEGER NOT NULL,
+            PRIMARY KEY (item_id, spelling_id)',
         'due' => 'item_id INTEGER NOT NULL, token INTEGER NOT NULL, spelling_id INTEGER NOT NULL, PRIMARY KEY (item_id, token)',
         'mapping' => 'from_id INTEGER PRIMARY KEY, spelling_id INTEGER, token INTEGER',
     ];
@@ -31,12 +32,20 @@ final readonly class CellSheet
     {
         $this->spellings = new SpellingsFor($definition);
         foreach (self::TABLES as $table => $columns) {
-            DB::statement("CREATE TEMP TABLE IF NOT EXISTS {$table} ({$columns})".(str_contains($columns, 'KEY (') ? ' WITHOUT ROWID' : ''));
+            DB::statement(
+                "CREATE TEMP TABLE IF NOT EXISTS {$table} ({$columns})".
+                    (str_contains($columns, 'KEY (') ? ' WITHOUT ROWID' : ''),
+            );
             DB::delete("DELETE FROM temp.{$table}");
         }
         $chosen->target($definition->level);
-        DB::insert('INSERT INTO temp.held SELECT a.item_id, a.spelling_id, '.self::TOKEN.', a.origin FROM temp.targets t
-            CROSS JOIN assignments a ON a.item_id = t.item_id AND a.definition_id = ? JOIN spellings s ON s.id = a.spelling_id', [$definition->id]);
+        DB::insert(
+            'INSERT INTO temp.held SELECT a.item_id, a.spelling_id, '.
+                self::TOKEN.
+                ', a.origin FROM temp.targets t
+            CROSS JOIN assignments a ON a.item_id = t.item_id AND a.definition_id = ? JOIN spellings s ON s.id = a.spelling_id',
+            [$definition->id],
+        );
     }
 
     public function targets(): int
@@ -68,24 +77,30 @@ final readonly class CellSheet
                 [$spelling, $token] = $this->spellings->text($text);
                 $values[] = "({$item},{$token},{$spelling})";
             }
-            DB::insert('INSERT OR IGNORE INTO temp.due SELECT column1, column2, column3 FROM (VALUES '.implode(',', $values).') WHERE column1 IN (SELECT item_id FROM temp.targets)');
+            DB::insert(
+                'INSERT OR IGNORE INTO temp.due SELECT column1, column2, column3 FROM (VALUES '.
+                    implode(',', $values).
+                    ') WHERE column1 IN (SELECT item_id FROM temp.targets)',
+            );
         }
     }
 
     /** A spelling becomes a text; an empty one: nothing. */
     public function map(int $spelling, string $text): void
     {
-        DB::insert(
-            'INSERT OR REPLACE INTO temp.mapping VALUES (?, ?, ?)',
-            [$spelling, ...($text === '' ? [null, null] : $this->spellings->text($text))],
-        );
+        DB::insert('INSERT OR REPLACE INTO temp.mapping VALUES (?, ?, ?)', [
+            $spelling,
+            ...$text === '' ? [null, null] : $this->spellings->text($text),
+        ]);
     }
 
     /** What mapped spellings of a definition become is due to the targets that carry them. */
     public function dueByMapping(Definition $from): void
     {
         DB::insert(
-            "INSERT OR IGNORE INTO temp.due SELECT t.item_id, m.token, m.spelling_id {$this->carrying($from)} JOIN temp.mapping m ON m.from_id = a.spelling_id WHERE m.token IS NOT NULL",
+            "INSERT OR IGNORE INTO temp.due SELECT t.item_id, m.token, m.spelling_id {$this->carrying(
+                $from,
+            )} JOIN temp.mapping m ON m.from_id = a.spelling_id WHERE m.token IS NOT NULL",
             [$from->id],
         );
     }
@@ -94,7 +109,9 @@ final readonly class CellSheet
     public function keepMapped(Definition $from): void
     {
         DB::delete(
-            "DELETE FROM temp.targets WHERE item_id NOT IN (SELECT t.item_id {$this->carrying($from)} JOIN temp.mapping m ON m.from_id = a.spelling_id)",
+            "DELETE FROM temp.targets WHERE item_id NOT IN (SELECT t.item_id {$this->carrying(
+                $from,
+            )} JOIN temp.mapping m ON m.from_id = a.spelling_id)",
             [$from->id],
         );
     }
@@ -103,7 +120,9 @@ final readonly class CellSheet
     public function carried(Definition $from): array
     {
         return DB::select(
-            "SELECT DISTINCT s.id, s.text, s.number, v.label {$this->carrying($from)} JOIN spellings s ON s.id = a.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id",
+            "SELECT DISTINCT s.id, s.text, s.number, v.label {$this->carrying(
+                $from,
+            )} JOIN spellings s ON s.id = a.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id",
             [$from->id],
         );
     }
@@ -117,18 +136,23 @@ final readonly class CellSheet
     {
         return $this->definition->multiple
             ? 0
-            : DB::delete('DELETE FROM temp.targets WHERE item_id IN (SELECT item_id FROM temp.due GROUP BY item_id HAVING COUNT(*) > 1)');
+            : DB::delete(
+                'DELETE FROM temp.targets WHERE item_id IN (SELECT item_id FROM temp.due GROUP BY item_id HAVING COUNT(*) > 1)',
+            );
     }
 
     /** What the targets hold and is not due goes; what is due and they do not hold comes, by hand. */
     public function moveByHand(): void
     {
         DB::insert(
-            'INSERT INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h LEFT JOIN temp.due d ON d.item_id = h.item_id AND d.token = h.token WHERE d.item_id IS NULL',
+            'INSERT INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h
+                LEFT JOIN temp.due d ON d.item_id = h.item_id AND d.token = h.token WHERE d.item_id IS NULL',
             [$this->definition->id],
         );
         DB::insert(
-            'INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, -1 FROM temp.due d LEFT JOIN (SELECT DISTINCT item_id, token FROM temp.held) h ON h.item_id = d.item_id AND h.token = d.token WHERE h.item_id IS NULL',
+            'INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, -1 FROM temp.due d
+                LEFT JOIN (SELECT DISTINCT item_id, token FROM temp.held) h ON h.item_id = d.item_id AND h.token = d.token
+                WHERE h.item_id IS NULL',
             [$this->definition->id],
         );
     }
@@ -143,15 +167,34 @@ final readonly class CellSheet
     public function samples(): array
     {
         $samples = [];
-        $shown = "COALESCE((SELECT GROUP_CONCAT(COALESCE(v.label, TRIM(s.text)), ', ') FROM temp.%s x JOIN spellings s ON s.id = x.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id WHERE x.item_id = i.id), '')";
-        foreach (DB::select('SELECT i.id, i.sku, '.sprintf($shown, 'held').' AS before, '.sprintf($shown, 'due').' AS after
-            FROM (SELECT item_id FROM temp.going UNION SELECT item_id FROM temp.coming LIMIT '.self::SAMPLES.') c JOIN items i ON i.id = c.item_id') as $row) {
+        $shown =
+            "COALESCE((SELECT GROUP_CONCAT(COALESCE(v.label, TRIM(s.text)), ', ') FROM temp.%s x
+                JOIN spellings s ON s.id = x.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id WHERE x.item_id = i.id), '')";
+        foreach (
+            DB::select(
+                'SELECT i.id, i.sku, '.
+                    sprintf($shown, 'held').
+                    ' AS before, '.
+                    sprintf($shown, 'due').
+                    ' AS after
+            FROM (SELECT item_id FROM temp.going UNION SELECT item_id FROM temp.coming LIMIT '.
+                    self::SAMPLES.
+                    ') c JOIN items i ON i.id = c.item_id',
+            ) as $row
+        ) {
             $new = array_map(
                 $this->spellings->textOf(...),
                 array_column(DB::select('SELECT spelling_id FROM temp.due WHERE item_id = ?', [$row->id]), 'spelling_id'),
             );
-            $after = implode(', ', array_filter([$row->after, ...$new], fn (?string $text): bool => $text !== null && $text !== ''));
-            $samples[] = ['item' => $row->sku, 'before' => mb_strimwidth($row->before, 0, 80, '…'), 'after' => mb_strimwidth($after, 0, 80, '…')];
+            $after = implode(
+                ', ',
+                array_filter([$row->after, ...$new], fn (?string $text): bool => $text !== null && $text !== ''),
+            );
+            $samples[] = [
+                'item' => $row->sku,
+                'before' => mb_strimwidth($row->before, 0, 80, '…'),
+                'after' => mb_strimwidth($after, 0, 80, '…'),
+            ];
         }
 
         return $samples;
@@ -164,8 +207,10 @@ final readonly class CellSheet
 
         return match (true) {
             $from->level === $this->definition->level => "FROM temp.targets t CROSS JOIN assignments a ON a.item_id = t.item_id{$of}",
-            $from->level === Level::Product => "FROM temp.targets t CROSS JOIN items i ON i.id = t.item_id CROSS JOIN assignments a ON a.item_id = COALESCE(i.parent_id, i.id){$of}",
-            default => "FROM (SELECT item_id, item_id AS own FROM temp.targets UNION SELECT t.item_id, i.id FROM temp.targets t JOIN items i ON i.parent_id = t.item_id) t CROSS JOIN assignments a ON a.item_id = t.own{$of}",
+            $from->level === Level::Product => "FROM temp.targets t CROSS JOIN items i ON i.id = t.item_id
+                CROSS JOIN assignments a ON a.item_id = COALESCE(i.parent_id, i.id){$of}",
+            default => "FROM (SELECT item_id, item_id AS own FROM temp.targets UNION SELECT t.item_id, i.id FROM temp.targets t
+                JOIN items i ON i.parent_id = t.item_id) t CROSS JOIN assignments a ON a.item_id = t.own{$of}",
         };
     }
 }

@@ -24,13 +24,27 @@ final class CellTable
                 ->orderBy('v.position')
                 ->orderBy('s.id')
                 ->get([
-                    'a.item_id', 'a.definition_id', 'a.origin', 's.id as spelling', 's.text', 's.number', 's.problem', 'v.id as value_id', 'v.label',
+                    'a.item_id',
+                    'a.definition_id',
+                    'a.origin',
+                    's.id as spelling',
+                    's.text',
+                    's.number',
+                    's.problem',
+                    'v.id as value_id',
+                    'v.label',
                     'v.look',
                 ]);
             foreach ($rows as $row) {
                 $cells[$row->item_id][$row->definition_id][] = new Cell(
-                    $row->text, $row->value_id, $row->label, $row->look, $row->number === null ? null : (float) $row->number, $row->problem,
-                    $row->spelling, $row->origin,
+                    $row->text,
+                    $row->value_id,
+                    $row->label,
+                    $row->look,
+                    $row->number === null ? null : (float) $row->number,
+                    $row->problem,
+                    $row->spelling,
+                    $row->origin,
                 );
             }
         }

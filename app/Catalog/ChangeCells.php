@@ -21,7 +21,7 @@ final readonly class ChangeCells
     /** What it would do, in figures. Nothing is written. */
     public function consequences(Chosen $chosen, CellChange $change): CellFigures
     {
-        return (new PlanCells(new CellMoves, $chosen, $change))();
+        return (new PlanCells(new CellMoves(), $chosen, $change))();
     }
 
     /**
@@ -36,17 +36,31 @@ final readonly class ChangeCells
         $change->definition->allowChange();
 
         return $this->ledger->record('Products', function (Journal $journal) use ($chosen, $change, $versions, $counted): string {
-            foreach (DB::table('items')->whereIn('id', array_keys($versions))->get(['id', 'sku', 'version']) as $item) {
+            foreach (
+                DB::table('items')
+                    ->whereIn('id', array_keys($versions))
+                    ->get(['id', 'sku', 'version']) as $item
+            ) {
                 if ($item->version !== $versions[$item->id]) {
                     throw Refused::changedMeanwhile($item->sku);
                 }
             }
             $figures = self::write($journal, $chosen, $change);
             if ($counted !== null && $figures->items !== $counted) {
-                throw new Refused('It would be done to '.number_format($figures->items).' products or variants now, not to '.number_format($counted).'. Look at the figures again.');
+                throw new Refused(
+                    'It would be done to '.
+                        number_format($figures->items).
+                        ' products or variants now, not to '.
+                        number_format($counted).
+                        '. Look at the figures again.',
+                );
             }
 
-            return $change->sentence($figures->change === 1 ? 'on '.$figures->samples[0]['item'] : 'on '.number_format($figures->change).' products or variants');
+            return $change->sentence(
+                $figures->change === 1
+                    ? 'on '.$figures->samples[0]['item']
+                    : 'on '.number_format($figures->change).' products or variants',
+            );
         });
     }
 

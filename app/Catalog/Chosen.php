@@ -32,7 +32,10 @@ final readonly class Chosen
         return new self(null, $narrowing->query());
     }
 
-    /** Fills temp.targets with the items whose cells count: variants of the chosen products for variant-level data, products for the rest. */
+    /**
+     * Fills temp.targets with the items whose cells count: variants of the chosen products for variant-level data, products for
+     * the rest.
+     */
     public function target(Level $level): void
     {
         DB::statement('CREATE TEMP TABLE IF NOT EXISTS chosen (item_id INTEGER PRIMARY KEY)');
@@ -46,8 +49,13 @@ final readonly class Chosen
         foreach (array_chunk($this->ids ?? [], self::CHUNK) as $chunk) {
             DB::insert('INSERT OR IGNORE INTO temp.chosen SELECT id FROM items WHERE id IN ('.implode(',', $chunk).')');
         }
-        DB::insert($level === Level::Product ? 'INSERT OR IGNORE INTO temp.targets SELECT COALESCE(i.parent_id, i.id) FROM temp.chosen c JOIN items i ON i.id = c.item_id'
-            : 'INSERT OR IGNORE INTO temp.targets SELECT i.id FROM temp.chosen c JOIN items i ON i.id = c.item_id WHERE i.variant_count = 0
-                UNION SELECT i.id FROM temp.chosen c JOIN items i ON i.parent_id = c.item_id');
+        DB::insert(
+            $level === Level::Product
+                ? 'INSERT OR IGNORE INTO temp.targets SELECT COALESCE(i.parent_id, i.id) FROM temp.chosen c
+                    JOIN items i ON i.id = c.item_id'
+                : 'INSERT OR IGNORE INTO temp.targets SELECT i.id FROM temp.chosen c JOIN items i ON i.id = c.item_id
+                    WHERE i.variant_count = 0
+                UNION SELECT i.id FROM temp.chosen c JOIN items i ON i.parent_id = c.item_id',
+        );
     }
 }

@@ -28,14 +28,22 @@ final readonly class Condition
     private const ORIGINS = ['feed' => '= 0', 'hand' => '= -1', 'rule' => '> 0'];
 
     /** Items of the definition's level whose cells fulfil something, as the ids of their products. */
-    private const CARRY = 'items.id IN (SELECT '.Counted::PRODUCT.' FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE %s AND %s)';
+    private const CARRY =
+        'items.id IN (SELECT '.
+        Counted::PRODUCT.
+        ' FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE %s AND %s)';
 
     /**
      * @param  string  $says  before what is shown, as on a chip
      * @param  Closure(Builder<Item>): mixed  $narrow
      */
     private function __construct(
-        public string $name, public string $value, public string $says, public string $shown, private Closure $narrow, public ?Value $cube = null,
+        public string $name,
+        public string $value,
+        public string $says,
+        public string $shown,
+        private Closure $narrow,
+        public ?Value $cube = null,
     ) {
     }
 
@@ -46,19 +54,32 @@ final readonly class Condition
             throw new Refused('A condition has '.number_format(self::LONGEST).' characters at most.');
         }
 
-        return self::ofValue($name, $value) ?? match ($name) {
-            'category' => self::category($value),
-            'words' => self::words($value),
-            'missing' => self::missing($value),
-            'gap' => self::gap($value),
-            'price', 'stock' => self::field($name, $value),
-            'feed' => self::feed($value),
-            'changed' => self::changed($value),
-            'origin' => self::origin($value),
-            'sku' => new self($name, $value, 'sku', $value, fn (Builder $query) => $query->where(fn (Builder $either) => $either->where('items.sku', $value)
-                ->orWhereRaw('items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.sku = ?)', [$value]))),
-            default => self::carried($name, $value),
-        };
+        return self::ofValue($name, $value) ??
+            match ($name) {
+                'category' => self::category($value),
+                'words' => self::words($value),
+                'missing' => self::missing($value),
+                'gap' => self::gap($value),
+                'price', 'stock' => self::field($name, $value),
+                'feed' => self::feed($value),
+                'changed' => self::changed($value),
+                'origin' => self::origin($value),
+                'sku' => new self(
+                    $name,
+                    $value,
+                    'sku',
+                    $value,
+                    fn (Builder $query) => $query->where(
+                        fn (Builder $either) => $either
+                            ->where('items.sku', $value)
+                            ->orWhereRaw(
+                                'items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.sku = ?)',
+                                [$value],
+                            ),
+                    ),
+                ),
+                default => self::carried($name, $value),
+            };
     }
 
     /** A value of an attribute that is called like one of the words below: Origin, Feed. */
@@ -66,7 +87,9 @@ final readonly class Condition
     {
         $definition = in_array($name, self::WORDS, true) ? Definition::query()->where('slug', $name)->first() : null;
 
-        return $definition?->kind->isAttribute() === true && FindValue::known($definition, $value) !== null ? self::carried($name, $value) : null;
+        return $definition?->kind->isAttribute() === true && FindValue::known($definition, $value) !== null
+            ? self::carried($name, $value)
+            : null;
     }
 
     public function line(): string
@@ -103,9 +126,13 @@ final readonly class Condition
                 $query->where(function (Builder $either) use ($word): void {
                     foreach (self::inCases($word) as $written) {
                         $like = '%'.addcslashes($written, '%_\\').'%';
-                        $either->orWhereRaw("items.name LIKE ? ESCAPE '\\'", [$like])
+                        $either
+                            ->orWhereRaw("items.name LIKE ? ESCAPE '\\'", [$like])
                             ->orWhereRaw("items.sku LIKE ? ESCAPE '\\'", [$like])
-                            ->orWhereRaw("items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.sku LIKE ? ESCAPE '\\')", [$like]);
+                            ->orWhereRaw(
+                                "items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.sku LIKE ? ESCAPE '\\')",
+                                [$like],
+                            );
                     }
                 });
             }
@@ -116,7 +143,9 @@ final readonly class Condition
     private static function inCases(string $word): array
     {
         return preg_match('/[^\x00-\x7F]/', $word) === 1
-            ? array_values(array_unique([$word, mb_strtolower($word), mb_strtoupper($word), mb_convert_case($word, MB_CASE_TITLE)]))
+            ? array_values(
+                array_unique([$word, mb_strtolower($word), mb_strtoupper($word), mb_convert_case($word, MB_CASE_TITLE)]),
+            )
             : [$word];
     }
 
@@ -124,12 +153,21 @@ final readonly class Condition
     {
         $definition = self::definition($slug);
 
-        return new self('missing', $definition->slug, 'missing', $definition->label, fn (Builder $query) => $query
-            ->whereRaw('NOT EXISTS (SELECT 1 FROM assignments a WHERE a.item_id = items.id AND a.definition_id = ?)', [$definition->id])
-            ->whereRaw(
-                'NOT EXISTS (SELECT 1 FROM items v JOIN assignments a ON a.item_id = v.id AND a.definition_id = ? WHERE v.parent_id = items.id)',
-                [$definition->id],
-            ));
+        return new self(
+            'missing',
+            $definition->slug,
+            'missing',
+            $definition->label,
+            fn (Builder $query) => $query
+                ->whereRaw('NOT EXISTS (SELECT 1 FROM assignments a WHERE a.item_id = items.id AND a.definition_id = ?)', [
+                    $definition->id,
+                ])
+                ->whereRaw(
+                    'NOT EXISTS (SELECT 1 FROM items v JOIN assignments a ON a.item_id = v.id AND a.definition_id = ?
+                        WHERE v.parent_id = items.id)',
+                    [$definition->id],
+                ),
+        );
     }
 
     /** Missing where it is expected. */
@@ -139,17 +177,25 @@ final readonly class Condition
         $definition = self::definition($slug);
         $tree = CategoryTree::load();
         $expected = new Expected($tree);
-        $categories = array_values(array_filter(
-            array_map(fn (array $row): int => $row[0]->id, $tree->flat()),
-            fn (int $id): bool => in_array($definition->id, $expected->in($id), true),
-        ));
+        $categories = array_values(
+            array_filter(
+                array_map(fn (array $row): int => $row[0]->id, $tree->flat()),
+                fn (int $id): bool => in_array($definition->id, $expected->in($id), true),
+            ),
+        );
         $everywhere = in_array($definition->id, $expected->in(null), true);
 
-        return new self('gap', $definition->slug, 'expected and missing', $definition->label, function (Builder $query) use ($missing, $categories, $everywhere): void {
+        return new self('gap', $definition->slug, 'expected and missing', $definition->label, function (Builder $query) use (
+            $missing,
+            $categories,
+            $everywhere,
+        ): void {
             $missing->narrow($query);
             $query->where(function (Builder $either) use ($categories, $everywhere): void {
                 $either->whereIn('category_id', $categories);
-                $everywhere && $either->orWhereNull('category_id');
+                if ($everywhere) {
+                    $either->orWhereNull('category_id');
+                }
             });
         });
     }
@@ -163,16 +209,24 @@ final readonly class Condition
             $range,
             ucfirst($field),
             $shown,
-            fn (Builder $query) => $query->whereRaw('items.id IN (SELECT '.Counted::PRODUCT." FROM items i WHERE i.variant_count = 0 AND {$sql})",
+            fn (Builder $query) => $query->whereRaw(
+                'items.id IN (SELECT '.Counted::PRODUCT." FROM items i WHERE i.variant_count = 0 AND {$sql})",
                 $numbers,
-            ));
+            ),
+        );
     }
 
     private static function feed(string $name): self
     {
         $feed = Feed::query()->where('name', $name)->first() ?? throw Refused::unknown('feed', $name);
 
-        return new self('feed', $feed->name, 'from', $feed->name, fn (Builder $query) => $query->where('items.feed_id', $feed->id));
+        return new self(
+            'feed',
+            $feed->name,
+            'from',
+            $feed->name,
+            fn (Builder $query) => $query->where('items.feed_id', $feed->id),
+        );
     }
 
     private static function changed(string $date): self
@@ -181,8 +235,20 @@ final readonly class Condition
             throw new Refused("\"{$date}\" is not a date of the form 2026-11-30.", 'changed');
         }
 
-        return new self('changed', $date, 'changed since', $date, fn (Builder $query) => $query->where(fn (Builder $either) => $either->where('items.updated_at', '>=', $date.' 00:00:00')
-            ->orWhereRaw('items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.updated_at >= ?)', [$date.' 00:00:00'])));
+        return new self(
+            'changed',
+            $date,
+            'changed since',
+            $date,
+            fn (Builder $query) => $query->where(
+                fn (Builder $either) => $either
+                    ->where('items.updated_at', '>=', $date.' 00:00:00')
+                    ->orWhereRaw(
+                        'items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.updated_at >= ?)',
+                        [$date.' 00:00:00'],
+                    ),
+            ),
+        );
     }
 
     private static function origin(string $text): self
@@ -191,8 +257,15 @@ final readonly class Condition
         $definition = self::definition($slug);
         $is = self::ORIGINS[$origin] ?? throw new Refused("\"{$origin}\" is no origin: feed, hand or rule.");
 
-        return new self('origin', $text, $definition->label, ['feed' => 'from a feed', 'hand' => 'set by hand', 'rule' => 'from a fill rule'][$origin],
-            fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, 's.definition_id = ?', "a.origin {$is}"), [$definition->id]));
+        return new self(
+            'origin',
+            $text,
+            $definition->label,
+            ['feed' => 'from a feed', 'hand' => 'set by hand', 'rule' => 'from a fill rule'][$origin],
+            fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, 's.definition_id = ?', "a.origin {$is}"), [
+                $definition->id,
+            ]),
+        );
     }
 
     /** A value, or for a number field a range of numbers. */
@@ -202,15 +275,28 @@ final readonly class Condition
         if ($definition->kind === Kind::Number) {
             [$sql, $numbers, $shown] = self::range('s.number', $definition->label, $text);
 
-            return new self($slug, $text, $definition->label, trim("{$shown} {$definition->unit}"),
+            return new self(
+                $slug,
+                $text,
+                $definition->label,
+                trim("{$shown} {$definition->unit}"),
                 fn (Builder $query) => $query->whereRaw(
                     sprintf(self::CARRY, "s.definition_id = ? AND {$sql}", Counted::on($definition->level)),
                     [$definition->id, ...$numbers],
-                ));
+                ),
+            );
         }
         if (! $definition->kind->isAttribute()) {
-            return new self($slug, $text, $definition->label.' contains', $text, fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, "s.definition_id = ? AND s.text LIKE ? ESCAPE '\\'", Counted::on($definition->level)),
-                [$definition->id, '%'.addcslashes($text, '%_\\').'%']));
+            return new self(
+                $slug,
+                $text,
+                $definition->label.' contains',
+                $text,
+                fn (Builder $query) => $query->whereRaw(
+                    sprintf(self::CARRY, "s.definition_id = ? AND s.text LIKE ? ESCAPE '\\'", Counted::on($definition->level)),
+                    [$definition->id, '%'.addcslashes($text, '%_\\').'%'],
+                ),
+            );
         }
         $umbrella = $definition->values()->where('slug', $text)->exists() ? null : Umbrella::named($definition, $text);
         if ($umbrella !== null) {
@@ -220,21 +306,27 @@ final readonly class Condition
                 $definition->label,
                 $umbrella->label,
                 fn (Builder $query) => $query->whereRaw(
-                    sprintf(self::CARRY, 's.value_id IN (SELECT id FROM attribute_values WHERE umbrella_id = ?)', Counted::on($definition->level)),
+                    sprintf(
+                        self::CARRY,
+                        's.value_id IN (SELECT id FROM attribute_values WHERE umbrella_id = ?)',
+                        Counted::on($definition->level),
+                    ),
                     [$umbrella->id],
                 ),
             );
         }
-        $value = $definition->values()->where('slug', $text)->first()
-            ?? FindValue::known($definition, $text)
-            ?? throw Refused::unknown("value of {$definition->label}", $text);
+        $value =
+            $definition->values()->where('slug', $text)->first() ??
+            (FindValue::known($definition, $text) ?? throw Refused::unknown("value of {$definition->label}", $text));
 
         return new self(
             $slug,
             $value->slug,
             $definition->label,
             $value->label,
-            fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, 's.value_id = ?', Counted::on($definition->level)), [$value->id]),
+            fn (Builder $query) => $query->whereRaw(sprintf(self::CARRY, 's.value_id = ?', Counted::on($definition->level)), [
+                $value->id,
+            ]),
             $value,
         );
     }

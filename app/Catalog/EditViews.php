@@ -37,7 +37,11 @@ final readonly class EditViews
 
         return $this->ledger->record('Products', function (Journal $journal) use ($name, $json): string {
             $known = SavedView::query()->where('name', $name)->value('id');
-            $known === null ? $journal->insert('views', ['name' => $name, 'query' => $json]) : $journal->update('views', $known, ['query' => $json]);
+            if ($known === null) {
+                $journal->insert('views', ['name' => $name, 'query' => $json]);
+            } else {
+                $journal->update('views', $known, ['query' => $json]);
+            }
 
             return "Saved the view {$name}";
         });
@@ -65,7 +69,10 @@ final readonly class EditViews
             if ($own !== [] && array_diff($own, $above) !== []) {
                 $views[] = [
                     'name' => $category->name,
-                    'query' => ['where' => ["category:{$category->slug}"], 'columns' => array_map(fn (int $id): string => $slugs[$id], $own)],
+                    'query' => [
+                        'where' => ["category:{$category->slug}"],
+                        'columns' => array_map(fn (int $id): string => $slugs[$id], $own),
+                    ],
                 ];
             }
         }

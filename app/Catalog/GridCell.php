@@ -17,8 +17,13 @@ final readonly class GridCell
      * @param  int  $of  items whose cells these are
      * @param  array<int, list<int>>  $spellings  by item, sorted
      */
-    private function __construct(public int $item, public Definition $definition, public array $held, public int $of, private array $spellings)
-    {
+    private function __construct(
+        public int $item,
+        public Definition $definition,
+        public array $held,
+        public int $of,
+        private array $spellings,
+    ) {
     }
 
     /**
@@ -27,11 +32,10 @@ final readonly class GridCell
      */
     public static function of(Item $item, Definition $definition, array $cells, ?Collection $variants = null): self
     {
-        $owners = $definition->level === Level::Variant
-            && $variants !== null
-            && $variants->isNotEmpty()
-            ? $variants->pluck('id')->all()
-            : [$item->id];
+        $owners =
+            $definition->level === Level::Variant && $variants !== null && $variants->isNotEmpty()
+                ? $variants->pluck('id')->all()
+                : [$item->id];
         $held = [];
         $spellings = [];
         foreach ($owners as $owner) {
@@ -54,10 +58,15 @@ final readonly class GridCell
     /** What an editor of it starts with, and what is copied from it. */
     public function text(): string
     {
-        $texts = array_values(array_unique(array_map(
-            fn (Cell $cell): string => $cell->label ?? ($this->definition->kind === Kind::Number ? $cell->shown($this->definition->unit) : trim($cell->text)),
-            $this->held,
-        )));
+        $texts = array_values(
+            array_unique(
+                array_map(
+                    fn (Cell $cell): string => $cell->label ??
+                        ($this->definition->kind === Kind::Number ? $cell->shown($this->definition->unit) : trim($cell->text)),
+                    $this->held,
+                ),
+            ),
+        );
 
         return implode(
             $this->definition->multiple ? $this->definition->separator : ', ',

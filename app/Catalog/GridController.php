@@ -25,8 +25,12 @@ final class GridController
         }
         [$change, $figures] = $type($cells, $request->boolean('make'));
 
-        return response()->json(['done' => $change?->summary, 'undo' => $change === null ? null : route('history.take-back', $change),
-            'refused' => $figures->refused, 'cells' => $this->shown($cells)]);
+        return response()->json([
+            'done' => $change?->summary,
+            'undo' => $change === null ? null : route('history.take-back', $change),
+            'refused' => $figures->refused,
+            'cells' => $this->shown($cells),
+        ]);
     }
 
     public function saveView(Request $request, EditViews $edit): RedirectResponse
@@ -43,13 +47,18 @@ final class GridController
     {
         $change = $edit->remove($view);
 
-        return redirect()->route('products')->with('done', $change->summary ?? '')->with('undo', $change?->id);
+        return redirect()
+            ->route('products')
+            ->with('done', $change->summary ?? '')
+            ->with('undo', $change?->id);
     }
 
     /** Values that fit what is being typed; those that only look alike are marked. */
     public function suggest(Request $request, SuggestValues $suggest): JsonResponse
     {
-        $definition = Definition::query()->where('slug', $request->string('definition')->toString())->firstOrFail();
+        $definition = Definition::query()
+            ->where('slug', $request->string('definition')->toString())
+            ->firstOrFail();
 
         return response()->json($suggest($definition, $request->string('q')->toString()));
     }
@@ -64,13 +73,21 @@ final class GridController
     {
         $ids = array_map(fn (TypedCell $cell): int => $cell->item, $cells);
         $parents = Item::query()->whereKey($ids)->whereNotNull('parent_id')->pluck('parent_id')->all();
-        $items = Item::query()->whereKey([...$ids, ...$parents])->orWhereIn('parent_id', $ids)->with('variants')->get();
+        $items = Item::query()
+            ->whereKey([...$ids, ...$parents])
+            ->orWhereIn('parent_id', $ids)
+            ->with('variants')
+            ->get();
         $tokens = new GridTokens($items->all());
         $shown = [];
         foreach (collect($cells)->map(fn (TypedCell $cell): Definition => $cell->definition)->unique('id') as $definition) {
             foreach ($items as $item) {
                 if ($definition->level === Level::Variant || $item->parent_id === null) {
-                    $shown[] = ['item' => $item->id, 'definition' => $definition->slug, 'html' => CellMarkup::cell($tokens->of($item, $definition))];
+                    $shown[] = [
+                        'item' => $item->id,
+                        'definition' => $definition->slug,
+                        'html' => CellMarkup::cell($tokens->of($item, $definition)),
+                    ];
                 }
             }
         }

@@ -10,7 +10,8 @@ use Illuminate\Http\Request;
 
 /**
  * Which products a list is narrowed to. Pages, saved views, fill rules and the command line write it the same way, one
- * condition a line: category:paint, words:sap green, color:sap-green, missing:volume, gap:volume (missing where it is expected), price:5..20, volume:50.., stock:1..,
+ * condition a line: category:paint, words:sap green, color:sap-green, missing:volume, gap:volume (missing where it is expected),
+ * price:5..20, volume:50.., stock:1..,
  * feed:Tarnbeck, changed:2026-11-01, origin:color=hand, sku:NO-001.
  */
 final readonly class Narrowing
@@ -30,7 +31,12 @@ final readonly class Narrowing
     public static function from(Request $request): self
     {
         $where = (array) $request->input('where', []);
-        foreach (['q' => 'words', 'price' => 'price', 'stock' => 'stock', 'changed' => 'changed'] as $input => $name) {
+        foreach ([
+            'q' => 'words',
+            'price' => 'price',
+            'stock' => 'stock',
+            'changed' => 'changed',
+        ] as $input => $name) {
             $where[] = $name.':'.$request->string($input)->toString();
         }
 
@@ -87,7 +93,10 @@ final readonly class Narrowing
     /** In words, for History and for rules. */
     public function inWords(): string
     {
-        return implode(', ', array_map(fn (Condition $condition): string => "{$condition->says} {$condition->shown}", $this->conditions));
+        return implode(
+            ', ',
+            array_map(fn (Condition $condition): string => "{$condition->says} {$condition->shown}", $this->conditions),
+        );
     }
 
     /** @return Builder<Item> products only */

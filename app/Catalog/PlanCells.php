@@ -67,7 +67,11 @@ final readonly class PlanCells
         }
         if ($this->change->mode === CellMode::Remove) {
             $gone = array_map(fn (string $text): int => $this->sheet->spellings->text($text)[1], $this->change->texts);
-            DB::insert('INSERT OR IGNORE INTO temp.due SELECT item_id, token, spelling_id FROM temp.held WHERE token NOT IN ('.implode(',', $gone).')');
+            DB::insert(
+                'INSERT OR IGNORE INTO temp.due SELECT item_id, token, spelling_id FROM temp.held WHERE token NOT IN ('.
+                    implode(',', $gone).
+                    ')',
+            );
         } else {
             array_map($this->sheet->dueToAll(...), $this->change->texts);
         }
@@ -84,14 +88,19 @@ final readonly class PlanCells
                 continue;
             }
             try {
-                $text === '' || CellChange::check($this->change->definition, $text);
+                if ($text !== '') {
+                    CellChange::check($this->change->definition, $text);
+                }
                 $this->sheet->map($spelling->id, $text);
             } catch (Refused $why) {
                 $unread[$text] = $why->getMessage();
             }
         }
         if ($this->change->mode !== CellMode::Copy) {
-            DB::insert('INSERT OR IGNORE INTO temp.due SELECT h.item_id, h.token, h.spelling_id FROM temp.held h LEFT JOIN temp.mapping m ON m.from_id = h.spelling_id WHERE m.from_id IS NULL');
+            DB::insert(
+                'INSERT OR IGNORE INTO temp.due SELECT h.item_id, h.token, h.spelling_id FROM temp.held h
+                    LEFT JOIN temp.mapping m ON m.from_id = h.spelling_id WHERE m.from_id IS NULL',
+            );
         }
         $this->sheet->dueByMapping($from);
 
@@ -127,8 +136,16 @@ final readonly class PlanCells
         $this->sheet->moveByHand();
         $change = $this->sheet->changing();
 
-        return new CellFigures($this->items, $change, $this->items - $change - $skipped,
-            (int) DB::scalar('SELECT COUNT(DISTINCT item_id) FROM temp.going'), (int) DB::scalar('SELECT COUNT(DISTINCT item_id) FROM temp.going WHERE origin = -1'),
-            $skipped, $this->sheet->spellings->newValues(), array_slice($unread, 0, 50, true), $this->sheet->samples());
+        return new CellFigures(
+            $this->items,
+            $change,
+            $this->items - $change - $skipped,
+            (int) DB::scalar('SELECT COUNT(DISTINCT item_id) FROM temp.going'),
+            (int) DB::scalar('SELECT COUNT(DISTINCT item_id) FROM temp.going WHERE origin = -1'),
+            $skipped,
+            $this->sheet->spellings->newValues(),
+            array_slice($unread, 0, 50, true),
+            $this->sheet->samples(),
+        );
     }
 }

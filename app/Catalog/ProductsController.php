@@ -37,8 +37,11 @@ final class ProductsController
         $total = $coverage->total();
         $found = $narrowing->isOpen()
             ? $total
-            : DB::query()->fromSub((clone $query)->select('items.id')->limit(self::COUNT_TO + 1), 'found')->count();
-        $products = $query->with('category')
+            : DB::query()
+                ->fromSub((clone $query)->select('items.id')->limit(self::COUNT_TO + 1), 'found')
+                ->count();
+        $products = $query
+            ->with('category')
             ->orderBy($sort, $request->input('down') ? 'desc' : 'asc')
             ->when($sort !== 'id', fn ($query) => $query->orderBy('id'))
             ->cursorPaginate(
@@ -51,14 +54,25 @@ final class ProductsController
         $picked = array_values(array_map(intval(...), (array) $request->input('pick', [])));
 
         return view('products.index', [
-            'narrowing' => $narrowing, 'products' => $products, 'found' => $found, 'many' => $found > self::COUNT_TO, 'total' => $total, 'sort' => $sort,
-            'variants' => $variants, 'cells' => CellTable::of([...$products->pluck('id')->all(), ...$variants->flatten(1)->pluck('id')->all()]),
-            'columns' => $this->columns(
-                $request, $narrowing, $definitions, $coverage->lately(),
-            ), 'covered' => $coverage->lately(), 'definitions' => $definitions,
-            'categories' => CategoryTree::load()->flat(), 'brands' => Definition::query()->where('slug', Definition::BRAND)->first()?->values()->orderBy('label')->get() ?? collect(),
-            'views' => SavedView::query()->orderBy('name')->get(), 'proposedViews' => EditViews::proposed(), 'feeds' => Feed::query()->orderBy('name')->pluck('name'),
-            'sizes' => self::SIZES, 'picked' => $picked, 'bulk' => BulkForm::from($request, $picked, $narrowing, $found, $change),
+            'narrowing' => $narrowing,
+            'products' => $products,
+            'found' => $found,
+            'many' => $found > self::COUNT_TO,
+            'total' => $total,
+            'sort' => $sort,
+            'variants' => $variants,
+            'cells' => CellTable::of([...$products->pluck('id')->all(), ...$variants->flatten(1)->pluck('id')->all()]),
+            'columns' => $this->columns($request, $narrowing, $definitions, $coverage->lately()),
+            'covered' => $coverage->lately(),
+            'definitions' => $definitions,
+            'categories' => CategoryTree::load()->flat(),
+            'brands' => Definition::query()->where('slug', Definition::BRAND)->first()?->values()->orderBy('label')->get() ?? collect(),
+            'views' => SavedView::query()->orderBy('name')->get(),
+            'proposedViews' => EditViews::proposed(),
+            'feeds' => Feed::query()->orderBy('name')->pluck('name'),
+            'sizes' => self::SIZES,
+            'picked' => $picked,
+            'bulk' => BulkForm::from($request, $picked, $narrowing, $found, $change),
         ]);
     }
 
@@ -75,24 +89,40 @@ final class ProductsController
             ->sortBy(fn (Definition $definition): int => in_array($definition->id, $expected, true) ? 0 : 1)
             ->values();
 
-        return view('products.show', ['item' => $item, 'definitions' => $definitions, 'expected' => $expected, 'undefined' => Definition::query()->where('state', '!=', State::Accepted)->whereNull('merged_into')->orderBy('label')->get(),
-            'cells' => CellTable::of([$item->id, ...$item->variants->pluck('id')->all()])]);
+        return view('products.show', [
+            'item' => $item,
+            'definitions' => $definitions,
+            'expected' => $expected,
+            'undefined' => Definition::query()
+                ->where('state', '!=', State::Accepted)
+                ->whereNull('merged_into')
+                ->orderBy('label')
+                ->get(),
+            'cells' => CellTable::of([$item->id, ...$item->variants->pluck('id')->all()]),
+        ]);
     }
 
     /** One cell of one product or variant. */
     public function update(Request $request, Item $item, ChangeCells $change): RedirectResponse
     {
-        $definition = Definition::query()->where('slug', $request->string('definition')->toString())->firstOrFail();
+        $definition = Definition::query()
+            ->where('slug', $request->string('definition')->toString())
+            ->firstOrFail();
         $cell = CellChange::set($definition, CellChange::parts($definition, $request->input('value')));
-        $unknown = $definition->kind !== Kind::Choice ? [] : array_filter($cell->texts, fn (string $text): bool => FindValue::known($definition, $text) === null);
+        $unknown =
+            $definition->kind !== Kind::Choice
+                ? []
+                : array_filter($cell->texts, fn (string $text): bool => FindValue::known($definition, $text) === null);
         if ($unknown !== [] && ! $request->boolean('make')) {
-            throw new Refused("{$definition->label} has no value \"".implode('", "', $unknown).'" yet. Press Set again to make '.(count($unknown) === 1 ? 'it.' : 'them.'), 'make');
+            throw new Refused(
+                "{$definition->label} has no value \"".
+                    implode('", "', $unknown).
+                    '" yet. Press Set again to make '.
+                    (count($unknown) === 1 ? 'it.' : 'them.'),
+                'make',
+            );
         }
-        $done = $change(
-            Chosen::items([$item->id]),
-            $cell,
-            [$item->id => $request->integer('version')],
-        );
+        $done = $change(Chosen::items([$item->id]), $cell, [$item->id => $request->integer('version')]);
 
         return redirect()
             ->route('products.show', $item->parent_id ?? $item->id)
@@ -119,8 +149,11 @@ final class ProductsController
             counted: $request->filled('counted') ? $request->integer('counted') : null,
         );
 
-        return redirect($request->string('back')->startsWith('/products') ? $request->string('back')->toString() : route('products'))
-            ->with('done', $done->summary ?? 'All of them had it already.')->with('undo', $done?->id);
+        return redirect(
+            $request->string('back')->startsWith('/products') ? $request->string('back')->toString() : route('products'),
+        )
+            ->with('done', $done->summary ?? 'All of them had it already.')
+            ->with('undo', $done?->id);
     }
 
     /**
@@ -136,20 +169,32 @@ final class ProductsController
             $narrowing->conditions,
         );
         if ($wanted !== []) {
-            return $definitions->whereIn('slug', $wanted)
+            return $definitions
+                ->whereIn('slug', $wanted)
                 ->sortBy(fn (Definition $definition): int|false => array_search($definition->slug, $wanted, true))
                 ->values();
         }
 
         $category = $narrowing->named('category');
-        $expected = $category === null ? [] : Expected::load()->in(Category::query()->where('slug', $category->value)->value('id'));
-        $wanted = $definitions->filter(fn (Definition $definition): bool => in_array($definition->id, $expected, true) || in_array($definition->slug, $missing, true));
+        $expected =
+            $category === null ? [] : Expected::load()->in(Category::query()->where('slug', $category->value)->value('id'));
+        $wanted = $definitions->filter(
+            fn (Definition $definition): bool => in_array($definition->id, $expected, true) ||
+                in_array($definition->slug, $missing, true),
+        );
         if ($wanted->isNotEmpty() && $expected !== []) {
-            return $wanted->sortByDesc(fn (Definition $definition): int => in_array($definition->slug, $missing, true) ? 1 : 0)->values();
+            return $wanted
+                ->sortByDesc(fn (Definition $definition): int => in_array($definition->slug, $missing, true) ? 1 : 0)
+                ->values();
         }
 
-        return $definitions->where('slug', '!=', Definition::BRAND)
-            ->sortByDesc(fn (Definition $definition): int => (in_array($definition->slug, $missing, true) ? PHP_INT_MAX : 0) ?: ($covered[$definition->id] ?? 0))
+        return $definitions
+            ->where('slug', '!=', Definition::BRAND)
+            ->sortByDesc(
+                fn (Definition $definition): int => in_array($definition->slug, $missing, true)
+                    ? PHP_INT_MAX
+                    : $covered[$definition->id] ?? 0,
+            )
             ->take(self::COLUMNS)
             ->values();
     }

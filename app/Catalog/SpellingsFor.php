@@ -50,13 +50,15 @@ final class SpellingsFor
     {
         return $this->definition->kind !== Kind::Choice
             ? []
-            : array_values(array_map(
-                Label::of(...),
-                array_filter(
-                    array_intersect_key($this->waiting, $this->needed()),
-                    fn (string $text): bool => FindValue::known($this->definition, $text) === null,
+            : array_values(
+                array_map(
+                    Label::of(...),
+                    array_filter(
+                        array_intersect_key($this->waiting, $this->needed()),
+                        fn (string $text): bool => FindValue::known($this->definition, $text) === null,
+                    ),
                 ),
-            ));
+            );
     }
 
     /** Makes what the cells that come need, and puts it into them. */
@@ -71,7 +73,10 @@ final class SpellingsFor
     private function needed(): array
     {
         return array_fill_keys(
-            array_column(DB::select('SELECT DISTINCT spelling_id FROM temp.coming WHERE spelling_id >= ?', [self::NOT_MADE]), 'spelling_id'),
+            array_column(
+                DB::select('SELECT DISTINCT spelling_id FROM temp.coming WHERE spelling_id >= ?', [self::NOT_MADE]),
+                'spelling_id',
+            ),
             true,
         );
     }
@@ -79,20 +84,21 @@ final class SpellingsFor
     private function made(Journal $journal, string $text): int
     {
         if ($this->definition->kind === Kind::Choice) {
-            $value = FindValue::known($this->definition, $text)
-                ?? $this->definition->values()->findOrFail(CreateValue::write($journal, $this->definition, $text));
+            $value =
+                FindValue::known($this->definition, $text) ??
+                $this->definition->values()->findOrFail(CreateValue::write($journal, $this->definition, $text));
 
             return CreateValue::ownSpelling($journal, $this->definition, $value->id, $value->label);
         }
         $reading = SpellingReading::of($this->definition->kind, $this->definition->unit, $text);
 
-        return $journal->insert(
-            'spellings',
-            [
-                'definition_id' => $this->definition->id, 'text' => $text, 'key' => StrictKey::of($text), 'value_id' => $this->flag($reading),
-                'number' => $reading->number,
-            ],
-        );
+        return $journal->insert('spellings', [
+            'definition_id' => $this->definition->id,
+            'text' => $text,
+            'key' => StrictKey::of($text),
+            'value_id' => $this->flag($reading),
+            'number' => $reading->number,
+        ]);
     }
 
     /** @return array{0: int, 1: int} */
@@ -116,7 +122,10 @@ final class SpellingsFor
     /** @return array{0: int, 1: int} */
     private function ofText(string $text): array
     {
-        $spelling = DB::table('spellings')->where('definition_id', $this->definition->id)->where('text', $text)->first(['id', 'value_id']);
+        $spelling = DB::table('spellings')
+            ->where('definition_id', $this->definition->id)
+            ->where('text', $text)
+            ->first(['id', 'value_id']);
         if ($spelling !== null) {
             return [$spelling->id, $spelling->value_id ?? -$spelling->id];
         }
@@ -135,6 +144,11 @@ final class SpellingsFor
 
     private function flag(SpellingReading $reading): ?int
     {
-        return $reading->flag === null ? null : $this->definition->values()->where('slug', $reading->flag ? 'yes' : 'no')->value('id');
+        return $reading->flag === null
+            ? null
+            : $this->definition
+                ->values()
+                ->where('slug', $reading->flag ? 'yes' : 'no')
+                ->value('id');
     }
 }

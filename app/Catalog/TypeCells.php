@@ -57,9 +57,17 @@ final readonly class TypeCells
     private function place(array $cells, bool $mayMake, ?Journal $journal): TypedFigures
     {
         if (count($cells) > self::MOST) {
-            throw new Refused('At most '.number_format(self::MOST).' cells at a time. Paste in parts, or change them together with the panel.');
+            throw new Refused(
+                'At most '.
+                    number_format(self::MOST).
+                    ' cells at a time. Paste in parts, or change them together with the panel.',
+            );
         }
-        $items = Item::query()->whereKey(array_map(fn (TypedCell $cell): int => $cell->item, $cells))->with('variants')->get()->keyBy('id');
+        $items = Item::query()
+            ->whereKey(array_map(fn (TypedCell $cell): int => $cell->item, $cells))
+            ->with('variants')
+            ->get()
+            ->keyBy('id');
         $tokens = new GridTokens($items->values()->all());
         $refused = [];
         $rows = [];
@@ -69,8 +77,11 @@ final readonly class TypeCells
             $reason = $item === null ? 'this product is gone' : $this->obstacle($cell, $item, $tokens, $mayMake, $new);
             if ($reason !== null) {
                 $refused[] = [
-                    'item' => $cell->item, 'sku' => $item->sku ?? '', 'definition' => $cell->definition->label,
-                    'text' => mb_strimwidth($cell->text, 0, 80, '…'), 'reason' => $reason,
+                    'item' => $cell->item,
+                    'sku' => $item->sku ?? '',
+                    'definition' => $cell->definition->label,
+                    'text' => mb_strimwidth($cell->text, 0, 80, '…'),
+                    'reason' => $reason,
                 ];
             } else {
                 $rows[$cell->definition->id][$cell->item] = $cell;
@@ -92,7 +103,8 @@ final readonly class TypeCells
         }
         $now = $tokens->of($item, $cell->definition);
         if ($now->token() !== $cell->was) {
-            return 'somebody else has changed it to '.($now->text() === '' ? 'nothing' : '"'.mb_strimwidth($now->text(), 0, 40, '…').'"');
+            return 'somebody else has changed it to '.
+                ($now->text() === '' ? 'nothing' : '"'.mb_strimwidth($now->text(), 0, 40, '…').'"');
         }
         try {
             $cell->definition->allowChange();
@@ -119,12 +131,15 @@ final readonly class TypeCells
      */
     private function write(array $typed, Collection $items, ?Journal $journal): int
     {
-        $moves = $journal?->cells() ?? new CellMoves;
+        $moves = $journal?->cells() ?? new CellMoves();
         $moves->clear();
         $sheet = new CellSheet(Chosen::items(array_map(fn (TypedCell $cell): int => $cell->item, $typed)), $typed[0]->definition);
         $due = [];
         foreach ($typed as $cell) {
-            $variants = $typed[0]->definition->level === Level::Variant ? $items->get($cell->item)?->variants->pluck('id')->all() ?? [] : [];
+            $variants =
+                $typed[0]->definition->level === Level::Variant
+                    ? $items->get($cell->item)?->variants->pluck('id')->all() ?? []
+                    : [];
             foreach ($variants === [] ? [$cell->item] : $variants as $target) {
                 foreach ($cell->texts() as $text) {
                     $due[] = [(int) $target, $text];
@@ -154,7 +169,11 @@ final readonly class TypeCells
         }
         $labels = array_values(array_unique(array_map(fn (TypedCell $cell): string => $cell->definition->label, $cells)));
 
-        return 'Typed '.number_format($figures->placed).' cells of '.implode(', ', array_slice($labels, 0, 4)).(count($labels) > 4 ? ' and others' : '');
+        return 'Typed '.
+            number_format($figures->placed).
+            ' cells of '.
+            implode(', ', array_slice($labels, 0, 4)).
+            (count($labels) > 4 ? ' and others' : '');
     }
 
     /**

@@ -19,6 +19,8 @@ final class BackupCommand extends Command
         $directory = (string) $this->argument('directory');
         $made = Backup::make($directory);
 
-        return $this->answer($made + ['directory' => $directory], [number_format($made['files']).' files, '.Format::bytes($made['bytes'])." in {$directory}; checked"]);
+        return $this->answer($made + ['directory' => $directory], [
+            number_format($made['files']).' files, '.Format::bytes($made['bytes'])." in {$directory}; checked",
+        ]);
     }
 }

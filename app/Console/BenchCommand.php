@@ -20,11 +20,18 @@ use Illuminate\Support\Facades\DB;
 final class BenchCommand extends Command
 {
     private const BENCHMARKS = [
-        'facets' => Facets::class, 'feed' => FeedReading::class, 'publish' => Publishing::class, 'bulk' => BulkChange::class,
-        'fill' => Filling::class, 'grid' => Grid::class, 'lookalikes' => LookAlikeValues::class, 'pages' => Pages::class,
+        'facets' => Facets::class,
+        'feed' => FeedReading::class,
+        'publish' => Publishing::class,
+        'bulk' => BulkChange::class,
+        'fill' => Filling::class,
+        'grid' => Grid::class,
+        'lookalikes' => LookAlikeValues::class,
+        'pages' => Pages::class,
     ];
 
-    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes or pages} {--products=100000 : size of the catalog} {--json : answer with one JSON document}';
+    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes or pages} '.
+        '{--products=100000 : size of the catalog} {--json : answer with one JSON document}';
 
     protected $description = 'Measures speed and memory beside a baseline in the same run';
 
@@ -51,7 +58,11 @@ final class BenchCommand extends Command
         return $this->answer(
             $figures,
             array_map(
-                fn (string $name, mixed $figure): string => sprintf('%-20s %s', $name, is_bool($figure) ? ($figure ? 'yes' : 'NO') : $figure),
+                fn (string $name, mixed $figure): string => sprintf(
+                    '%-20s %s',
+                    $name,
+                    is_bool($figure) ? ($figure ? 'yes' : 'NO') : $figure,
+                ),
                 array_keys($figures),
                 $figures,
             ),

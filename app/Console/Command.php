@@ -18,7 +18,10 @@ abstract class Command extends BaseCommand
     protected function answer(array $document, iterable $lines): int
     {
         if ($this->option('json')) {
-            $json = json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE);
+            $json = json_encode(
+                $document,
+                JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR | JSON_INVALID_UTF8_SUBSTITUTE,
+            );
             $this->output->getOutput()->writeln($json, OutputInterface::OUTPUT_RAW);
         } else {
             foreach ($lines as $line) {
@@ -36,7 +39,13 @@ abstract class Command extends BaseCommand
         $error = $output instanceof ConsoleOutputInterface ? $output->getErrorOutput() : $output;
         if (stream_isatty(STDERR)) {
             $error->write(
-                sprintf("\r\e[K%s · %s rows · %d %%%s", $what, number_format($count), (int) round(100 * $share), $what === 'Done' ? "\n" : ''),
+                sprintf(
+                    "\r\e[K%s · %s rows · %d %%%s",
+                    $what,
+                    number_format($count),
+                    (int) round(100 * $share),
+                    $what === 'Done' ? "\n" : '',
+                ),
                 false,
                 OutputInterface::OUTPUT_RAW,
             );

@@ -24,21 +24,41 @@ use Throwable;
 final class CommandLine
 {
     private const COMMANDS = [
-        DemoCommand::class, ServeCommand::class, BackupCommand::class, RestoreCommand::class, FeedReadCommand::class, DefineCommand::class, ValuesCommand::class,
-        LookalikesCommand::class, MergeCommand::class, GatherCommand::class, ApartCommand::class, VocabularyExportCommand::class,
-        VocabularyImportCommand::class, UndoCommand::class, PublishCommand::class, DriftCommand::class, SetCommand::class, FillCheckCommand::class,
-        FillRunCommand::class, CountsCommand::class, QuantityCommand::class, BenchCommand::class,
+        DemoCommand::class,
+        ServeCommand::class,
+        BackupCommand::class,
+        RestoreCommand::class,
+        FeedReadCommand::class,
+        DefineCommand::class,
+        ValuesCommand::class,
+        LookalikesCommand::class,
+        MergeCommand::class,
+        GatherCommand::class,
+        ApartCommand::class,
+        VocabularyExportCommand::class,
+        VocabularyImportCommand::class,
+        UndoCommand::class,
+        PublishCommand::class,
+        DriftCommand::class,
+        SetCommand::class,
+        FillCheckCommand::class,
+        FillRunCommand::class,
+        CountsCommand::class,
+        QuantityCommand::class,
+        BenchCommand::class,
     ];
 
     public static function run(App $app): int
     {
-        $input = new ArgvInput;
-        $output = new ConsoleOutput;
+        $input = new ArgvInput();
+        $output = new ConsoleOutput();
         try {
             $app->make(Kernel::class)->bootstrap();
             self::checkArguments();
             // A catalog that is to be restored may be damaged or missing.
-            $input->getFirstArgument() === 'restore' || Setup::ensure(fn (string $what) => $output->getErrorOutput()->writeln($what, OutputInterface::OUTPUT_RAW));
+            if ($input->getFirstArgument() !== 'restore') {
+                Setup::ensure(fn (string $what) => $output->getErrorOutput()->writeln($what, OutputInterface::OUTPUT_RAW));
+            }
             $console = new Application($app, $app->make(Dispatcher::class), 'structures attribute data for filtering');
             $console->setName('Lokum');
             $console->setAutoExit(false);
@@ -53,7 +73,16 @@ final class CommandLine
         } catch (Throwable $failure) {
             self::report($failure);
 
-            return self::say($output, StorageProblem::inWords($failure) ?? 'That failed, and nothing was half changed. The log in '.storage_path('logs').' says why: '.self::firstLine($failure).'.', 1);
+            return self::say(
+                $output,
+                StorageProblem::inWords($failure) ??
+                    'That failed, and nothing was half changed. The log in '.
+                        storage_path('logs').
+                        ' says why: '.
+                        self::firstLine($failure).
+                        '.',
+                1,
+            );
         }
     }
 
@@ -64,7 +93,13 @@ final class CommandLine
         register_shutdown_function(function (): void {
             $error = error_get_last();
             if ($error !== null && in_array($error['type'], [E_ERROR, E_PARSE, E_CORE_ERROR, E_COMPILE_ERROR], true)) {
-                self::say(new ConsoleOutput, str_contains($error['message'], 'memory') ? 'There is too little memory for that. Nothing was half changed.' : "That failed: {$error['message']}.", 1);
+                self::say(
+                    new ConsoleOutput(),
+                    str_contains($error['message'], 'memory')
+                        ? 'There is too little memory for that. Nothing was half changed.'
+                        : "That failed: {$error['message']}.",
+                    1,
+                );
                 exit(1);
             }
         });
@@ -98,7 +133,10 @@ final class CommandLine
         $message = mb_scrub($message);
         $output->getErrorOutput()->writeln('lokum: '.$message, OutputInterface::OUTPUT_RAW);
         if (in_array('--json', (array) ($_SERVER['argv'] ?? []), true)) {
-            $output->writeln((string) json_encode(['error' => $message], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES), OutputInterface::OUTPUT_RAW);
+            $output->writeln(
+                (string) json_encode(['error' => $message], JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES),
+                OutputInterface::OUTPUT_RAW,
+            );
         }
 
         return $status;

@@ -27,21 +27,36 @@ final class CountsCommand extends Command
     {
         $edition = Served::now()->file();
         $slug = $this->option('category');
-        $category = is_string($slug) ? ($edition->category($slug) ?? throw Refused::unknown('category', $slug)) : null;
+        $category = is_string($slug) ? $edition->category($slug) ?? throw Refused::unknown('category', $slug) : null;
         $picks = $this->picks($edition);
         $attributes = $edition->attributes();
-        $page = new CountPage($edition, $category, $picks, array_map(fn (EditionAttribute $attribute): string => $attribute->slug, $attributes));
+        $page = new CountPage(
+            $edition,
+            $category,
+            $picks,
+            array_map(fn (EditionAttribute $attribute): string => $attribute->slug, $attributes),
+        );
         $counts = $page->counter->counts();
         $filters = [];
         foreach ($attributes as $attribute) {
-            $filters[] = ['attribute' => $attribute->slug, 'terms' => $this->terms($edition, $attribute, $counts[$attribute->slug], $picks)];
+            $filters[] = [
+                'attribute' => $attribute->slug,
+                'terms' => $this->terms($edition, $attribute, $counts[$attribute->slug], $picks),
+            ];
         }
         foreach ($edition->numberFields() as $field) {
             $ends = $page->ends($field);
-            $filters[] = ['attribute' => $field, 'min' => $this->number($ends[0] ?? null), 'max' => $this->number($ends[1] ?? null)];
+            $filters[] = [
+                'attribute' => $field,
+                'min' => $this->number($ends[0] ?? null),
+                'max' => $this->number($ends[1] ?? null),
+            ];
         }
 
-        return $this->answer(['products' => $page->matching()->count(), 'filters' => $filters], $this->lines($page->matching()->count(), $filters));
+        return $this->answer(
+            ['products' => $page->matching()->count(), 'filters' => $filters],
+            $this->lines($page->matching()->count(), $filters),
+        );
     }
 
     private function picks(EditionFile $edition): Picks
@@ -51,7 +66,9 @@ final class CountsCommand extends Command
             $terms[$attribute] = [...$terms[$attribute] ?? [], ...array_map(trim(...), explode(',', $value))];
         }
         foreach ($this->pairs('combine') as [$attribute, $value]) {
-            $edition->attribute($attribute) ?? throw Refused::unknown('attribute', $attribute);
+            if ($edition->attribute($attribute) === null) {
+                throw Refused::unknown('attribute', $attribute);
+            }
             $combine[$attribute] = match ($value) {
                 'any' => Combine::Any,
                 'all' => Combine::All,
@@ -74,8 +91,7 @@ final class CountsCommand extends Command
         return array_map(function (string $text) use ($option): array {
             $at = strpos($text, ':');
 
-            return $at === false
-                || $at === 0
+            return $at === false || $at === 0
                 ? throw new InvalidOptionException("--{$option}={$text}: a name and a colon come first.")
                 : [substr($text, 0, $at), substr($text, $at + 1)];
         }, (array) $this->option($option));

@@ -31,9 +31,20 @@ final class DefineCommand extends Command
         $slug = (string) $this->argument('attribute');
         $known = Definition::query()->where('slug', $slug)->first();
         $form = DefinitionForm::from([
-            'slug' => $slug, 'label' => $this->option('label') ?? $known->label ?? ucfirst(str_replace('-', ' ', $slug)), 'kind' => $this->option('kind'),
-            'multiple' => $this->option('multiple'), 'level' => $this->option('level') ?? $known?->level->value, 'unit' => $this->option('unit'),
-            'separator' => $known->separator ?? '|', 'policy' => $known?->policy->value, 'help' => $known?->help, 'team_help' => $known?->team_help, 'section' => $known?->section, 'edited_by' => $known?->edited_by->value, 'has_pages' => $known?->has_pages, 'dress' => $known?->dress,
+            'slug' => $slug,
+            'label' => $this->option('label') ?? ($known->label ?? ucfirst(str_replace('-', ' ', $slug))),
+            'kind' => $this->option('kind'),
+            'multiple' => $this->option('multiple'),
+            'level' => $this->option('level') ?? $known?->level->value,
+            'unit' => $this->option('unit'),
+            'separator' => $known->separator ?? '|',
+            'policy' => $known?->policy->value,
+            'help' => $known?->help,
+            'team_help' => $known?->team_help,
+            'section' => $known?->section,
+            'edited_by' => $known?->edited_by->value,
+            'has_pages' => $known?->has_pages,
+            'dress' => $known?->dress,
         ]);
         if ($known === null) {
             $known = $create($form);
@@ -42,9 +53,8 @@ final class DefineCommand extends Command
         }
         $definition = $known->refresh();
 
-        return $this->answer(
-            $definition->described(),
-            ["{$definition->label} ({$definition->slug}): {$definition->kind->label()}, {$definition->level->value} level"],
-        );
+        return $this->answer($definition->described(), [
+            "{$definition->label} ({$definition->slug}): {$definition->kind->label()}, {$definition->level->value} level",
+        ]);
     }
 }

@@ -20,7 +20,11 @@ final class DemoCommand extends Command
     public function handle(): int
     {
         if (! DemoAccount::own()) {
-            throw new Refused('The catalog in '.config('lokum.data').' is not the demo\'s, so the demo stays out of it. Choose another directory with LOKUM_DATA.');
+            throw new Refused(
+                'The catalog in '.
+                    config('lokum.data').
+                    ' is not the demo\'s, so the demo stays out of it. Choose another directory with LOKUM_DATA.',
+            );
         }
         if ($this->option('fresh') && DemoShop::isBuilt()) {
             $this->startOver();
@@ -38,7 +42,10 @@ final class DemoCommand extends Command
         return Server::run(
             (int) $this->option('port'),
             true,
-            fn (string $address) => $this->line("\nLokum's demo is at {$address}\nSign in as {$account->email} with {$account->password}\nThe storefront is at {$address}/shop. Ctrl C stops it.\n"),
+            fn (string $address) => $this->line(
+                "\nLokum's demo is at {$address}\n".
+                "Sign in as {$account->email} with {$account->password}\nThe storefront is at {$address}/shop. Ctrl C stops it.\n",
+            ),
         );
     }
 
@@ -47,7 +54,17 @@ final class DemoCommand extends Command
     {
         DB::purge('catalog');
         DB::purge('runtime');
-        foreach (['catalog.sqlite', 'catalog.sqlite-wal', 'catalog.sqlite-shm', 'runtime.sqlite', 'runtime.sqlite-wal', 'runtime.sqlite-shm', 'schema'] as $file) {
+        foreach (
+            [
+                'catalog.sqlite',
+                'catalog.sqlite-wal',
+                'catalog.sqlite-shm',
+                'runtime.sqlite',
+                'runtime.sqlite-wal',
+                'runtime.sqlite-shm',
+                'schema',
+            ] as $file
+        ) {
             @unlink(config('lokum.data').'/'.$file);
         }
         foreach (glob(config('lokum.data').'/{feeds,inbox,editions}/*', GLOB_BRACE) ?: [] as $file) {

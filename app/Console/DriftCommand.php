@@ -37,7 +37,11 @@ final class DriftCommand extends Command
             yield $served->problem;
         }
         if ($edition !== null || $served->problem === null) {
-            yield $edition === null ? 'No edition yet.' : ($lines === [] ? "Edition {$edition} shows the catalog as it is." : "Since edition {$edition}:");
+            yield $edition === null
+                ? 'No edition yet.'
+                : ($lines === []
+                    ? "Edition {$edition} shows the catalog as it is."
+                    : "Since edition {$edition}:");
         }
         foreach ($lines as $line) {
             yield $line['sign'].' '.$line['text'];

@@ -40,7 +40,15 @@ final class FeedReadCommand extends Command
         $reading = $this->option('check') ? null : Reading::start($path, $name);
         $lock = $reading === null ? null : ReadingLock::hold($reading);
         try {
-            $figures = $read($file, $name, $map, (bool) $this->option('check'), $this->progress(...), ! $this->option('whole'), $reading);
+            $figures = $read(
+                $file,
+                $name,
+                $map,
+                (bool) $this->option('check'),
+                $this->progress(...),
+                ! $this->option('whole'),
+                $reading,
+            );
         } catch (Throwable $why) {
             $reading?->abandon();
             throw $why;
@@ -55,7 +63,7 @@ final class FeedReadCommand extends Command
     {
         $path = $this->option('map');
         if (! is_string($path)) {
-            return new ColumnMap;
+            return new ColumnMap();
         }
 
         return ColumnMap::fromJson((string) stream_get_contents(FeedFile::open($path)));

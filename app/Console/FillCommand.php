@@ -23,8 +23,8 @@ abstract class FillCommand extends Command
 
     protected function rule(): FillRule
     {
-        return FillRule::query()->with('definition')->find((int) $this->argument('rule'))
-            ?? throw Refused::unknown('fill rule', (string) $this->argument('rule'));
+        return FillRule::query()->with('definition')->find((int) $this->argument('rule')) ??
+            throw Refused::unknown('fill rule', (string) $this->argument('rule'));
     }
 
     /** @param  array<int, FillFigures>  $figures  by rule */
@@ -35,7 +35,15 @@ abstract class FillCommand extends Command
         $known = FillRule::query()->whereKey(array_keys($figures))->with('definition')->get()->keyBy('id');
         foreach ($figures as $id => $one) {
             $rules[] = ['rule' => $id, 'attribute' => $known[$id]->definition->slug ?? null] + $one->toArray();
-            $lines[] = ($id === 0 ? 'The rule' : "Rule {$id} ({$known[$id]->definition->label})").': '.number_format($one->comes).' filled, '.number_format($one->goes).' withdrawn, '.number_format($one->differ).' have another value and keep it';
+            $lines[] =
+                ($id === 0 ? 'The rule' : "Rule {$id} ({$known[$id]->definition->label})").
+                ': '.
+                number_format($one->comes).
+                ' filled, '.
+                number_format($one->goes).
+                ' withdrawn, '.
+                number_format($one->differ).
+                ' have another value and keep it';
         }
 
         return $this->answer(['rules' => $rules, 'change' => $change?->id], $lines);

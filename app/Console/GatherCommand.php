@@ -25,11 +25,21 @@ final class GatherCommand extends Command
         $slug = (string) $this->argument('attribute');
         $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
         $under = (string) ($this->option('under') ?? throw new InvalidOptionException('Say the umbrella: --under=LABEL.'));
-        $ids = array_values(array_map(fn (string $label): int => FindValue::named($definition, $label)->id, (array) $this->argument('values')));
+        $ids = array_values(
+            array_map(fn (string $label): int => FindValue::named($definition, $label)->id, (array) $this->argument('values')),
+        );
         $figures = $gather->consequences($definition, $under, $ids);
         $change = $this->option('check') ? null : $gather($definition, $under, $ids);
 
-        return $this->answer($figures->toArray() + ['change' => $change?->id], [($change === null ? 'Would gather ' : 'Gathered ').implode(', ', $figures->values)." under {$figures->umbrella}",
-            'terms '.$figures->terms.' → '.$figures->termsAfter.', '.number_format($figures->products).' products under it']);
+        return $this->answer($figures->toArray() + ['change' => $change?->id], [
+            ($change === null ? 'Would gather ' : 'Gathered ').implode(', ', $figures->values)." under {$figures->umbrella}",
+            'terms '.
+            $figures->terms.
+            ' → '.
+            $figures->termsAfter.
+            ', '.
+            number_format($figures->products).
+            ' products under it',
+        ]);
     }
 }

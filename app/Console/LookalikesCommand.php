@@ -27,12 +27,17 @@ final class LookalikesCommand extends Command
         if (($this->argument('attribute') === null) === ! $this->option('stdin')) {
             throw new InvalidOptionException('Name an attribute, or give values on standard input with --stdin.');
         }
-        $groups = $this->option('stdin') ? $this->amongInput() : $this->ofAttribute((string) $this->argument('attribute'), $propose);
+        $groups = $this->option('stdin')
+            ? $this->amongInput()
+            : $this->ofAttribute((string) $this->argument('attribute'), $propose);
 
         return $this->answer(
             ['groups' => $groups],
             array_map(
-                fn (array $group): string => implode(' = ', $group['members']).'   ('.implode('; ', array_slice($group['evidence'], 0, 2)).')',
+                fn (array $group): string => implode(' = ', $group['members']).
+                    '   ('.
+                    implode('; ', array_slice($group['evidence'], 0, 2)).
+                    ')',
                 $groups,
             ),
         );
@@ -43,11 +48,15 @@ final class LookalikesCommand extends Command
     {
         $candidates = $this->fromInput();
 
-        return array_map(fn (Group $group): array => [
-            'keep' => $candidates[$group->members[0]]->text, 'members' => array_map(
-                fn (int $i): string => $candidates[$i]->text, $group->members,
-            ), 'evidence' => $group->evidence, 'confidence' => $group->confidence,
-        ], (new LookAlikes(Lexicon::shipped()))->among($candidates));
+        return array_map(
+            fn (Group $group): array => [
+                'keep' => $candidates[$group->members[0]]->text,
+                'members' => array_map(fn (int $i): string => $candidates[$i]->text, $group->members),
+                'evidence' => $group->evidence,
+                'confidence' => $group->confidence,
+            ],
+            (new LookAlikes(Lexicon::shipped()))->among($candidates),
+        );
     }
 
     /** @return list<array{keep: string, members: list<string>, evidence: list<string>, confidence: float}> without what is kept apart */
@@ -57,11 +66,15 @@ final class LookalikesCommand extends Command
         /** @var array<int, string> $labels */
         $labels = $definition->values()->pluck('label', 'id')->all();
 
-        return array_map(fn (Proposal $proposal): array => [
-            'keep' => $labels[$proposal->values[0]], 'members' => array_map(
-                fn (int $id): string => $labels[$id], $proposal->values,
-            ), 'evidence' => $proposal->evidence, 'confidence' => $proposal->confidence,
-        ], $propose->of($definition));
+        return array_map(
+            fn (Proposal $proposal): array => [
+                'keep' => $labels[$proposal->values[0]],
+                'members' => array_map(fn (int $id): string => $labels[$id], $proposal->values),
+                'evidence' => $proposal->evidence,
+                'confidence' => $proposal->confidence,
+            ],
+            $propose->of($definition),
+        );
     }
 
     /** @return list<Candidate> */

@@ -32,11 +32,22 @@ final class MergeCommand extends Command
         $change = $this->option('check') ? null : $merge($definition, $plan);
 
         return $this->answer($consequences + ['change' => $change?->id], [
-            ($change === null ? 'Would merge ' : 'Merged ').implode(
-                ', ', array_column($consequences['moved'], 'label'),
-            ).' into '.$consequences['keep'],
-            number_format($consequences['products']).' products get another value; '.number_format($consequences['spellings']).' spellings move',
-            'values '.$consequences['values']['before'].' → '.$consequences['values']['after'].', terms '.$consequences['terms']['before'].' → '.$consequences['terms']['after'],
+            ($change === null ? 'Would merge ' : 'Merged ').
+            implode(', ', array_column($consequences['moved'], 'label')).
+            ' into '.
+            $consequences['keep'],
+            number_format($consequences['products']).
+            ' products get another value; '.
+            number_format($consequences['spellings']).
+            ' spellings move',
+            'values '.
+            $consequences['values']['before'].
+            ' → '.
+            $consequences['values']['after'].
+            ', terms '.
+            $consequences['terms']['before'].
+            ' → '.
+            $consequences['terms']['after'],
         ]);
     }
 }

@@ -16,13 +16,21 @@ final class PublishCommand extends Command
     {
         $edition = $publish(fn (string $what, float $share) => $this->progress($what, 0, $share));
         $document = [
-            'edition' => $edition->id, 'products' => $edition->products, 'variants' => $edition->variants, 'terms' => $edition->terms,
+            'edition' => $edition->id,
+            'products' => $edition->products,
+            'variants' => $edition->variants,
+            'terms' => $edition->terms,
             'seconds' => $edition->seconds,
         ];
 
-        return $this->answer(
-            $document,
-            ["Edition {$edition->id} is served: ".number_format($edition->products).' products, '.number_format($edition->variants).' variants, '.number_format($edition->terms)." terms, in {$edition->seconds} s"],
-        );
+        return $this->answer($document, [
+            "Edition {$edition->id} is served: ".
+            number_format($edition->products).
+            ' products, '.
+            number_format($edition->variants).
+            ' variants, '.
+            number_format($edition->terms).
+            " terms, in {$edition->seconds} s",
+        ]);
     }
 }

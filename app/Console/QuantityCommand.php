@@ -30,7 +30,8 @@ final class QuantityCommand extends Command
                 $measure instanceof QuantityRange => [$measure->from, $measure->to],
                 $measure instanceof Dimensions => $measure->sides,
             };
-            $quantities = $unit === null ? $quantities : array_map(fn (Quantity $quantity): Quantity => $quantity->to($unit), $quantities);
+            $quantities =
+                $unit === null ? $quantities : array_map(fn (Quantity $quantity): Quantity => $quantity->to($unit), $quantities);
             $numbers = array_map(fn (Quantity $quantity): float => $quantity->float(), $quantities);
         } catch (UnreadableQuantity $why) {
             throw new Refused(ucfirst($why->getMessage()).'.');
@@ -42,9 +43,12 @@ final class QuantityCommand extends Command
         };
         $shown = $quantities[0]->unit;
 
-        return $this->answer(['value' => $value, 'unit' => $shown?->symbol, 'ucum' => $shown?->ucum],
-            [implode(
-                $measure instanceof QuantityRange ? ' – ' : ' × ', array_map(strval(...), $numbers),
-            ).($shown === null ? '' : ' '.$shown->symbol)]);
+        return $this->answer(
+            ['value' => $value, 'unit' => $shown?->symbol, 'ucum' => $shown?->ucum],
+            [
+                implode($measure instanceof QuantityRange ? ' – ' : ' × ', array_map(strval(...), $numbers)).
+                ($shown === null ? '' : ' '.$shown->symbol),
+            ],
+        );
     }
 }

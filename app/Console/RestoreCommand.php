@@ -20,9 +20,18 @@ final class RestoreCommand extends Command
     {
         DB::purge('catalog');
         DB::purge('runtime');
-        $done = Backup::restore((string) $this->argument('directory'), (string) config('lokum.data'), (bool) $this->option('replace'));
+        $done = Backup::restore(
+            (string) $this->argument('directory'),
+            (string) config('lokum.data'),
+            (bool) $this->option('replace'),
+        );
         Setup::ensure(fn (string $what) => $this->components->info($what));
 
-        return $this->answer($done, [number_format($done['files']).' files are back in '.config('lokum.data').($done['aside'] === null ? '' : "; what was there is in {$done['aside']}")]);
+        return $this->answer($done, [
+            number_format($done['files']).
+            ' files are back in '.
+            config('lokum.data').
+            ($done['aside'] === null ? '' : "; what was there is in {$done['aside']}"),
+        ]);
     }
 }

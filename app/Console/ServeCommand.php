@@ -22,13 +22,25 @@ final class ServeCommand extends Command
             $name = (string) $this->ask('Name', 'Manager');
             $email = (string) $this->ask('E-mail address');
             $password = (string) $this->secret('Password, '.SoundPassword::SHORTEST.' characters or more');
-            $problem = filter_var($email, FILTER_VALIDATE_EMAIL) === false ? 'That is no e-mail address.' : SoundPassword::problem($password);
+            $problem =
+                filter_var($email, FILTER_VALIDATE_EMAIL) === false
+                    ? 'That is no e-mail address.'
+                    : SoundPassword::problem($password);
             if ($problem !== null) {
                 throw new Refused($problem);
             }
-            User::query()->create(['name' => $name, 'email' => User::address($email), 'password' => $password, 'role' => Role::Manager]);
+            User::query()->create([
+                'name' => $name,
+                'email' => User::address($email),
+                'password' => $password,
+                'role' => Role::Manager,
+            ]);
         }
 
-        return Server::run((int) $this->option('port'), false, fn (string $address) => $this->line("Lokum is at {$address}. Ctrl C stops it."));
+        return Server::run(
+            (int) $this->option('port'),
+            false,
+            fn (string $address) => $this->line("Lokum is at {$address}. Ctrl C stops it."),
+        );
     }
 }

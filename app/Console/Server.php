@@ -24,14 +24,43 @@ final class Server
         if (@fsockopen('127.0.0.1', $port, $code, $message, 0.3) !== false) {
             throw new Refused("Port {$port} is taken. Choose another with --port.");
         }
-        $environment = ['LOKUM_DATA' => config('lokum.data'), 'LOKUM_DEMO' => $demo ? '1' : '', 'PHP_CLI_SERVER_WORKERS' => self::WEB_WORKERS];
+        $environment = [
+            'LOKUM_DATA' => config('lokum.data'),
+            'LOKUM_DEMO' => $demo ? '1' : '',
+            'PHP_CLI_SERVER_WORKERS' => self::WEB_WORKERS,
+        ];
         $commands = [
             [
-                PHP_BINARY, '-d', 'opcache.enable_cli=1', '-d', 'opcache.memory_consumption=192', '-d', 'memory_limit=512M', '-d',
-                'upload_max_filesize=512M', '-d', 'post_max_size=520M', '-d', 'max_input_vars=20000', '-S', "127.0.0.1:{$port}", '-t', public_path(),
+                PHP_BINARY,
+                '-d',
+                'opcache.enable_cli=1',
+                '-d',
+                'opcache.memory_consumption=192',
+                '-d',
+                'memory_limit=512M',
+                '-d',
+                'upload_max_filesize=512M',
+                '-d',
+                'post_max_size=520M',
+                '-d',
+                'max_input_vars=20000',
+                '-S',
+                "127.0.0.1:{$port}",
+                '-t',
+                public_path(),
                 public_path('router.php'),
             ],
-            [PHP_BINARY, '-d', 'memory_limit=1G', base_path('artisan'), 'queue:work', '--sleep=0.3', '--timeout=7000', '--max-time=3600', '--quiet'],
+            [
+                PHP_BINARY,
+                '-d',
+                'memory_limit=1G',
+                base_path('artisan'),
+                'queue:work',
+                '--sleep=0.3',
+                '--timeout=7000',
+                '--max-time=3600',
+                '--quiet',
+            ],
         ];
         $running = true;
         foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
@@ -41,7 +70,11 @@ final class Server
             });
         }
         $processes = array_map(fn (array $command): Process => self::start($command, $environment), $commands);
-        for ($wait = 0; $wait < self::START_SECONDS * 10 && @fsockopen('127.0.0.1', $port, $code, $message, 0.2) === false; $wait++) {
+        for (
+            $wait = 0;
+            $wait < self::START_SECONDS * 10 && @fsockopen('127.0.0.1', $port, $code, $message, 0.2) === false;
+            $wait++
+        ) {
             usleep(100_000);
         }
         $ready("http://127.0.0.1:{$port}");
@@ -56,7 +89,9 @@ final class Server
         }
         foreach ($processes as $process) {
             // The web server's own workers do not end with it, so its whole group is told to.
-            is_executable(self::OWN_GROUP) && $process->getPid() !== null ? posix_kill(-$process->getPid(), SIGTERM) : null;
+            if (is_executable(self::OWN_GROUP) && $process->getPid() !== null) {
+                posix_kill(-$process->getPid(), SIGTERM);
+            }
             $process->stop(3);
         }
 
@@ -69,7 +104,13 @@ final class Server
      */
     private static function start(array $command, array $environment): Process
     {
-        $process = new Process([...is_executable(self::OWN_GROUP) ? [self::OWN_GROUP] : [], ...$command], base_path(), $environment, null, null);
+        $process = new Process(
+            [...is_executable(self::OWN_GROUP) ? [self::OWN_GROUP] : [], ...$command],
+            base_path(),
+            $environment,
+            null,
+            null,
+        );
         $process->disableOutput();
         $process->start();
 

@@ -27,13 +27,17 @@ final class SetCommand extends Command
 
     public function handle(ChangeCells $change): int
     {
-        $modes = array_keys(array_filter(['add' => $this->option('add'), 'remove' => $this->option('remove'), 'clear' => $this->option('clear')]));
+        $modes = array_keys(
+            array_filter(['add' => $this->option('add'), 'remove' => $this->option('remove'), 'clear' => $this->option('clear')]),
+        );
         if (count($modes) > 1) {
             throw new InvalidOptionException('Choose one of --add, --remove and --clear.');
         }
         $mode = CellMode::from($modes[0] ?? CellMode::Set->value);
         if (($this->argument('value') === null) !== ($mode === CellMode::Clear)) {
-            throw new InvalidOptionException($mode === CellMode::Clear ? '--clear takes no value.' : 'Say which value, or --clear.');
+            throw new InvalidOptionException(
+                $mode === CellMode::Clear ? '--clear takes no value.' : 'Say which value, or --clear.',
+            );
         }
         $slug = (string) $this->argument('attribute');
         $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
@@ -49,9 +53,16 @@ final class SetCommand extends Command
         $done = $this->option('check') ? null : $change($chosen, $wanted);
 
         return $this->answer($figures->toArray() + ['change' => $done?->id], [
-            $done->summary
-                ?? ($this->option('check') ? 'Would change '.number_format($figures->change).' products or variants' : 'Nothing was different'),
-            number_format($figures->have).' stay as they are, '.number_format($figures->replaced).' lose another value, '.number_format($figures->byHand).' of them set by hand',
+            $done->summary ??
+            ($this->option('check')
+                ? 'Would change '.number_format($figures->change).' products or variants'
+                : 'Nothing was different'),
+            number_format($figures->have).
+            ' stay as they are, '.
+            number_format($figures->replaced).
+            ' lose another value, '.
+            number_format($figures->byHand).
+            ' of them set by hand',
         ]);
     }
 

@@ -18,7 +18,17 @@ final class UndoCommand extends Command
         $change = $takeBack->newest() ?? throw new Refused('There is nothing that can be taken back.');
         $done = $takeBack($change);
 
-        return $this->answer(['took_back' => ['change' => $change->id, 'summary' => $change->summary, 'room' => $change->room, 'at' => $change->created_at->toIso8601String()], 'change' => $done->id],
-            ['Took back: '.$change->summary]);
+        return $this->answer(
+            [
+                'took_back' => [
+                    'change' => $change->id,
+                    'summary' => $change->summary,
+                    'room' => $change->room,
+                    'at' => $change->created_at->toIso8601String(),
+                ],
+                'change' => $done->id,
+            ],
+            ['Took back: '.$change->summary],
+        );
     }
 }

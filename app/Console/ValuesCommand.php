@@ -19,13 +19,19 @@ final class ValuesCommand extends Command
     {
         $slug = (string) $this->argument('attribute');
         $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
-        $rows = array_map(fn (ValueRow $row): array => [
-            'label' => $row->value->label, 'slug' => $row->value->slug, 'products' => $row->products, 'umbrella' => $row->value->umbrella?->label,
-            'spellings' => array_map(
-                fn (array $spelling): array => ['text' => $spelling['text'], 'products' => $spelling['products']],
-                $row->spellings,
-            ),
-        ], $table->of($definition));
+        $rows = array_map(
+            fn (ValueRow $row): array => [
+                'label' => $row->value->label,
+                'slug' => $row->value->slug,
+                'products' => $row->products,
+                'umbrella' => $row->value->umbrella?->label,
+                'spellings' => array_map(
+                    fn (array $spelling): array => ['text' => $spelling['text'], 'products' => $spelling['products']],
+                    $row->spellings,
+                ),
+            ],
+            $table->of($definition),
+        );
 
         return $this->answer(
             $rows,

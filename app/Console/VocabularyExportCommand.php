@@ -23,7 +23,9 @@ final class VocabularyExportCommand extends Command
         $slug = (string) $this->argument('attribute');
         $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
         $format = (string) $this->option('format');
-        in_array($format, ListValues::FORMATS, true) || throw new InvalidOptionException('--format takes csv, turtle or jsonld.');
+        if (! in_array($format, ListValues::FORMATS, true)) {
+            throw new InvalidOptionException('--format takes csv, turtle or jsonld.');
+        }
         $text = $list->write($definition, $format);
         if ($this->argument('file') === null) {
             $this->output->getOutput()->write($text, false, OutputInterface::OUTPUT_RAW);

@@ -27,9 +27,11 @@ final class VocabularyImportCommand extends Command
         rewind($file);
         $change = $this->option('check') ? null : $take($definition, $file);
 
-        return $this->answer(
-            $figures + ['change' => $change?->id],
-            [$change->summary ?? ($this->option('check') ? "Would bring {$figures['values']} values and {$figures['spellings']} spellings, and move {$figures['moved']}" : 'Nothing was different')],
-        );
+        return $this->answer($figures + ['change' => $change?->id], [
+            $change->summary ??
+            ($this->option('check')
+                ? "Would bring {$figures['values']} values and {$figures['spellings']} spellings, and move {$figures['moved']}"
+                : 'Nothing was different'),
+        ]);
     }
 }

@@ -37,18 +37,30 @@ final class Backup
                 self::directory("{$to}/{$folder}");
                 foreach (glob("{$data}/{$folder}/*") ?: [] as $path) {
                     // What is being made or worked on belongs to nobody yet; an old edition may go meanwhile.
-                    if (is_file($path) && preg_match('/\.(?:part|lock)$|\/lock$/', $path) !== 1 && self::copy($path, "{$to}/{$folder}/".basename($path), mayGo: $folder === 'editions')) {
+                    if (
+                        is_file($path) &&
+                        preg_match('/\.(?:part|lock)$|\/lock$/', $path) !== 1 &&
+                        self::copy($path, "{$to}/{$folder}/".basename($path), mayGo: $folder === 'editions')
+                    ) {
                         $files[] = "{$folder}/".basename($path);
                     }
                 }
             }
-            self::isSound("{$to}/catalog.sqlite") || throw new Refused('The copy of the catalog is damaged, so the catalog may be. Nothing was kept.');
+            if (! self::isSound("{$to}/catalog.sqlite")) {
+                throw new Refused('The copy of the catalog is damaged, so the catalog may be. Nothing was kept.');
+            }
             $list = [];
             foreach ($files as $file) {
                 chmod("{$to}/{$file}", 0600);
-                $list[$file] = ['bytes' => (int) filesize("{$to}/{$file}"), 'sha256' => (string) hash_file('sha256', "{$to}/{$file}")];
+                $list[$file] = [
+                    'bytes' => (int) filesize("{$to}/{$file}"),
+                    'sha256' => (string) hash_file('sha256', "{$to}/{$file}"),
+                ];
             }
-            $json = (string) json_encode(['made_at' => date(DATE_ATOM), 'files' => $list], JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE);
+            $json = (string) json_encode(
+                ['made_at' => date(DATE_ATOM), 'files' => $list],
+                JSON_PRETTY_PRINT | JSON_UNESCAPED_SLASHES | JSON_UNESCAPED_UNICODE,
+            );
             // The list comes last: without it a backup is none.
             if (file_put_contents("{$to}/".self::LIST, $json) !== strlen($json)) {
                 throw new Refused('The disk is full. The backup was not made.');
@@ -74,10 +86,14 @@ final class Backup
         $aside = null;
         if ((glob("{$data}/*") ?: []) !== []) {
             if (! $replace) {
-                throw new Refused("There is something in \"{$data}\" already. Choose another directory with LOKUM_DATA, or move it aside with --replace.");
+                throw new Refused(
+                    "There is something in \"{$data}\" already. Choose another directory with LOKUM_DATA, or move it aside with --replace.",
+                );
             }
             $aside = rtrim($data, '/').'.before-'.date('Ymd-His');
-            rename($data, $aside) || throw new Refused("\"{$data}\" cannot be moved aside.");
+            if (! rename($data, $aside)) {
+                throw new Refused("\"{$data}\" cannot be moved aside.");
+            }
         }
         $new = rtrim($data, '/').'.restoring-'.bin2hex(random_bytes(4));
         try {
@@ -89,11 +105,17 @@ final class Backup
                 self::copy("{$from}/{$file}", "{$new}/{$file}");
                 chmod("{$new}/{$file}", 0600);
             }
-            is_dir($data) && rmdir($data);
-            rename($new, $data) || throw new Refused("\"{$data}\" cannot be made.");
+            if (is_dir($data)) {
+                rmdir($data);
+            }
+            if (! rename($new, $data)) {
+                throw new Refused("\"{$data}\" cannot be made.");
+            }
         } catch (\Throwable $why) {
             self::remove($new);
-            $aside === null ?: rename($aside, $data);
+            if ($aside !== null) {
+                rename($aside, $data);
+            }
             throw $why;
         }
 
@@ -104,14 +126,24 @@ final class Backup
     private static function list(string $from): array
     {
         $read = json_decode((string) @file_get_contents("{$from}/".self::LIST), true);
-        $list = is_array($read) && is_array($read['files'] ?? null) ? $read['files'] : throw new Refused("\"{$from}\" is no backup: it has no ".self::LIST.'.');
+        $list =
+            is_array($read) && is_array($read['files'] ?? null)
+                ? $read['files']
+                : throw new Refused("\"{$from}\" is no backup: it has no ".self::LIST.'.');
         foreach ($list as $file => $is) {
             $path = "{$from}/{$file}";
-            if (preg_match('#^(?:(?:feeds|editions|pictures)/[^/]+|catalog\.sqlite|app\.key)$#D', (string) $file) !== 1 || ! is_file($path) || filesize($path) !== ($is['bytes'] ?? null) || hash_file('sha256', $path) !== ($is['sha256'] ?? null)) {
+            if (
+                preg_match('#^(?:(?:feeds|editions|pictures)/[^/]+|catalog\.sqlite|app\.key)$#D', (string) $file) !== 1 ||
+                ! is_file($path) ||
+                filesize($path) !== ($is['bytes'] ?? null) ||
+                hash_file('sha256', $path) !== ($is['sha256'] ?? null)
+            ) {
                 throw new Refused("The backup is not whole: {$file} is missing or not as it was written. Nothing was restored.");
             }
         }
-        isset($list['catalog.sqlite'], $list['app.key']) && self::isSound("{$from}/catalog.sqlite") || throw new Refused('The catalog in the backup is damaged. Nothing was restored.');
+        if (! (isset($list['catalog.sqlite'], $list['app.key']) && self::isSound("{$from}/catalog.sqlite"))) {
+            throw new Refused('The catalog in the backup is damaged. Nothing was restored.');
+        }
 
         return $list;
     }
@@ -139,7 +171,9 @@ final class Backup
 
     private static function directory(string $path): void
     {
-        is_dir($path) || @mkdir($path, 0700, true) || throw new Refused("The directory \"{$path}\" cannot be made.");
+        if (! (is_dir($path) || @mkdir($path, 0700, true))) {
+            throw new Refused("The directory \"{$path}\" cannot be made.");
+        }
     }
 
     /** Only what a backup consists of. */

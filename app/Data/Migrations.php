@@ -48,14 +48,20 @@ final class Migrations
     {
         foreach (self::DATABASES as $name => $below) {
             $file = "{$data}/{$name}.sqlite";
-            is_file($file) || touch($file);
+            if (! is_file($file)) {
+                touch($file);
+            }
             chmod($file, 0600);
             if ($name === 'catalog' && self::isBehind($name)) {
                 self::keepCopy($data, $say);
             }
-            DB::connection($name)->transaction(fn () => Artisan::call('migrate', [
-                '--database' => $name, '--path' => "database/migrations{$below}", '--force' => true,
-            ]));
+            DB::connection($name)->transaction(
+                fn () => Artisan::call('migrate', [
+                    '--database' => $name,
+                    '--path' => "database/migrations{$below}",
+                    '--force' => true,
+                ]),
+            );
         }
         if (@file_put_contents("{$data}/schema", $stamp, LOCK_EX) !== strlen($stamp)) {
             @unlink("{$data}/schema");
@@ -65,7 +71,10 @@ final class Migrations
 
     private static function isUpToDate(string $data, string $stamp): bool
     {
-        return is_file("{$data}/catalog.sqlite") && is_file("{$data}/runtime.sqlite") && is_file("{$data}/schema") && file_get_contents("{$data}/schema") === $stamp;
+        return is_file("{$data}/catalog.sqlite") &&
+            is_file("{$data}/runtime.sqlite") &&
+            is_file("{$data}/schema") &&
+            file_get_contents("{$data}/schema") === $stamp;
     }
 
     /** Whether there is something to change in what somebody uses already. */
@@ -73,9 +82,9 @@ final class Migrations
     {
         $schema = DB::connection($name)->getSchemaBuilder();
 
-        return $schema->hasTable('migrations')
-            && DB::connection($name)->table('migrations')->count() < count(glob(database_path('migrations/*.php')) ?: [])
-            && DB::connection($name)->table('migrations')->exists();
+        return $schema->hasTable('migrations') &&
+            DB::connection($name)->table('migrations')->count() < count(glob(database_path('migrations/*.php')) ?: []) &&
+            DB::connection($name)->table('migrations')->exists();
     }
 
     /** @param  Closure(string): mixed  $say */
@@ -83,7 +92,9 @@ final class Migrations
     {
         $copy = "{$data}/before-update-".date('Ymd-His').'.sqlite';
         $part = "{$data}/before-update.part";
-        is_file($part) && unlink($part);
+        if (is_file($part)) {
+            unlink($part);
+        }
         try {
             DB::connection('catalog')->statement('VACUUM INTO ?', [$part]);
         } catch (Throwable $why) {

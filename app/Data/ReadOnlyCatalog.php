@@ -15,10 +15,14 @@ final class ReadOnlyCatalog extends SQLiteConnector
     public static function open(string $data): void
     {
         foreach (['catalog.sqlite', 'app.key'] as $file) {
-            is_file("{$data}/{$file}") || throw new Refused("The data directory \"{$data}\" cannot be written, and there is no catalog in it.");
+            if (! is_file("{$data}/{$file}")) {
+                throw new Refused("The data directory \"{$data}\" cannot be written, and there is no catalog in it.");
+            }
         }
         config([
-            'database.connections.catalog.driver_options.read_only' => true, 'cache.default' => 'array', 'session.driver' => 'array',
+            'database.connections.catalog.driver_options.read_only' => true,
+            'cache.default' => 'array',
+            'session.driver' => 'array',
             'app.key' => trim((string) file_get_contents("{$data}/app.key")),
         ]);
         DB::purge('catalog');
@@ -32,7 +36,9 @@ final class ReadOnlyCatalog extends SQLiteConnector
         }
         try {
             $pdo = parent::connect($config);
-            StorageProblem::isFull() && $pdo->query('SELECT 1 FROM sqlite_master');
+            if (StorageProblem::isFull()) {
+                $pdo->query('SELECT 1 FROM sqlite_master');
+            }
 
             return $pdo;
         } catch (PDOException $failure) {

@@ -18,7 +18,10 @@ final class ReadOnlyFile
 
         return new PDO(
             'sqlite:file:'.rawurlencode($path).'?mode=ro'.($hasJournal ? '' : '&immutable=1'),
-            options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION, PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | self::BY_ADDRESS],
+            options: [
+                PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION,
+                PDO::SQLITE_ATTR_OPEN_FLAGS => PDO::SQLITE_OPEN_READONLY | self::BY_ADDRESS,
+            ],
         );
     }
 }

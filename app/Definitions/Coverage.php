@@ -37,11 +37,16 @@ final readonly class Coverage
     /** @return array<int, int> products by the category they stand in; 0: in none */
     public function totals(): array
     {
-        return $this->remembered
-            ->ofData(
-                'products',
-                fn (): array => DB::table('items')->whereNull('parent_id')->groupBy('category_id')->selectRaw('COALESCE(category_id, 0) AS category, COUNT(*) AS n')->pluck('n', 'category')->map(intval(...))->all(),
-            );
+        return $this->remembered->ofData(
+            'products',
+            fn (): array => DB::table('items')
+                ->whereNull('parent_id')
+                ->groupBy('category_id')
+                ->selectRaw('COALESCE(category_id, 0) AS category, COUNT(*) AS n')
+                ->pluck('n', 'category')
+                ->map(intval(...))
+                ->all(),
+        );
     }
 
     /** @return array<int, array<int, int>> distinct products by definition and the category they stand in */
@@ -66,7 +71,8 @@ final readonly class Coverage
             }
             foreach ($expected->in($category === 0 ? null : $category) as $definition) {
                 $figures[$definition]['expected'] = ($figures[$definition]['expected'] ?? 0) + $products;
-                $figures[$definition]['carried'] = ($figures[$definition]['carried'] ?? 0) + ($carried[$definition][$category] ?? 0);
+                $figures[$definition]['carried'] =
+                    ($figures[$definition]['carried'] ?? 0) + ($carried[$definition][$category] ?? 0);
             }
         }
 

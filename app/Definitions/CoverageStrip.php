@@ -25,8 +25,12 @@ final readonly class CoverageStrip
             $below = array_flip($tree->withDescendants($category->id));
             $products = array_sum(array_intersect_key($totals, $below));
             foreach ($byCategory as $definition => $carried) {
-                $strips[$definition][] = ['name' => $category->name, 'slug' => $category->slug, 'share' => $products === 0 ? 0 : (int) floor(100 * array_sum(array_intersect_key($carried, $below)) / $products),
-                    'expected' => array_filter(array_keys($below), fn (int $id): bool => in_array($definition, $expected->in($id), true)) !== []];
+                $strips[$definition][] = [
+                    'name' => $category->name,
+                    'slug' => $category->slug,
+                    'share' => $products === 0 ? 0 : (int) floor((100 * array_sum(array_intersect_key($carried, $below))) / $products),
+                    'expected' => $expected->somewhere($definition, array_keys($below)),
+                ];
             }
         }
 

@@ -81,15 +81,29 @@ final class Definition extends Model
      */
     public function asColumn(?string $separator = null, array $empty = []): Column
     {
-        return new Column($this->slug, $this->label, $this->kind, $this->multiple, $separator ?? $this->separator, $this->level, $this->unit, $empty);
+        return new Column(
+            $this->slug,
+            $this->label,
+            $this->kind,
+            $this->multiple,
+            $separator ?? $this->separator,
+            $this->level,
+            $this->unit,
+            $empty,
+        );
     }
 
     /** @return array{attribute: string, label: string, kind: string, level: string, multiple: bool, unit: string|null, state: string} */
     public function described(): array
     {
         return [
-            'attribute' => $this->slug, 'label' => $this->label, 'kind' => $this->kind->value, 'level' => $this->level->value,
-            'multiple' => $this->multiple, 'unit' => $this->unit, 'state' => $this->state->value,
+            'attribute' => $this->slug,
+            'label' => $this->label,
+            'kind' => $this->kind->value,
+            'level' => $this->level->value,
+            'multiple' => $this->multiple,
+            'unit' => $this->unit,
+            'state' => $this->state->value,
         ];
     }
 
@@ -97,8 +111,14 @@ final class Definition extends Model
     protected function casts(): array
     {
         return [
-            'kind' => Kind::class, 'level' => Level::class, 'multiple' => 'boolean', 'has_pages' => 'boolean', 'state' => State::class,
-            'policy' => Policy::class, 'edited_by' => Role::class, 'term_order' => TermOrder::class,
+            'kind' => Kind::class,
+            'level' => Level::class,
+            'multiple' => 'boolean',
+            'has_pages' => 'boolean',
+            'state' => State::class,
+            'policy' => Policy::class,
+            'edited_by' => Role::class,
+            'term_order' => TermOrder::class,
         ];
     }
 }

@@ -50,7 +50,8 @@ final readonly class DefinitionForm
     public static function from(array $input): self
     {
         $text = fn (string $key): string => is_scalar($input[$key] ?? null) ? Label::of((string) $input[$key]) : '';
-        $kind = Kind::tryFrom($text('kind')) ?? throw new Refused('The kind is one of choice, flag, number, text and date.', 'kind');
+        $kind =
+            Kind::tryFrom($text('kind')) ?? throw new Refused('The kind is one of choice, flag, number, text and date.', 'kind');
         $level = Level::tryFrom($text('level') ?: 'variant') ?? throw new Refused('The level is product or variant.', 'level');
         $label = $text('label');
         if ($label === '' || mb_strlen($label) > 200) {
@@ -62,32 +63,49 @@ final readonly class DefinitionForm
         }
         $separator = (string) ($input['separator'] ?? '|');
 
-        return new self($label, $kind, $level, (bool) ($input['multiple'] ?? false) && $kind === Kind::Choice, $separator === '' ? '|' : $separator,
-            $unit === '' ? null : (Unit::find($unit)->symbol ?? $unit), Policy::tryFrom($text('policy')) ?? Policy::Follow, $text('help') ?: null,
-            $text('slug') === ''
-                ? null
-                : Slug::of($text('slug')), $text('team_help')
-                ?: null, mb_strimwidth($text('section'), 0, 100)
-                ?: null, $text('edited_by') === Role::Manager->value
-                ? Role::Manager
-                : Role::Editor, (bool) ($input['has_pages'] ?? false)
-                && $kind === Kind::Choice,
-            in_array($text('dress'), [Dress::COLORS, Dress::LETTERS], true) ? $text('dress') : null, TermOrder::tryFrom($text('term_order')));
+        return new self(
+            $label,
+            $kind,
+            $level,
+            (bool) ($input['multiple'] ?? false) && $kind === Kind::Choice,
+            $separator === '' ? '|' : $separator,
+            $unit === '' ? null : Unit::find($unit)->symbol ?? $unit,
+            Policy::tryFrom($text('policy')) ?? Policy::Follow,
+            $text('help') ?: null,
+            $text('slug') === '' ? null : Slug::of($text('slug')),
+            $text('team_help') ?: null,
+            mb_strimwidth($text('section'), 0, 100) ?: null,
+            $text('edited_by') === Role::Manager->value ? Role::Manager : Role::Editor,
+            (bool) ($input['has_pages'] ?? false) && $kind === Kind::Choice,
+            in_array($text('dress'), [Dress::COLORS, Dress::LETTERS], true) ? $text('dress') : null,
+            TermOrder::tryFrom($text('term_order')),
+        );
     }
 
     /** @return array<string, mixed> what a definition says of itself, beside its column */
     public function about(): array
     {
         return [
-            'policy' => $this->policy->value, 'help' => $this->help, 'team_help' => $this->teamHelp, 'section' => $this->section,
-            'edited_by' => $this->editedBy->value, 'has_pages' => (int) $this->hasPages, 'dress' => $this->dress,
+            'policy' => $this->policy->value,
+            'help' => $this->help,
+            'team_help' => $this->teamHelp,
+            'section' => $this->section,
+            'edited_by' => $this->editedBy->value,
+            'has_pages' => (int) $this->hasPages,
+            'dress' => $this->dress,
         ] + ($this->termOrder === null ? [] : ['term_order' => $this->termOrder->value]);
     }
 
     public function column(): Column
     {
         return new Column(
-            $this->slug ?? Slug::of($this->label), $this->label, $this->kind, $this->multiple, $this->separator, $this->level, $this->unit,
+            $this->slug ?? Slug::of($this->label),
+            $this->label,
+            $this->kind,
+            $this->multiple,
+            $this->separator,
+            $this->level,
+            $this->unit,
         );
     }
 }

@@ -15,39 +15,67 @@ use Lokum\Vocabulary\Kind;
 final class DefinitionsController
 {
     public function index(
-        Request $request, Coverage $coverage, ReadAgain $readAgain, MergeDefinitions $merge, EndDefinition $end, CoverageStrip $strip,
+        Request $request,
+        Coverage $coverage,
+        ReadAgain $readAgain,
+        MergeDefinitions $merge,
+        EndDefinition $end,
+        CoverageStrip $strip,
     ): View {
         $words = $request->string('q')->toString();
-        $definitions = Definition::query()->withCount('values')->orderBy('label')
-            ->when($words !== '', fn ($query) => $query->where('label', 'like', '%'.addcslashes($words, '%_\\').'%'))->get();
+        $definitions = Definition::query()
+            ->withCount('values')
+            ->orderBy('label')
+            ->when($words !== '', fn ($query) => $query->where('label', 'like', '%'.addcslashes($words, '%_\\').'%'))
+            ->get();
         $open = $request->string('open')->toString();
-        $editing = $open === '' || $open === 'new' ? null : (Definition::query()->where('slug', $open)->first() ?? abort(404));
+        $editing = $open === '' || $open === 'new' ? null : Definition::query()->where('slug', $open)->first() ?? abort(404);
 
-        return view('definitions.index', [
-            'groups' => [
-                'Proposed' => $definitions->where('state', State::Proposed), 'In use' => $definitions->where('state', State::Accepted),
-                'Left aside' => $definitions->where('state', State::Aside),
-            ],
-            'products' => $coverage->products(), 'total' => $coverage->total(), 'samples' => $this->samples($definitions->pluck('id')->all()),
-            'filters' => Filter::query()->whereNotNull('definition_id')->pluck('title', 'definition_id'),
-            'open' => $open, 'editing' => $editing, 'change' => $this->change($request, $editing, $readAgain), 'strips' => $strip->all(), 'odd' => DB::table('spellings')->whereNotNull('problem')->groupBy('definition_id')->selectRaw('definition_id, COUNT(*) AS n')->pluck('n', 'definition_id'), 'alike' => LikeNames::among($definitions->toBase()),
-            'sections' => $definitions->pluck('section')->filter()->unique()->sort()->values(), 'differing' => $editing === null ? 0 : $readAgain->differing($editing), 'joined' => $editing === null ? 0 : $readAgain->joined($editing)->count(),
-        ] + $this->leaving($request, $editing, $merge, $end));
+        return view(
+            'definitions.index',
+            [
+                'groups' => [
+                    'Proposed' => $definitions->where('state', State::Proposed),
+                    'In use' => $definitions->where('state', State::Accepted),
+                    'Left aside' => $definitions->where('state', State::Aside),
+                ],
+                'products' => $coverage->products(),
+                'total' => $coverage->total(),
+                'samples' => $this->samples($definitions->pluck('id')->all()),
+                'filters' => Filter::query()->whereNotNull('definition_id')->pluck('title', 'definition_id'),
+                'open' => $open,
+                'editing' => $editing,
+                'change' => $this->change($request, $editing, $readAgain),
+                'strips' => $strip->all(),
+                'odd' => DB::table('spellings')
+                    ->whereNotNull('problem')
+                    ->groupBy('definition_id')
+                    ->selectRaw('definition_id, COUNT(*) AS n')
+                    ->pluck('n', 'definition_id'),
+                'alike' => LikeNames::among($definitions->toBase()),
+                'sections' => $definitions->pluck('section')->filter()->unique()->sort()->values(),
+                'differing' => $editing === null ? 0 : $readAgain->differing($editing),
+                'joined' => $editing === null ? 0 : $readAgain->joined($editing)->count(),
+            ] + $this->leaving($request, $editing, $merge, $end),
+        );
     }
 
     public function store(Request $request, CreateDefinition $create): RedirectResponse
     {
         $definition = $create(DefinitionForm::from($request->all()));
 
-        return redirect()->route('definitions', ['open' => $definition->slug])->with('done', "Defined {$definition->label}.");
+        return redirect()
+            ->route('definitions', ['open' => $definition->slug])
+            ->with('done', "Defined {$definition->label}.");
     }
 
     public function update(Request $request, Definition $definition, SaveDefinition $save): RedirectResponse
     {
         $state = State::tryFrom($request->string('state')->toString()) ?? $definition->state;
-        $form = $state === State::Aside
-            ? DefinitionForm::from(['unit' => $definition->unit] + $definition->attributesToArray())
-            : DefinitionForm::from($request->all());
+        $form =
+            $state === State::Aside
+                ? DefinitionForm::from(['unit' => $definition->unit] + $definition->attributesToArray())
+                : DefinitionForm::from($request->all());
         $change = $save($definition, $form, $state, $request->integer('version'));
 
         return redirect()
@@ -64,16 +92,24 @@ final class DefinitionsController
         }
         $change = $save->several($ids, $request->input('state') === State::Aside->value ? State::Aside : State::Accepted);
 
-        return redirect()->route('definitions')->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()
+            ->route('definitions')
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 
     public function merge(Request $request, Definition $definition, MergeDefinitions $merge): RedirectResponse
     {
-        $keep = Definition::query()->where('slug', $request->string('into')->toString())->first()
-            ?? throw new Refused('Choose the definition that stays.', 'into');
+        $keep =
+            Definition::query()
+                ->where('slug', $request->string('into')->toString())
+                ->first() ?? throw new Refused('Choose the definition that stays.', 'into');
         $change = $merge($keep, $definition);
 
-        return redirect()->route('definitions', ['open' => $keep->slug])->with('done', $change->summary)->with('undo', $change->id);
+        return redirect()
+            ->route('definitions', ['open' => $keep->slug])
+            ->with('done', $change->summary)
+            ->with('undo', $change->id);
     }
 
     /** Retires it, or deletes it with its data. */
@@ -81,13 +117,24 @@ final class DefinitionsController
     {
         $change = $request->input('how') === 'delete' ? $end->delete($definition) : $end->retire($definition);
 
-        return redirect()->route('definitions')->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()
+            ->route('definitions')
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 
-    /** @return array{into: Definition|null, merging: MergeFigures|null, mergeProblem: string|null, ending: array<string, mixed>|null} what merging or ending the open definition would do, where that is asked */
+    /**
+     * @return array{into: Definition|null, merging: MergeFigures|null, mergeProblem: string|null, ending: array<string,
+     *         mixed>|null} what merging or ending the open definition would do, where that is asked
+     */
     private function leaving(Request $request, ?Definition $editing, MergeDefinitions $merge, EndDefinition $end): array
     {
-        $into = $editing === null ? null : Definition::query()->where('slug', $request->string('into')->toString())->first();
+        $into =
+            $editing === null
+                ? null
+                : Definition::query()
+                    ->where('slug', $request->string('into')->toString())
+                    ->first();
         $figures = null;
         $problem = null;
         try {

@@ -19,13 +19,20 @@ final readonly class EndDefinition
     {
     }
 
-    /** @return array{products: int, values: int, spellings: int, filters: list<string>, rules: int, categories: int, headings: list<string>} */
+    /**
+     * @return array{products: int, values: int, spellings: int, filters: list<string>, rules: int, categories: int,
+     *         headings: list<string>}
+     */
     public function consequences(Definition $definition): array
     {
         return [
-            'products' => $this->coverage->products()[$definition->id] ?? 0, 'values' => $definition->values()->count(), 'spellings' => DB::table('spellings')->where('definition_id', $definition->id)->count(),
-            'filters' => Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(), 'rules' => FillRule::query()->where('definition_id', $definition->id)->count(),
-            'categories' => Expectation::query()->where('definition_id', $definition->id)->where('expected', true)->count(), 'headings' => DB::table('headings')->where('definition_id', $definition->id)->pluck('text')->all(),
+            'products' => $this->coverage->products()[$definition->id] ?? 0,
+            'values' => $definition->values()->count(),
+            'spellings' => DB::table('spellings')->where('definition_id', $definition->id)->count(),
+            'filters' => Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(),
+            'rules' => FillRule::query()->where('definition_id', $definition->id)->count(),
+            'categories' => Expectation::query()->where('definition_id', $definition->id)->where('expected', true)->count(),
+            'headings' => DB::table('headings')->where('definition_id', $definition->id)->pluck('text')->all(),
         ];
     }
 
@@ -66,7 +73,9 @@ final readonly class EndDefinition
             foreach (['kept_apart', 'spellings', 'filters', 'fill_rules', 'expectations', 'headings'] as $table) {
                 $this->rows($journal, $table, $definition);
             }
-            foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNotNull('merged_into')->pluck('id') as $id) {
+            foreach (
+                DB::table('attribute_values')->where('definition_id', $definition->id)->whereNotNull('merged_into')->pluck('id') as $id
+            ) {
                 $journal->update('attribute_values', (int) $id, ['merged_into' => null]);
             }
             $this->rows($journal, 'attribute_values', $definition);

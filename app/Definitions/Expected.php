@@ -37,6 +37,12 @@ final readonly class Expected
         return array_keys(array_filter($expected));
     }
 
+    /** @param  list<int>  $categories */
+    public function somewhere(int $definition, array $categories): bool
+    {
+        return array_filter($categories, fn (int $id): bool => in_array($definition, $this->in($id), true)) !== [];
+    }
+
     /** What a category says itself: true expected, false dropped, null nothing. */
     public function says(?int $category, int $definition): ?bool
     {

@@ -22,9 +22,10 @@ final class ExpectedController
         $tree = CategoryTree::load();
         $expected = new Expected($tree);
         $open = $request->has('category')
-            ? ($request->string('category')->toString() === '' ? null : $tree->bySlug($request->string('category')->toString()) ?? throw Refused::unknown(
-                'category', $request->string('category')->toString(),
-            ))
+            ? ($request->string('category')->toString() === ''
+                ? null
+                : $tree->bySlug($request->string('category')->toString()) ??
+                    throw Refused::unknown('category', $request->string('category')->toString()))
             : false;
         $definitions = Definition::query()->accepted()->orderBy('label')->get()->keyBy('id');
         $rows = [];
@@ -37,23 +38,36 @@ final class ExpectedController
         }
         $chosen = $open instanceof Category ? $open->id : null;
 
-        return view('definitions.expected', ['rows' => $rows, 'open' => $open, 'definitions' => $definitions, 'expected' => $expected, 'figures' => $open === false ? [] : $coverage->ofExpected($expected, $chosen),
-            'inherited' => $open === false ? [] : $expected->in($chosen), 'shares' => $open === false ? [] : $this->shares($coverage, $tree, $chosen), 'proposed' => self::PROPOSED]);
+        return view('definitions.expected', [
+            'rows' => $rows,
+            'open' => $open,
+            'definitions' => $definitions,
+            'expected' => $expected,
+            'figures' => $open === false ? [] : $coverage->ofExpected($expected, $chosen),
+            'inherited' => $open === false ? [] : $expected->in($chosen),
+            'shares' => $open === false ? [] : $this->shares($coverage, $tree, $chosen),
+            'proposed' => self::PROPOSED,
+        ]);
     }
 
     public function store(Request $request, SayExpected $say): RedirectResponse
     {
         $slug = $request->string('category')->toString();
-        $category = $slug === '' ? null : Category::query()->where('slug', $slug)->first() ?? throw Refused::unknown('category', $slug);
+        $category =
+            $slug === '' ? null : Category::query()->where('slug', $slug)->first() ?? throw Refused::unknown('category', $slug);
         $definitions = array_values(array_map(intval(...), (array) $request->input('definitions', [])));
         if ($definitions === []) {
             throw new Refused('Choose at least one definition.', 'definitions');
         }
-        $change = $say($category, $definitions, match ($request->string('expected')->toString()) {
-            'yes' => true,
-            'no' => false,
-            default => null,
-        });
+        $change = $say(
+            $category,
+            $definitions,
+            match ($request->string('expected')->toString()) {
+                'yes' => true,
+                'no' => false,
+                default => null,
+            },
+        );
 
         return redirect()
             ->route('expected', ['category' => $slug])

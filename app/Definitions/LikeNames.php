@@ -16,12 +16,25 @@ final class LikeNames
      */
     public static function among(Collection $definitions): array
     {
-        $groups = $definitions->filter(fn (Definition $definition): bool => $definition->state !== State::Aside)
+        $groups = $definitions
+            ->filter(fn (Definition $definition): bool => $definition->state !== State::Aside)
             ->groupBy(fn (Definition $definition): string => WordForms::key($definition->label))
             ->filter(fn (Collection $group, string $key): bool => $key !== '' && $group->count() > 1);
 
-        return array_values($groups->map(fn (Collection $group): array => $group->sortBy(fn (Definition $definition): array => [
-            $definition->state === State::Accepted ? 0 : 1, $definition->id,
-        ])->values()->all())->all());
+        return array_values(
+            $groups
+                ->map(
+                    fn (Collection $group): array => $group
+                        ->sortBy(
+                            fn (Definition $definition): array => [
+                                $definition->state === State::Accepted ? 0 : 1,
+                                $definition->id,
+                            ],
+                        )
+                        ->values()
+                        ->all(),
+                )
+                ->all(),
+        );
     }
 }

@@ -53,7 +53,13 @@ final readonly class MergeDefinitions
         return $this->ledger->record('Definitions', function (Journal $journal) use ($keep, $goes): string {
             $figures = $this->write($journal, $keep, $goes, true);
 
-            return "Merged {$goes->label} ({$goes->slug}) into {$keep->label}: ".number_format($figures->come).' cells came, '.number_format($figures->conflicts).' conflicts kept what '.$keep->label.' said';
+            return "Merged {$goes->label} ({$goes->slug}) into {$keep->label}: ".
+                number_format($figures->come).
+                ' cells came, '.
+                number_format($figures->conflicts).
+                ' conflicts kept what '.
+                $keep->label.
+                ' said';
         }) ?? throw new Refused('Nothing was written.');
     }
 
@@ -89,10 +95,15 @@ final readonly class MergeDefinitions
         return $figures;
     }
 
-    /** @return array{0: array<int, array{0: int, 1: int}>, 1: int, 2: int} spelling and token by the spelling that goes; values joined, values moved */
+    /**
+     * @return array{0: array<int, array{0: int, 1: int}>, 1: int, 2: int} spelling and token by the spelling that goes; values
+     *         joined, values moved
+     */
     private function spellings(Journal $journal, Definition $keep, Definition $goes): array
     {
-        $there = DB::table('spellings')->where('definition_id', $keep->id)->get(['id', 'text', 'key', 'value_id']);
+        $there = DB::table('spellings')
+            ->where('definition_id', $keep->id)
+            ->get(['id', 'text', 'key', 'value_id']);
         $byText = $there->keyBy('text');
         $byKey = $there->whereNotNull('value_id')->pluck('value_id', 'key')->all();
         $values = [];
@@ -114,24 +125,28 @@ final readonly class MergeDefinitions
             $known = $byText->get($spelling->text);
             $reading = SpellingReading::of($keep->kind, $keep->unit, $spelling->text);
             $value = match ($keep->kind) {
-                Kind::Choice => $known->value_id ?? $values[$spelling->value_id ?? 0] ?? $byKey[$spelling->key] ?? null,
+                Kind::Choice => $known->value_id ?? ($values[$spelling->value_id ?? 0] ?? ($byKey[$spelling->key] ?? null)),
                 Kind::Flag => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'],
                 default => null,
             };
             if ($keep->kind === Kind::Choice && $value === null) {
                 $value = $this->value($journal, $keep, $spelling);
-                $spelling->value_id === null ?: $values[$spelling->value_id] = $value;
+                if ($spelling->value_id !== null) {
+                    $values[$spelling->value_id] = $value;
+                }
                 $byKey[$spelling->key] = $value;
                 $moved++;
             }
-            $id = $known->id
-                ?? $journal->insert(
-                    'spellings',
-                    [
-                        'definition_id' => $keep->id, 'text' => $spelling->text, 'key' => $spelling->key, 'value_id' => $value,
-                        'number' => $reading->number, 'problem' => $reading->problem,
-                    ],
-                );
+            $id =
+                $known->id ??
+                $journal->insert('spellings', [
+                    'definition_id' => $keep->id,
+                    'text' => $spelling->text,
+                    'key' => $spelling->key,
+                    'value_id' => $value,
+                    'number' => $reading->number,
+                    'problem' => $reading->problem,
+                ]);
             $mapping[$spelling->id] = [$id, $value ?? -$id];
         }
 
@@ -143,38 +158,85 @@ final readonly class MergeDefinitions
         $old = $spelling->value_id === null ? null : DB::table('attribute_values')->where('id', $spelling->value_id)->first();
         $label = $old->label ?? Label::of($spelling->text);
 
-        return $journal->insert(
-            'attribute_values',
-            [
-                'definition_id' => $keep->id, 'label' => $label, 'slug' => TermNames::slug($keep, $label), 'look' => $old->look ?? null,
-                'held' => $old->held ?? 0, 'umbrella_id' => Umbrella::named($keep, $label)?->id,
-            ],
-        );
+        return $journal->insert('attribute_values', [
+            'definition_id' => $keep->id,
+            'label' => $label,
+            'slug' => TermNames::slug($keep, $label),
+            'look' => $old->look ?? null,
+            'held' => $old->held ?? 0,
+            'umbrella_id' => Umbrella::named($keep, $label)?->id,
+        ]);
     }
 
     private function figures(CellSheet $sheet, Definition $keep, Definition $goes, int $joined, int $moved): MergeFigures
     {
-        $different = 'SELECT h.item_id FROM temp.held h WHERE NOT EXISTS (SELECT 1 FROM temp.due d WHERE d.item_id = h.item_id AND d.token = h.token) AND h.item_id NOT IN (SELECT d.item_id FROM temp.due d JOIN temp.held x ON x.item_id = d.item_id AND x.token = d.token)';
+        $different =
+            'SELECT h.item_id FROM temp.held h WHERE NOT EXISTS (SELECT 1 FROM temp.due d
+                WHERE d.item_id = h.item_id AND d.token = h.token) AND h.item_id NOT IN (SELECT d.item_id FROM temp.due d
+                JOIN temp.held x ON x.item_id = d.item_id AND x.token = d.token)';
         $count = fn (string $sql): int => (int) DB::scalar("SELECT COUNT(*) FROM ({$sql})");
         $conflicts = $keep->multiple ? 0 : $count("SELECT DISTINCT item_id FROM ({$different})");
-        $same = $count('SELECT DISTINCT d.item_id FROM temp.due d JOIN temp.held h ON h.item_id = d.item_id AND h.token = d.token');
+        $same = $count(
+            'SELECT DISTINCT d.item_id FROM temp.due d JOIN temp.held h ON h.item_id = d.item_id AND h.token = d.token',
+        );
         $items = $count('SELECT DISTINCT item_id FROM temp.due');
-        $shown = '(SELECT GROUP_CONCAT(COALESCE(v.label, TRIM(s.text)), \', \') FROM temp.%s x JOIN spellings s ON s.id = x.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id WHERE x.item_id = i.id)';
-        $samples = $conflicts === 0 ? [] : array_map(fn (\stdClass $row): array => ['item' => $row->sku, 'stays' => (string) $row->stays, 'goes' => (string) $row->goes],
-            DB::select('SELECT i.sku, '.sprintf($shown, 'held').' AS stays, '.sprintf($shown, 'due')." AS goes FROM (SELECT DISTINCT item_id FROM ({$different}) LIMIT ".self::SAMPLES.') c JOIN items i ON i.id = c.item_id'));
+        $shown =
+            '(SELECT GROUP_CONCAT(COALESCE(v.label, TRIM(s.text)), \', \') FROM temp.%s x JOIN spellings s ON s.id = x.spelling_id
+                LEFT JOIN attribute_values v ON v.id = s.value_id WHERE x.item_id = i.id)';
+        $samples =
+            $conflicts === 0
+                ? []
+                : array_map(
+                    fn (\stdClass $row): array => [
+                        'item' => $row->sku,
+                        'stays' => (string) $row->stays,
+                        'goes' => (string) $row->goes,
+                    ],
+                    DB::select(
+                        'SELECT i.sku, '.
+                            sprintf($shown, 'held').
+                            ' AS stays, '.
+                            sprintf($shown, 'due').
+                            " AS goes FROM (SELECT DISTINCT item_id FROM ({$different}) LIMIT ".
+                            self::SAMPLES.
+                            ') c JOIN items i ON i.id = c.item_id',
+                    ),
+                );
 
-        return new MergeFigures($items, $items - $same - $conflicts, $same, $conflicts, $samples, $joined, $moved, DB::table('headings')->where('definition_id', $goes->id)->pluck('text')->all(),
-            Filter::query()->where('definition_id', $goes->id)->pluck('title')->all(), FillRule::query()->where('definition_id', $goes->id)->count());
+        return new MergeFigures(
+            $items,
+            $items - $same - $conflicts,
+            $same,
+            $conflicts,
+            $samples,
+            $joined,
+            $moved,
+            DB::table('headings')->where('definition_id', $goes->id)->pluck('text')->all(),
+            Filter::query()->where('definition_id', $goes->id)->pluck('title')->all(),
+            FillRule::query()->where('definition_id', $goes->id)->count(),
+        );
     }
 
     private function cells(Journal $journal, Definition $keep, Definition $goes): void
     {
         $moves = $journal->cells();
         $moves->clear();
-        DB::insert('INSERT INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE definition_id = ?', [$goes->id]);
+        DB::insert(
+            'INSERT INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE definition_id = ?',
+            [$goes->id],
+        );
         // Where several come to a definition that takes one, the first stands.
-        DB::insert('INSERT INTO temp.coming SELECT d.item_id, ?, '.($keep->multiple ? 'd.spelling_id' : 'MIN(d.spelling_id)').', COALESCE((SELECT MIN(a.origin) FROM assignments a JOIN temp.mapping m ON m.from_id = a.spelling_id WHERE a.item_id = d.item_id AND m.token = d.token), 0)
-            FROM temp.due d WHERE '.($keep->multiple ? 'NOT EXISTS (SELECT 1 FROM temp.held h WHERE h.item_id = d.item_id AND h.token = d.token)' : 'd.item_id NOT IN (SELECT item_id FROM temp.held) GROUP BY d.item_id'), [$keep->id]);
+        DB::insert(
+            'INSERT INTO temp.coming SELECT d.item_id, ?, '.
+                ($keep->multiple ? 'd.spelling_id' : 'MIN(d.spelling_id)').
+                ', COALESCE((SELECT MIN(a.origin) FROM assignments a JOIN temp.mapping m ON m.from_id = a.spelling_id
+                    WHERE a.item_id = d.item_id AND m.token = d.token), 0)
+            FROM temp.due d WHERE '.
+                ($keep->multiple
+                    ? 'NOT EXISTS (SELECT 1 FROM temp.held h WHERE h.item_id = d.item_id AND h.token = d.token)'
+                    : 'd.item_id NOT IN (SELECT item_id FROM temp.held) GROUP BY d.item_id'),
+            [$keep->id],
+        );
         $journal->take();
         $journal->put();
     }
@@ -185,19 +247,24 @@ final readonly class MergeDefinitions
             $journal->update('headings', (int) $id, ['definition_id' => $keep->id]);
         }
         foreach (Filter::query()->where('definition_id', $goes->id)->get() as $filter) {
-            Filter::query()->where('definition_id', $keep->id)->where('lineup_id', $filter->lineup_id)->exists() ? $journal->delete('filters', $filter->id) : $journal->update(
-                'filters', $filter->id, ['definition_id' => $keep->id],
-            );
+            if (Filter::query()->where('definition_id', $keep->id)->where('lineup_id', $filter->lineup_id)->exists()) {
+                $journal->delete('filters', $filter->id);
+            } else {
+                $journal->update('filters', $filter->id, ['definition_id' => $keep->id]);
+            }
         }
         foreach (FillRule::query()->where('definition_id', $goes->id)->pluck('id') as $id) {
             $journal->update('fill_rules', $id, ['definition_id' => $keep->id]);
         }
         foreach (Expectation::query()->where('definition_id', $goes->id)->get() as $row) {
             $journal->delete('expectations', $row->id);
-            Expectation::query()->where('definition_id', $keep->id)->where('category_id', $row->category_id)->exists() || $journal->insert(
-                'expectations',
-                ['category_id' => $row->category_id, 'definition_id' => $keep->id, 'expected' => (int) $row->expected],
-            );
+            if (! Expectation::query()->where('definition_id', $keep->id)->where('category_id', $row->category_id)->exists()) {
+                $journal->insert('expectations', [
+                    'category_id' => $row->category_id,
+                    'definition_id' => $keep->id,
+                    'expected' => (int) $row->expected,
+                ]);
+            }
         }
     }
 }

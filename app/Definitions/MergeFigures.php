@@ -35,7 +35,16 @@ final readonly class MergeFigures
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['items' => $this->items, 'come' => $this->come, 'same' => $this->same, 'conflicts' => $this->conflicts, 'samples' => $this->samples, 'values' => ['joined' => $this->joined, 'moved' => $this->moved],
-            'headings' => $this->headings, 'filters' => $this->filters, 'rules' => $this->rules];
+        return [
+            'items' => $this->items,
+            'come' => $this->come,
+            'same' => $this->same,
+            'conflicts' => $this->conflicts,
+            'samples' => $this->samples,
+            'values' => ['joined' => $this->joined, 'moved' => $this->moved],
+            'headings' => $this->headings,
+            'filters' => $this->filters,
+            'rules' => $this->rules,
+        ];
     }
 }

@@ -19,14 +19,26 @@ final class NewDefinition
 {
     /** Words that addresses use themselves, and fields that every product has: filters and sort orders go by these. */
     public const RESERVED = [
-        ...PickReader::NO_FILTERS, 'price', 'stock', 'category', 'sku', 'name', 'new', Filter::ADDED, Filter::DISCOUNT,
+        ...PickReader::NO_FILTERS,
+        'price',
+        'stock',
+        'category',
+        'sku',
+        'name',
+        'new',
+        Filter::ADDED,
+        Filter::DISCOUNT,
     ];
 
     /** The definition a column of a feed asks for: in use at once where a person described it, else a proposal. */
     public static function fromColumn(Column $column, bool $described, string $reason): Definition
     {
-        $id = DB::table('definitions')->insertGetId(self::row($column, $described ? State::Accepted : State::Proposed, $described ? null : $reason)
-            + ['created_at' => now(), 'updated_at' => now()]);
+        $id = DB::table('definitions')->insertGetId(
+            self::row($column, $described ? State::Accepted : State::Proposed, $described ? null : $reason) + [
+                'created_at' => now(),
+                'updated_at' => now(),
+            ],
+        );
         $definition = Definition::query()->findOrFail($id);
         foreach (self::flags($definition) as $value) {
             DB::table('attribute_values')->insert($value + ['created_at' => now(), 'updated_at' => now()]);
@@ -41,11 +53,20 @@ final class NewDefinition
         return [
             'slug' => Slug::unique(
                 $column->attribute,
-                fn (string $slug): bool => in_array($slug, self::RESERVED, true) || Definition::query()->where('slug', $slug)->exists(),
+                fn (string $slug): bool => in_array($slug, self::RESERVED, true) ||
+                    Definition::query()->where('slug', $slug)->exists(),
             ),
-            'label' => $column->label, 'kind' => $column->kind->value, 'level' => $column->level->value, 'multiple' => (int) $column->multiple,
-            'separator' => $column->separator, 'unit' => $column->unit, 'state' => $state->value, 'policy' => Policy::Follow->value,
-            'term_order' => self::order($column)->value, 'reason' => $reason, 'has_pages' => (int) ($column->attribute === Definition::BRAND),
+            'label' => $column->label,
+            'kind' => $column->kind->value,
+            'level' => $column->level->value,
+            'multiple' => (int) $column->multiple,
+            'separator' => $column->separator,
+            'unit' => $column->unit,
+            'state' => $state->value,
+            'policy' => Policy::Follow->value,
+            'term_order' => self::order($column)->value,
+            'reason' => $reason,
+            'has_pages' => (int) ($column->attribute === Definition::BRAND),
         ];
     }
 
@@ -61,8 +82,18 @@ final class NewDefinition
         }
 
         return [
-            ['definition_id' => $definition->id, 'label' => 'Yes', 'slug' => 'yes', 'position' => 1],
-            ['definition_id' => $definition->id, 'label' => 'No', 'slug' => 'no', 'position' => 2],
+            [
+                'definition_id' => $definition->id,
+                'label' => 'Yes',
+                'slug' => 'yes',
+                'position' => 1,
+            ],
+            [
+                'definition_id' => $definition->id,
+                'label' => 'No',
+                'slug' => 'no',
+                'position' => 2,
+            ],
         ];
     }
 

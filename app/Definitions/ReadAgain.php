@@ -29,7 +29,8 @@ final class ReadAgain
                     Kind::Flag => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'],
                     default => null,
                 },
-                'number' => $reading->number, 'problem' => $reading->problem,
+                'number' => $reading->number,
+                'problem' => $reading->problem,
             ]);
         }
     }
@@ -44,8 +45,16 @@ final class ReadAgain
         $flags = [];
         foreach (['yes' => 'Yes', 'no' => 'No'] as $slug => $label) {
             $known = DB::table('attribute_values')->where('definition_id', $definition->id)->where('slug', $slug)->value('id');
-            $known === null ?: $journal->update('attribute_values', (int) $known, ['merged_into' => null, 'umbrella_id' => null]);
-            $flags[$slug] = (int) ($known ?? $journal->insert('attribute_values', ['definition_id' => $definition->id, 'label' => $label, 'slug' => $slug]));
+            if ($known !== null) {
+                $journal->update('attribute_values', (int) $known, ['merged_into' => null, 'umbrella_id' => null]);
+            }
+            $flags[$slug] =
+                (int) ($known ??
+                    $journal->insert('attribute_values', [
+                        'definition_id' => $definition->id,
+                        'label' => $label,
+                        'slug' => $slug,
+                    ]));
         }
 
         return $flags;
@@ -54,7 +63,9 @@ final class ReadAgain
     /** Spellings that hold several values, parted by the definition's separator. */
     public function joined(Definition $definition): Builder
     {
-        return DB::table('spellings')->where('definition_id', $definition->id)->whereRaw('instr(text, ?) > 0', [$definition->separator]);
+        return DB::table('spellings')
+            ->where('definition_id', $definition->id)
+            ->whereRaw('instr(text, ?) > 0', [$definition->separator]);
     }
 
     /** Parts cells that hold several values into those. */
@@ -71,12 +82,16 @@ final class ReadAgain
             $parted[$spelling->id] = $spelling->value_id;
             $ids = array_map(fn (string $part): int => $this->spelling($journal, $definition, $part), $parts);
             DB::insert(
-                'INSERT OR IGNORE INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE spelling_id = ?',
+                'INSERT OR IGNORE INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments
+                    WHERE spelling_id = ?',
                 [$spelling->id],
             );
             foreach ($ids as $id) {
-                DB::insert('INSERT OR IGNORE INTO temp.coming SELECT item_id, definition_id, ?, origin FROM assignments a WHERE spelling_id = ?
-                    AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = a.item_id AND h.spelling_id = ?)', [$id, $spelling->id, $id]);
+                DB::insert(
+                    'INSERT OR IGNORE INTO temp.coming SELECT item_id, definition_id, ?, origin FROM assignments a WHERE spelling_id = ?
+                    AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = a.item_id AND h.spelling_id = ?)',
+                    [$id, $spelling->id, $id],
+                );
             }
         }
         $journal->take();
@@ -92,13 +107,18 @@ final class ReadAgain
     private function dropCombinations(Journal $journal, array $parted): void
     {
         foreach (array_keys($parted) as $spelling) {
-            DB::table('assignments')->where('spelling_id', $spelling)->exists() || $journal->delete('spellings', $spelling);
+            if (! DB::table('assignments')->where('spelling_id', $spelling)->exists()) {
+                $journal->delete('spellings', $spelling);
+            }
         }
         foreach (array_unique(array_filter($parted)) as $value) {
-            $held = DB::table('spellings')->where('value_id', $value)->exists()
-                || DB::table('attribute_values')->where('merged_into', $value)->exists()
-                || DB::table('kept_apart')->where('one_id', $value)->orWhere('other_id', $value)->exists();
-            $held || $journal->delete('attribute_values', $value);
+            $held =
+                DB::table('spellings')->where('value_id', $value)->exists() ||
+                DB::table('attribute_values')->where('merged_into', $value)->exists() ||
+                DB::table('kept_apart')->where('one_id', $value)->orWhere('other_id', $value)->exists();
+            if (! $held) {
+                $journal->delete('attribute_values', $value);
+            }
         }
     }
 
@@ -110,17 +130,33 @@ final class ReadAgain
     {
         $journal->cells()->clear();
         if ($definition->level === Level::Variant) {
-            DB::insert('INSERT INTO temp.coming SELECT v.id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN items v ON v.parent_id = a.item_id
-                WHERE a.definition_id = ? AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = v.id AND h.definition_id = a.definition_id)', [$definition->id]);
             DB::insert(
-                'INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN items i ON i.id = a.item_id WHERE a.definition_id = ? AND i.variant_count > 0',
+                'INSERT INTO temp.coming SELECT v.id, a.definition_id, a.spelling_id, a.origin FROM assignments a
+                    JOIN items v ON v.parent_id = a.item_id
+                WHERE a.definition_id = ? AND NOT EXISTS (SELECT 1 FROM assignments h
+                WHERE h.item_id = v.id AND h.definition_id = a.definition_id)',
+                [$definition->id],
+            );
+            DB::insert(
+                'INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a
+                    JOIN items i ON i.id = a.item_id WHERE a.definition_id = ? AND i.variant_count > 0',
                 [$definition->id],
             );
         } else {
             $agree = self::agreeing($definition);
-            DB::insert("INSERT OR IGNORE INTO temp.coming SELECT v.parent_id, a.definition_id, MIN(a.spelling_id), MIN(a.origin) FROM assignments a JOIN items v ON v.id = a.item_id JOIN spellings s ON s.id = a.spelling_id
-                WHERE a.definition_id = ? AND v.parent_id IN ({$agree}) AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = v.parent_id AND h.definition_id = a.definition_id) GROUP BY v.parent_id, ".CellSheet::TOKEN, [$definition->id, $definition->id]);
-            DB::insert("INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN items v ON v.id = a.item_id WHERE a.definition_id = ? AND v.parent_id IN ({$agree})", [$definition->id, $definition->id]);
+            DB::insert(
+                "INSERT OR IGNORE INTO temp.coming SELECT v.parent_id, a.definition_id, MIN(a.spelling_id), MIN(a.origin)
+                    FROM assignments a JOIN items v ON v.id = a.item_id JOIN spellings s ON s.id = a.spelling_id
+                WHERE a.definition_id = ? AND v.parent_id IN ({$agree}) AND NOT EXISTS (SELECT 1 FROM assignments h
+                WHERE h.item_id = v.parent_id AND h.definition_id = a.definition_id) GROUP BY v.parent_id, ".
+                    CellSheet::TOKEN,
+                [$definition->id, $definition->id],
+            );
+            DB::insert(
+                "INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a
+                    JOIN items v ON v.id = a.item_id WHERE a.definition_id = ? AND v.parent_id IN ({$agree})",
+                [$definition->id, $definition->id],
+            );
         }
         $journal->take();
         $journal->put();
@@ -132,7 +168,10 @@ final class ReadAgain
         return $definition->multiple
             ? 0
             : (int) DB::scalar(
-                'SELECT COUNT(DISTINCT v.parent_id) FROM assignments a JOIN items v ON v.id = a.item_id WHERE a.definition_id = ? AND v.parent_id IS NOT NULL AND v.parent_id NOT IN ('.self::agreeing($definition).')',
+                'SELECT COUNT(DISTINCT v.parent_id) FROM assignments a JOIN items v ON v.id = a.item_id
+                    WHERE a.definition_id = ? AND v.parent_id IS NOT NULL AND v.parent_id NOT IN ('.
+                    self::agreeing($definition).
+                    ')',
                 [$definition->id, $definition->id],
             );
     }
@@ -140,8 +179,9 @@ final class ReadAgain
     /** Products whose variants say one thing; every product where several values may stand. Binds the definition. */
     private static function agreeing(Definition $definition): string
     {
-        return 'SELECT v.parent_id FROM assignments a JOIN items v ON v.id = a.item_id JOIN spellings s ON s.id = a.spelling_id WHERE a.definition_id = ? AND v.parent_id IS NOT NULL GROUP BY v.parent_id'
-            .($definition->multiple ? '' : ' HAVING COUNT(DISTINCT '.CellSheet::TOKEN.') = 1');
+        return 'SELECT v.parent_id FROM assignments a JOIN items v ON v.id = a.item_id JOIN spellings s ON s.id = a.spelling_id
+            WHERE a.definition_id = ? AND v.parent_id IS NOT NULL GROUP BY v.parent_id'.
+            ($definition->multiple ? '' : ' HAVING COUNT(DISTINCT '.CellSheet::TOKEN.') = 1');
     }
 
     /**
@@ -154,7 +194,9 @@ final class ReadAgain
         $unread = 0;
         $samples = [];
         $keys = [];
-        foreach (DB::table('spellings')->where('definition_id', $definition->id)->orderBy('id')->select('text')->cursor() as $spelling) {
+        foreach (
+            DB::table('spellings')->where('definition_id', $definition->id)->orderBy('id')->select('text')->cursor() as $spelling
+        ) {
             $keys[StrictKey::of($spelling->text)] = true;
             $problem = SpellingReading::of($kind, $unit, $spelling->text)->problem;
             if ($problem !== null) {
@@ -165,29 +207,40 @@ final class ReadAgain
             }
         }
 
-        return ['unread' => $unread, 'values' => $kind === Kind::Choice ? count($keys) : ($kind === Kind::Flag ? 2 : 0), 'samples' => $samples];
+        return [
+            'unread' => $unread,
+            'values' => $kind === Kind::Choice ? count($keys) : ($kind === Kind::Flag ? 2 : 0),
+            'samples' => $samples,
+        ];
     }
 
     private function spelling(Journal $journal, Definition $definition, string $text): int
     {
         $known = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $text)->value('id');
 
-        return $known
-            ?? $journal->insert(
-                'spellings',
-                [
-                    'definition_id' => $definition->id, 'text' => $text, 'key' => StrictKey::of($text),
-                    'value_id' => $this->value($journal, $definition, $text),
-                ],
-            );
+        return $known ??
+            $journal->insert('spellings', [
+                'definition_id' => $definition->id,
+                'text' => $text,
+                'key' => StrictKey::of($text),
+                'value_id' => $this->value($journal, $definition, $text),
+            ]);
     }
 
     private function value(Journal $journal, Definition $definition, string $text): int
     {
         $key = StrictKey::of($text);
-        $known = DB::table('spellings')->where('definition_id', $definition->id)->where('key', $key)->whereNotNull('value_id')->value('value_id');
+        $known = DB::table('spellings')
+            ->where('definition_id', $definition->id)
+            ->where('key', $key)
+            ->whereNotNull('value_id')
+            ->value('value_id');
         $label = Label::of($text);
-        $known ??= DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into')->where('label', $label)->value('id');
+        $known ??= DB::table('attribute_values')
+            ->where('definition_id', $definition->id)
+            ->whereNull('merged_into')
+            ->where('label', $label)
+            ->value('id');
 
         return $known ?? CreateValue::row($journal, $definition, $text);
     }

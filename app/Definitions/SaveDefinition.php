@@ -23,16 +23,30 @@ final readonly class SaveDefinition
      */
     public function __invoke(Definition $definition, DefinitionForm $form, State $state, int $version): ?Change
     {
-        return $this->ledger->record('Definitions', function (Journal $journal) use ($definition, $form, $state, $version): string {
+        return $this->ledger->record('Definitions', function (Journal $journal) use (
+            $definition,
+            $form,
+            $state,
+            $version,
+        ): string {
             $definition->refresh()->allowChange();
             $before = $definition->replicate();
             if ($definition->version !== $version) {
                 throw Refused::changedMeanwhile($definition->label);
             }
-            $journal->update('definitions', $definition->id, [
-                'label' => $form->label, 'kind' => $form->kind->value, 'level' => $form->level->value, 'multiple' => (int) $form->multiple,
-                'separator' => $form->separator, 'unit' => $form->unit, 'state' => $state->value,
-            ] + $form->about());
+            $journal->update(
+                'definitions',
+                $definition->id,
+                [
+                    'label' => $form->label,
+                    'kind' => $form->kind->value,
+                    'level' => $form->level->value,
+                    'multiple' => (int) $form->multiple,
+                    'separator' => $form->separator,
+                    'unit' => $form->unit,
+                    'state' => $state->value,
+                ] + $form->about(),
+            );
             $definition->refresh();
             if ($before->kind !== $definition->kind || $before->unit !== $definition->unit) {
                 $this->readAgain->spellings($journal, $definition);

@@ -27,12 +27,16 @@ final readonly class SayExpected
 
         return $this->ledger->record('Definitions', function (Journal $journal) use ($category, $definitions, $expected): string {
             foreach ($definitions as $definition) {
-                $row = DB::table('expectations')->where('category_id', $category?->id)->where('definition_id', $definition)->first();
+                $row = DB::table('expectations')
+                    ->where('category_id', $category?->id)
+                    ->where('definition_id', $definition)
+                    ->first();
                 match (true) {
-                    $row === null && $expected !== null => $journal->insert(
-                        'expectations',
-                        ['category_id' => $category?->id, 'definition_id' => $definition, 'expected' => (int) $expected],
-                    ),
+                    $row === null && $expected !== null => $journal->insert('expectations', [
+                        'category_id' => $category?->id,
+                        'definition_id' => $definition,
+                        'expected' => (int) $expected,
+                    ]),
                     $row !== null && $expected === null => $journal->delete('expectations', $row->id),
                     $row !== null => $journal->update('expectations', $row->id, ['expected' => (int) $expected]),
                     default => null,

@@ -25,19 +25,38 @@ final class Answers
     public static function register(Exceptions $exceptions): void
     {
         $exceptions->dontReport([Refused::class]);
-        $exceptions->render(fn (Refused $why, Request $request): RedirectResponse|JsonResponse|Response => self::refused($why, $request));
-        $exceptions->render(fn (HttpExceptionInterface $problem, Request $request): JsonResponse|Response => self::http($problem, $request));
-        $exceptions->render(fn (PDOException $failure, Request $request): JsonResponse|RedirectResponse|Response|null => self::storage($failure, $request));
-        $exceptions->render(fn (AuthenticationException $why, Request $request): ?JsonResponse => self::isForPrograms($request) ? self::json(401, 'Sign in first.') : null);
-        $exceptions->render(fn (Throwable $failure, Request $request): ?JsonResponse => match (true) {
-            $failure instanceof ValidationException, ! self::isForPrograms($request), (bool) config('app.debug') => null,
-            default => self::json(500, 'Something went wrong here. Nothing was changed; the log says more.'),
-        });
+        $exceptions->render(
+            fn (Refused $why, Request $request): RedirectResponse|JsonResponse|Response => self::refused($why, $request),
+        );
+        $exceptions->render(
+            fn (HttpExceptionInterface $problem, Request $request): JsonResponse|Response => self::http($problem, $request),
+        );
+        $exceptions->render(
+            fn (PDOException $failure, Request $request): JsonResponse|RedirectResponse|Response|null => self::storage(
+                $failure,
+                $request,
+            ),
+        );
+        $exceptions->render(
+            fn (AuthenticationException $why, Request $request): ?JsonResponse => self::isForPrograms($request)
+                ? self::json(401, 'Sign in first.')
+                : null,
+        );
+        $exceptions->render(
+            fn (Throwable $failure, Request $request): ?JsonResponse => match (true) {
+                $failure instanceof ValidationException, ! self::isForPrograms($request), (bool) config('app.debug') => null,
+                default => self::json(500, 'Something went wrong here. Nothing was changed; the log says more.'),
+            },
+        );
     }
 
     public static function json(int $status, string $message): JsonResponse
     {
-        return response()->json(['message' => $message], $status, options: JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE);
+        return response()->json(
+            ['message' => $message],
+            $status,
+            options: JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE,
+        );
     }
 
     /** What cannot be done is told on the page it was asked from, with everything that was typed. */
@@ -45,9 +64,13 @@ final class Answers
     {
         return match (true) {
             self::isForPrograms($request) => self::json(422, $why->getMessage()),
-            ! $request->isMethodSafe() => back()->withInput($request->except(['password', 'now']))->withErrors([$why->field ?? 'refused' => $why->getMessage()]),
+            ! $request->isMethodSafe() => back()
+                ->withInput($request->except(['password', 'now']))
+                ->withErrors([$why->field ?? 'refused' => $why->getMessage()]),
             // The page without what was asked of it; where nothing was asked, the page itself is what cannot be had.
-            $request->getQueryString() !== null && $request->hasSession() => redirect()->to($request->path())->withErrors(['refused' => $why->getMessage()]),
+            $request->getQueryString() !== null && $request->hasSession() => redirect()
+                ->to($request->path())
+                ->withErrors(['refused' => $why->getMessage()]),
             default => response()->view('errors.page', ['status' => 409, 'said' => $why->getMessage()], 409),
         };
     }
@@ -55,7 +78,10 @@ final class Answers
     private static function http(HttpExceptionInterface $problem, Request $request): JsonResponse|Response
     {
         $status = $problem->getStatusCode();
-        $said = $problem instanceof ThrottleRequestsException ? 'Too many requests. Wait a minute, then try again.' : $problem->getMessage();
+        $said =
+            $problem instanceof ThrottleRequestsException
+                ? 'Too many requests. Wait a minute, then try again.'
+                : $problem->getMessage();
         if (self::isForPrograms($request)) {
             // What the framework says of an address that it does not know is meant for whoever works on Lokum.
             $said = match ($status) {
@@ -74,7 +100,11 @@ final class Answers
     private static function storage(PDOException $failure, Request $request): JsonResponse|RedirectResponse|Response|null
     {
         // An edition that is damaged gives way to the one before.
-        if (StorageProblem::isDamage($failure) && preg_match('#^/(?:shop|api)(?:/|$)#D', $request->getPathInfo()) === 1 && Served::of($request)->giveUp()) {
+        if (
+            StorageProblem::isDamage($failure) &&
+            preg_match('#^/(?:shop|api)(?:/|$)#D', $request->getPathInfo()) === 1 &&
+            Served::of($request)->giveUp()
+        ) {
             return redirect()->to($request->getRequestUri());
         }
         $said = StorageProblem::inWords($failure);

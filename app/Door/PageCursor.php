@@ -17,7 +17,9 @@ final class PageCursor
     {
         $cursor = self::read($request->string('cursor')->toString(), $columns);
         // Whoever is given none would look for it in the request.
-        $cursor === null && $request->query->remove('cursor');
+        if ($cursor === null) {
+            $request->query->remove('cursor');
+        }
 
         return $cursor;
     }
@@ -32,6 +34,8 @@ final class PageCursor
         $places = array_diff_key($written, [self::FORWARD => 0]);
         $sound = array_filter($places, fn (mixed $value): bool => is_string($value) || is_int($value));
 
-        return count($sound) === count($places) && array_diff($columns, array_keys($sound)) === [] ? new Cursor($sound, $written[self::FORWARD]) : null;
+        return count($sound) === count($places) && array_diff($columns, array_keys($sound)) === []
+            ? new Cursor($sound, $written[self::FORWARD])
+            : null;
     }
 }

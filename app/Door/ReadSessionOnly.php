@@ -20,8 +20,13 @@ final class ReadSessionOnly
     {
         $response = $next($request);
         $session = $request->hasSession() ? $request->session() : null;
-        if ($request->isMethod('GET') && ! $response->isRedirection() && ($request->hasHeader('HX-Request') || $request->wantsJson()) && $session instanceof Store) {
-            $session->setHandler(new NullSessionHandler);
+        if (
+            $request->isMethod('GET') &&
+            ! $response->isRedirection() &&
+            ($request->hasHeader('HX-Request') || $request->wantsJson()) &&
+            $session instanceof Store
+        ) {
+            $session->setHandler(new NullSessionHandler());
         }
 
         return $response;

@@ -12,7 +12,8 @@ use Symfony\Component\HttpFoundation\Response;
 final class SecurityHeaders
 {
     public const ALL = [
-        'Content-Security-Policy' => "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'; manifest-src 'self'",
+        'Content-Security-Policy' => "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:; font-src ".
+        "'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'; manifest-src 'self'",
         'X-Content-Type-Options' => 'nosniff',
         'Referrer-Policy' => 'same-origin',
         'X-Frame-Options' => 'DENY',
@@ -40,7 +41,9 @@ final class SecurityHeaders
         header_register_callback(function (): void {
             $there = array_map(fn (string $header): string => strtolower(strstr($header, ':', true) ?: ''), headers_list());
             foreach (self::ALL as $name => $value) {
-                in_array(strtolower($name), $there, true) || header("{$name}: {$value}");
+                if (! in_array(strtolower($name), $there, true)) {
+                    header("{$name}: {$value}");
+                }
             }
         });
     }

@@ -23,11 +23,31 @@ final class SoundInput
 
     /** The lists that each room of the desk reads, and how deep: 1 a list of texts, 2 rows of texts, 3 rows that hold lists. */
     private const LISTS = [
-        'products' => ['where' => 1, 'columns' => 1, 'pick' => 1, 'value' => 1, 'cells' => 2],
-        'values' => ['pick' => 1, 'ids' => 1, 'colors' => 1, 'read_as' => 1, 'groups' => 2],
+        'products' => [
+            'where' => 1,
+            'columns' => 1,
+            'pick' => 1,
+            'value' => 1,
+            'cells' => 2,
+        ],
+        'values' => [
+            'pick' => 1,
+            'ids' => 1,
+            'colors' => 1,
+            'read_as' => 1,
+            'groups' => 2,
+        ],
         'newcomers' => ['pick' => 1, 'same' => 1],
         'line-ups' => [
-            'ids' => 1, 'sources' => 1, 'chosen' => 1, 'pinned' => 1, 'admit' => 1, 'look_label' => 1, 'look_color' => 1, 'bands' => 2, 'sorts' => 3,
+            'ids' => 1,
+            'sources' => 1,
+            'chosen' => 1,
+            'pinned' => 1,
+            'admit' => 1,
+            'look_label' => 1,
+            'look_color' => 1,
+            'bands' => 2,
+            'sorts' => 3,
         ],
         'definitions' => ['ids' => 1],
         'expected' => ['definitions' => 1],
@@ -41,25 +61,37 @@ final class SoundInput
     public function handle(Request $request, Closure $next): Response
     {
         if (strlen((string) $request->server->get('QUERY_STRING')) > self::LONGEST_QUERY) {
-            throw new HttpException(414, 'This address is longer than '.number_format(self::LONGEST_QUERY).' characters. Pick less at once.');
+            throw new HttpException(
+                414,
+                'This address is longer than '.number_format(self::LONGEST_QUERY).' characters. Pick less at once.',
+            );
         }
-        if (! mb_check_encoding(rawurldecode($request->getPathInfo()), 'UTF-8') || str_contains(rawurldecode($request->getPathInfo()), "\0")) {
+        if (
+            ! mb_check_encoding(rawurldecode($request->getPathInfo()), 'UTF-8') ||
+            str_contains(rawurldecode($request->getPathInfo()), "\0")
+        ) {
             throw new BadRequestHttpException('This address holds characters that are none.');
         }
         $room = explode('/', ltrim($request->getPathInfo(), '/'))[0];
         $shoppers = in_array($room, ['shop', 'api'], true);
-        foreach ([$request->query->all(), $request->request->all(), $request->isJson() ? $request->json()->all() : []] as $given) {
+        foreach (
+            [$request->query->all(), $request->request->all(), $request->isJson() ? $request->json()->all() : []] as $given
+        ) {
             foreach ($given as $name => $value) {
-                $this->check((string) $name, $value, match (true) {
-                    ! $shoppers => self::LISTS[$room][$name] ?? 0,
-                    // Every other name may be a filter, whose picks are a list.
-                    in_array((string) $name, PickReader::NO_FILTERS, true) => 0,
-                    default => 1,
-                });
+                $this->check(
+                    (string) $name,
+                    $value,
+                    match (true) {
+                        ! $shoppers => self::LISTS[$room][$name] ?? 0,
+                        // Every other name may be a filter, whose picks are a list.
+                        in_array((string) $name, PickReader::NO_FILTERS, true) => 0,
+                        default => 1,
+                    },
+                );
             }
         }
         foreach ($request->files->all() as $name => $file) {
-            if (! $file instanceof UploadedFile) {
+            if (! ($file instanceof UploadedFile)) {
                 throw new BadRequestHttpException('"'.self::shown((string) $name).'" takes one file.');
             }
             if (! in_array($name, self::FILES[$room] ?? [], true)) {
@@ -73,9 +105,13 @@ final class SoundInput
     private function check(string $name, mixed $value, int $depth): void
     {
         if (is_array($value)) {
-            $depth > 0 || throw new BadRequestHttpException('"'.self::shown($name).'" takes one text, and a list came.');
+            if ($depth <= 0) {
+                throw new BadRequestHttpException('"'.self::shown($name).'" takes one text, and a list came.');
+            }
             foreach ($value as $key => $one) {
-                is_int($key) || $this->check($name, $key, 0);
+                if (! is_int($key)) {
+                    $this->check($name, $key, 0);
+                }
                 $this->check($name, $one, $depth - 1);
             }
         } elseif (is_string($value) && (! mb_check_encoding($value, 'UTF-8') || str_contains($value, "\0"))) {

@@ -11,7 +11,10 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Symfony\Component\HttpFoundation\Response;
 
-/** So many narrowed pages of the shop an address may ask for in a minute. Where that cannot be counted, since the disk is full, shoppers are served. */
+/**
+ * So many narrowed pages of the shop an address may ask for in a minute. Where that cannot be counted, since the disk is full,
+ * shoppers are served.
+ */
 final class Throttle
 {
     private const SECONDS = 60;
@@ -19,7 +22,9 @@ final class Throttle
     public function handle(Request $request, Closure $next): Response
     {
         // Pages that are not narrowed cost next to nothing.
-        $request->getQueryString() === null || self::count('shop:'.$request->ip(), (int) config('lokum.shop_limit'));
+        if ($request->getQueryString() !== null) {
+            self::count('shop:'.$request->ip(), (int) config('lokum.shop_limit'));
+        }
 
         return $next($request);
     }
@@ -33,7 +38,9 @@ final class Throttle
             return;
         }
         if ($left === false) {
-            throw new ThrottleRequestsException('Too many requests.', null, ['Retry-After' => (string) RateLimiter::availableIn($who)]);
+            throw new ThrottleRequestsException('Too many requests.', null, [
+                'Retry-After' => (string) RateLimiter::availableIn($who),
+            ]);
         }
     }
 }

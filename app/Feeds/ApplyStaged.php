@@ -20,8 +20,12 @@ final class ApplyStaged
      * @param  array<string, list<string>>  $paths  names of categories from the top down, by path key
      */
     public function __construct(
-        private readonly Staging $staging, private readonly Feed $feed, private readonly array $targets, private readonly array $paths,
-        private readonly ?int $reading, private readonly int $change,
+        private readonly Staging $staging,
+        private readonly Feed $feed,
+        private readonly array $targets,
+        private readonly array $paths,
+        private readonly ?int $reading,
+        private readonly int $change,
     ) {
     }
 
@@ -47,12 +51,17 @@ final class ApplyStaged
             if ($column === null) {
                 continue;
             }
-            $definition = $target->definition ?? $made[$column->attribute]
-                ?? Definition::query()->where('slug', $column->attribute)->first()
-                ?? NewDefinition::fromColumn($column, $target->described, $target->why);
+            $definition =
+                $target->definition ??
+                ($made[$column->attribute] ??
+                    (Definition::query()->where('slug', $column->attribute)->first() ??
+                        NewDefinition::fromColumn($column, $target->described, $target->why)));
             $made[$column->attribute] = $definition;
             $definitions[$target->index] = $definition;
-            $this->staging->run('UPDATE temp.staged_columns SET definition_id = ? WHERE col = ?', [$definition->id, $target->index]);
+            $this->staging->run('UPDATE temp.staged_columns SET definition_id = ? WHERE col = ?', [
+                $definition->id,
+                $target->index,
+            ]);
         }
 
         return $definitions;
@@ -65,8 +74,10 @@ final class ApplyStaged
             $leadsTo = isset($definitions[$target->index])
                 ? ['field' => null, 'definition_id' => $definitions[$target->index]->id]
                 : ['field' => $target->target, 'definition_id' => null];
-            Heading::query()->updateOrCreate(['feed_id' => $this->feed->id, 'text' => $target->heading],
-                $leadsTo + ['key' => StrictKey::of($target->heading), 'empty' => $target->column()->empty ?? []]);
+            Heading::query()->updateOrCreate(
+                ['feed_id' => $this->feed->id, 'text' => $target->heading],
+                $leadsTo + ['key' => StrictKey::of($target->heading), 'empty' => $target->column()->empty ?? []],
+            );
         }
     }
 
@@ -83,8 +94,13 @@ final class ApplyStaged
                 if (! isset($known[$key])) {
                     $slug = Slug::unique($name, fn (string $slug): bool => isset($slugs[$slug]));
                     $slugs[$slug] = true;
-                    $known[$key] = DB::table('categories')->insertGetId(['parent_id' => $parent, 'name' => $name, 'slug' => $slug,
-                        'path' => implode(' > ', array_slice($names, 0, $depth + 1)), 'path_key' => $key]);
+                    $known[$key] = DB::table('categories')->insertGetId([
+                        'parent_id' => $parent,
+                        'name' => $name,
+                        'slug' => $slug,
+                        'path' => implode(' > ', array_slice($names, 0, $depth + 1)),
+                        'path_key' => $key,
+                    ]);
                 }
                 $parent = $known[$key];
             }
@@ -94,19 +110,30 @@ final class ApplyStaged
     private function items(): void
     {
         $now = now()->toDateTimeString();
-        $this->staging->run('UPDATE temp.staged_rows SET item_id = (SELECT id FROM items WHERE sku = staged_rows.sku) WHERE item_id IS NULL');
-        $insert = 'INSERT INTO items (parent_id, sku, name, category_id, price, currency, stock, description, image, feed_id, row_hash, created_at, updated_at)
-            SELECT %s, s.sku, s.name, c.id, s.price, s.currency, s.stock, s.description, s.image, ?, s.hash, ?, ? FROM temp.staged_rows s LEFT JOIN categories c ON c.path_key = s.category %s
+        $this->staging->run(
+            'UPDATE temp.staged_rows SET item_id = (SELECT id FROM items WHERE sku = staged_rows.sku) WHERE item_id IS NULL',
+        );
+        $insert = 'INSERT INTO items (parent_id, sku, name, category_id, price, currency, stock, description, image, feed_id,
+            row_hash, created_at, updated_at)
+            SELECT %s, s.sku, s.name, c.id, s.price, s.currency, s.stock, s.description, s.image, ?, s.hash, ?, ?
+            FROM temp.staged_rows s LEFT JOIN categories c ON c.path_key = s.category %s
             WHERE s.item_id IS NULL AND s.parent IS %s NULL ORDER BY s.line';
         $this->staging->run(sprintf($insert, 'NULL', '', ''), [$this->feed->id, $now, $now]);
         $this->staging->run(sprintf($insert, 'p.id', 'JOIN items p ON p.sku = s.parent', 'NOT'), [$this->feed->id, $now, $now]);
-        $this->staging->run('UPDATE temp.staged_rows SET item_id = (SELECT id FROM items WHERE sku = staged_rows.sku) WHERE changed = 2');
-        $this->staging->run('UPDATE temp.staged_rows SET parent_id = (SELECT id FROM items WHERE sku = staged_rows.parent) WHERE parent IS NOT NULL AND changed > 0');
-        $moves = new ItemMoves;
+        $this->staging->run(
+            'UPDATE temp.staged_rows SET item_id = (SELECT id FROM items WHERE sku = staged_rows.sku) WHERE changed = 2',
+        );
+        $this->staging->run(
+            'UPDATE temp.staged_rows SET parent_id = (SELECT id FROM items WHERE sku = staged_rows.parent)
+                WHERE parent IS NOT NULL AND changed > 0',
+        );
+        $moves = new ItemMoves();
         $moves->noteNew($this->change, 'SELECT item_id AS id FROM temp.staged_rows WHERE changed = 2');
         $moves->noteBefore($this->change, 'SELECT item_id FROM temp.staged_rows WHERE changed = 1');
         $this->updateChanged($now);
-        $this->staging->run('UPDATE items SET row_hash = s.hash FROM temp.staged_rows s WHERE s.item_id = items.id AND s.same = 0 AND s.changed < 2');
+        $this->staging->run(
+            'UPDATE items SET row_hash = s.hash FROM temp.staged_rows s WHERE s.item_id = items.id AND s.same = 0 AND s.changed < 2',
+        );
         ItemMoves::countVariants();
     }
 
@@ -115,30 +142,52 @@ final class ApplyStaged
         $sets = ['updated_at = ?', 'version = version + 1', 'parent_id = s.parent_id'];
         foreach ($this->targets as $target) {
             if (is_string($target->target) && ! in_array($target->target, ['sku', 'parent_sku'], true)) {
-                $sets[] = $target->target === 'category'
-                    ? 'category_id = (SELECT id FROM categories WHERE path_key = s.category)'
-                    : "{$target->target} = s.{$target->target}";
+                $sets[] =
+                    $target->target === 'category'
+                        ? 'category_id = (SELECT id FROM categories WHERE path_key = s.category)'
+                        : "{$target->target} = s.{$target->target}";
             }
         }
-        $this->staging->run('UPDATE items SET '.implode(', ', $sets).' FROM temp.staged_rows s WHERE s.item_id = items.id AND s.changed = 1', [$now]);
+        $this->staging->run(
+            'UPDATE items SET '.implode(', ', $sets).' FROM temp.staged_rows s WHERE s.item_id = items.id AND s.changed = 1',
+            [$now],
+        );
     }
 
     /** What somebody set by hand stays: the feed's cell for it is passed over. */
     private function assignments(): void
     {
         $changed = '(SELECT s.item_id, k.definition_id FROM temp.staged_rows s JOIN temp.staged_columns k WHERE s.changed = 1)';
-        $this->staging->run("CREATE TEMP TABLE cells_before AS SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE (item_id, definition_id) IN {$changed}");
+        $this->staging->run(
+            "CREATE TEMP TABLE cells_before AS SELECT item_id, definition_id, spelling_id, origin FROM assignments
+                WHERE (item_id, definition_id) IN {$changed}",
+        );
         $this->staging->run("DELETE FROM assignments WHERE origin = 0 AND (item_id, definition_id) IN {$changed}");
         $insert = 'INSERT INTO assignments (item_id, definition_id, spelling_id, origin) SELECT s.item_id, k.definition_id, t.spelling_id, 0
-            FROM temp.staged_rows s JOIN temp.staged_cells x ON x.line = s.line JOIN temp.staged_columns k ON k.col = x.col JOIN temp.staged_texts t ON t.id = x.text_id WHERE ';
+            FROM temp.staged_rows s JOIN temp.staged_cells x ON x.line = s.line JOIN temp.staged_columns k ON k.col = x.col
+            JOIN temp.staged_texts t ON t.id = x.text_id WHERE ';
         // A cell that a fill rule had made is the feed's from now on.
         $taken = ' ON CONFLICT DO UPDATE SET origin = 0 WHERE origin > 0';
         $this->staging->run($insert.'s.changed = 2'.$taken);
-        $this->staging->run($insert.'s.changed = 1 AND NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.origin = -1)'.$taken);
+        $this->staging->run(
+            $insert.
+                's.changed = 1 AND NOT EXISTS (SELECT 1 FROM assignments h
+                    WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.origin = -1)'.
+                $taken,
+        );
         // What came with a product goes with it; of products that were there each cell is noted.
-        $note = 'INSERT INTO cell_changes (change_id, came, item_id, definition_id, spelling_id, origin) SELECT ?, ?, x.item_id, x.definition_id, x.spelling_id, x.origin FROM ';
-        $this->staging->run("{$note}temp.cells_before x LEFT JOIN assignments a USING (item_id, definition_id, spelling_id) WHERE a.origin IS NOT x.origin", [$this->change, 0]);
-        $this->staging->run("{$note}assignments x LEFT JOIN temp.cells_before b USING (item_id, definition_id, spelling_id) WHERE b.origin IS NOT x.origin AND (x.item_id, x.definition_id) IN {$changed}", [$this->change, 1]);
+        $note =
+            'INSERT INTO cell_changes (change_id, came, item_id, definition_id, spelling_id, origin)
+                SELECT ?, ?, x.item_id, x.definition_id, x.spelling_id, x.origin FROM ';
+        $this->staging->run(
+            "{$note}temp.cells_before x LEFT JOIN assignments a USING (item_id, definition_id, spelling_id) WHERE a.origin IS NOT x.origin",
+            [$this->change, 0],
+        );
+        $this->staging->run(
+            "{$note}assignments x LEFT JOIN temp.cells_before b USING (item_id, definition_id, spelling_id)
+                WHERE b.origin IS NOT x.origin AND (x.item_id, x.definition_id) IN {$changed}",
+            [$this->change, 1],
+        );
         $this->staging->run('DROP TABLE temp.cells_before');
     }
 }

@@ -24,7 +24,11 @@ final class FeedFile
         $kept = 'feeds/'.date('Ymd-His').'-'.bin2hex(random_bytes(4)).'.csv';
         if (! @copy($path, self::kept($kept)) || filesize(self::kept($kept)) !== filesize($path)) {
             @unlink(self::kept($kept));
-            throw new Refused('The file "'.basename($path).'" cannot be copied into the data directory. Is the disk full, or the directory read-only?');
+            throw new Refused(
+                'The file "'.
+                    basename($path).
+                    '" cannot be copied into the data directory. Is the disk full, or the directory read-only?',
+            );
         }
         chmod(self::kept($kept), 0600);
 
@@ -49,6 +53,8 @@ final class FeedFile
     /** @throws Refused for a name that is not in the inbox */
     public static function inboxPath(string $name): string
     {
-        return in_array($name, self::inbox(), true) ? config('lokum.data').'/inbox/'.$name : throw Refused::unknown('file in the inbox', $name);
+        return in_array($name, self::inbox(), true)
+            ? config('lokum.data').'/inbox/'.$name
+            : throw Refused::unknown('file in the inbox', $name);
     }
 }

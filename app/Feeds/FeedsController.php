@@ -22,11 +22,18 @@ final class FeedsController
     public function index(Request $request): View
     {
         Reading::noteBrokenOff();
-        $readings = Reading::query()->with('feed', 'user')->orderByDesc('id')->cursorPaginate(20, cursor: PageCursor::from($request, 'id'));
+        $readings = Reading::query()
+            ->with('feed', 'user')
+            ->orderByDesc('id')
+            ->cursorPaginate(20, cursor: PageCursor::from($request, 'id'));
 
         return view('feeds.index', [
             'takenBack' => Reading::takenBack($readings->pluck('id')->all()),
-            'feeds' => Feed::query()->withCount('readings')->with(['readings' => fn ($query) => $query->latest('id')->limit(1)])->orderBy('name')->get(),
+            'feeds' => Feed::query()
+                ->withCount('readings')
+                ->with(['readings' => fn ($query) => $query->latest('id')->limit(1)])
+                ->orderBy('name')
+                ->get(),
             'readings' => $readings,
             'inbox' => FeedFile::inbox(),
         ]);
@@ -46,8 +53,17 @@ final class FeedsController
         $name = $upload?->getClientOriginalName() ?? $request->string('inbox')->toString();
         $path = $upload?->getRealPath() ?: FeedFile::inboxPath($name);
         $feed = Feed::query()->firstOrCreate(['name' => trim($request->string('feed')->toString()) ?: FeedName::from($name)]);
-        $reading = Reading::query()->create(['feed_id' => $feed->id, 'user_id' => $request->user()?->id, 'file_name' => mb_scrub(mb_strimwidth($name, 0, 200)),
-            'path' => FeedFile::keep($path), 'bytes' => (int) filesize($path), 'state' => ReadingState::Received, 'figures' => null, 'message' => null, 'finished_at' => null]);
+        $reading = Reading::query()->create([
+            'feed_id' => $feed->id,
+            'user_id' => $request->user()?->id,
+            'file_name' => mb_scrub(mb_strimwidth($name, 0, 200)),
+            'path' => FeedFile::keep($path),
+            'bytes' => (int) filesize($path),
+            'state' => ReadingState::Received,
+            'figures' => null,
+            'message' => null,
+            'finished_at' => null,
+        ]);
 
         return redirect()->route('readings.show', $reading);
     }
@@ -69,7 +85,7 @@ final class FeedsController
         if (! $request->hasHeader('HX-Request')) {
             try {
                 $file = CsvFile::open($reading->open());
-                $resolve = new ResolveColumns;
+                $resolve = new ResolveColumns();
                 $targets = $resolve($file, $reading->feed, MappingForm::remembered($reading));
                 $seen = $resolve->seen();
                 $sampled = $resolve->inWhat();
@@ -79,8 +95,17 @@ final class FeedsController
             }
         }
 
-        return view('feeds.reading', ['reading' => $reading, 'file' => $file, 'targets' => $targets, 'seen' => $seen, 'sampled' => $sampled, 'likely' => $likely, 'problem' => $problem,
-            'progress' => (new Progress('reading:'.$reading->id))->now(), 'definitions' => Definition::query()->live()->orderBy('label')->get()]);
+        return view('feeds.reading', [
+            'reading' => $reading,
+            'file' => $file,
+            'targets' => $targets,
+            'seen' => $seen,
+            'sampled' => $sampled,
+            'likely' => $likely,
+            'problem' => $problem,
+            'progress' => (new Progress('reading:'.$reading->id))->now(),
+            'definitions' => Definition::query()->live()->orderBy('label')->get(),
+        ]);
     }
 
     public function check(Request $request, Reading $reading): RedirectResponse
@@ -95,18 +120,22 @@ final class FeedsController
 
     public function refused(Reading $reading): StreamedResponse
     {
-        return response()->streamDownload(function () use ($reading): void {
-            echo CsvWriter::line(['line', 'column', 'reason']);
-            foreach ([...$reading->figures['refused'] ?? [], ...$reading->figures['unread'] ?? []] as $row) {
-                echo CsvWriter::line([(string) $row['line'], $row['column'], $row['reason']]);
-            }
-        }, "refused-{$reading->id}.csv", ['Content-Type' => 'text/csv; charset=UTF-8']);
+        return response()->streamDownload(
+            function () use ($reading): void {
+                echo CsvWriter::line(['line', 'column', 'reason']);
+                foreach ([...$reading->figures['refused'] ?? [], ...$reading->figures['unread'] ?? []] as $row) {
+                    echo CsvWriter::line([(string) $row['line'], $row['column'], $row['reason']]);
+                }
+            },
+            "refused-{$reading->id}.csv",
+            ['Content-Type' => 'text/csv; charset=UTF-8'],
+        );
     }
 
     private function start(Request $request, Reading $reading, bool $check): RedirectResponse
     {
         $progress = new Progress('reading:'.$reading->id);
-        if ($reading->state->isRunning() && (($progress->now()['at'] ?? 0) > time() - 60)) {
+        if ($reading->state->isRunning() && ($progress->now()['at'] ?? 0) > time() - 60) {
             throw new Refused('This file is being worked on right now.');
         }
         if ($reading->state === ReadingState::Done && ! $check) {
@@ -116,10 +145,15 @@ final class FeedsController
         MappingForm::remember($reading, $map);
         if ($check) {
             MappingForm::rememberChecked($reading, $map);
-        } elseif (! in_array($reading->state, [ReadingState::Checked, ReadingState::Failed], true) || ! MappingForm::isChecked($reading, $map)) {
-            throw new Refused($reading->state !== ReadingState::Received
-                ? 'What the columns lead to is not what was checked. Check it again, then read it.'
-                : 'Check the file first, then read it.');
+        } elseif (
+            ! in_array($reading->state, [ReadingState::Checked, ReadingState::Failed], true) ||
+            ! MappingForm::isChecked($reading, $map)
+        ) {
+            throw new Refused(
+                $reading->state !== ReadingState::Received
+                    ? 'What the columns lead to is not what was checked. Check it again, then read it.'
+                    : 'Check the file first, then read it.',
+            );
         }
         $reading->update([
             'state' => $check ? ReadingState::Checking : ReadingState::Reading,

@@ -25,7 +25,13 @@ final readonly class FinishReading
             $reading->update(['rules_wait' => false]);
         } catch (Throwable $why) {
             report($why);
-            $reading->update(['rules_wait' => false, 'message' => 'It was read. The fill rules behind it did not run: '.($why instanceof Refused ? $why->getMessage() : 'the newest log in storage/logs says why. Run them under Definitions, Fill rules.')]);
+            $reading->update([
+                'rules_wait' => false,
+                'message' => 'It was read. The fill rules behind it did not run: '.
+                    ($why instanceof Refused
+                        ? $why->getMessage()
+                        : 'the newest log in storage/logs says why. Run them under Definitions, Fill rules.'),
+            ]);
         }
     }
 
@@ -33,9 +39,13 @@ final readonly class FinishReading
     public function whatWasCutOff(): void
     {
         /** @var Reading $reading */
-        foreach (Reading::query()->where('state', ReadingState::Done)->where('rules_wait', true)->orderBy('id')->get() as $reading) {
+        foreach (
+            Reading::query()->where('state', ReadingState::Done)->where('rules_wait', true)->orderBy('id')->get() as $reading
+        ) {
             $this($reading);
-            $reading->message === null ? $reading->update(['message' => 'The fill rules behind it were cut off; they have run at the next start.']) : null;
+            if ($reading->message === null) {
+                $reading->update(['message' => 'The fill rules behind it were cut off; they have run at the next start.']);
+            }
         }
     }
 }

@@ -29,14 +29,19 @@ final readonly class JudgeTexts
     {
         $definition = $target->definition;
         if ($definition !== null) {
-            $this->staging->run('UPDATE temp.staged_texts SET (spelling_id, value_id, problem, fate) = (
-                SELECT s.id, s.value_id, s.problem, \'known\' FROM spellings s WHERE s.definition_id = ? AND s.text = staged_texts.text) WHERE col = ?', [$definition->id, $target->index]);
+            $this->staging->run(
+                'UPDATE temp.staged_texts SET (spelling_id, value_id, problem, fate) = (
+                SELECT s.id, s.value_id, s.problem, \'known\' FROM spellings s
+                WHERE s.definition_id = ? AND s.text = staged_texts.text) WHERE col = ?',
+                [$definition->id, $target->index],
+            );
         }
         $after = 0;
         do {
             $texts = iterator_to_array(
                 $this->staging->rows(
-                    'SELECT id, text FROM temp.staged_texts WHERE col = ? AND fate IS NULL AND id > ? ORDER BY id LIMIT '.self::CHUNK,
+                    'SELECT id, text FROM temp.staged_texts WHERE col = ? AND fate IS NULL AND id > ? ORDER BY id LIMIT '.
+                        self::CHUNK,
                     [$target->index, $after],
                 ),
                 false,
@@ -50,8 +55,15 @@ final readonly class JudgeTexts
     private function judge(array $texts, Column $column, ?Definition $definition): void
     {
         $keys = array_map(fn (array $text): string => StrictKey::of((string) $text['text']), $texts);
-        $known = $definition === null || ! $column->kind->isAttribute() ? collect() : DB::table('spellings')->where('definition_id', $definition->id)
-            ->whereIn('key', array_unique($keys))->whereNotNull('value_id')->orderByDesc('id')->pluck('value_id', 'key');
+        $known =
+            $definition === null || ! $column->kind->isAttribute()
+                ? collect()
+                : DB::table('spellings')
+                    ->where('definition_id', $definition->id)
+                    ->whereIn('key', array_unique($keys))
+                    ->whereNotNull('value_id')
+                    ->orderByDesc('id')
+                    ->pluck('value_id', 'key');
         $policy = $definition->policy ?? Policy::Follow;
         foreach ($texts as $i => $text) {
             $reading = SpellingReading::of($column->kind, $column->unit, (string) $text['text']);
@@ -63,8 +75,10 @@ final readonly class JudgeTexts
                 $policy === Policy::Hold => 'held',
                 $policy === Policy::Refuse => 'refused',
             };
-            $this->staging->run('UPDATE temp.staged_texts SET key = ?, value_id = ?, number = ?, problem = ?, fate = ? WHERE id = ?',
-                [$keys[$i], $value, $reading->number, $reading->problem, $fate, $text['id']]);
+            $this->staging->run(
+                'UPDATE temp.staged_texts SET key = ?, value_id = ?, number = ?, problem = ?, fate = ? WHERE id = ?',
+                [$keys[$i], $value, $reading->number, $reading->problem, $fate, $text['id']],
+            );
         }
     }
 }

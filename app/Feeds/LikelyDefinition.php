@@ -44,7 +44,10 @@ final readonly class LikelyDefinition
         $likely = [];
         foreach ($targets as $target) {
             $column = $target->definition === null && ! $target->own ? $target->column() : null;
-            $found = $column === null || $column->kind !== Kind::Choice ? null : self::of($target->heading, $seen[$target->index], $free->all());
+            $found =
+                $column === null || $column->kind !== Kind::Choice
+                    ? null
+                    : self::of($target->heading, $seen[$target->index], $free->all());
             if ($found !== null) {
                 $likely[$target->index] = $found;
                 $free = $free->where('id', '!=', $found->definition->id);
@@ -58,7 +61,10 @@ final readonly class LikelyDefinition
     private static function of(string $heading, ColumnGuess $guess, array $definitions): ?self
     {
         // Yes and no stand under many headings, so they tell nothing about one.
-        $texts = array_filter(array_map(strval(...), array_keys($guess->samples(self::SAMPLES))), fn (string $text): bool => FlagWord::read($text) === null);
+        $texts = array_filter(
+            array_map(strval(...), array_keys($guess->samples(self::SAMPLES))),
+            fn (string $text): bool => FlagWord::read($text) === null,
+        );
         $keys = array_values(array_unique(array_map(StrictKey::of(...), $texts)));
         if ($keys === [] || $definitions === []) {
             return null;
@@ -84,7 +90,10 @@ final readonly class LikelyDefinition
     /** Whether a heading holds the words of a definition's name, in one spelling or another. */
     private static function names(string $heading, string $label): bool
     {
-        $words = fn (string $text): array => array_map(WordForms::key(...), preg_split('/[^\p{L}\p{N}]+/u', $text, -1, PREG_SPLIT_NO_EMPTY) ?: []);
+        $words = fn (string $text): array => array_map(
+            WordForms::key(...),
+            preg_split('/[^\p{L}\p{N}]+/u', $text, -1, PREG_SPLIT_NO_EMPTY) ?: [],
+        );
 
         return array_diff($words($label), $words($heading)) === [];
     }

@@ -30,7 +30,11 @@ final class MappingForm
         $own = [];
         foreach ($headings as $index => $heading) {
             $choice = (string) ($choices[$index] ?? self::NEW);
-            $choice === self::NEW ? $own[] = (string) $heading : $columns[(string) $heading] = self::target($choice);
+            if ($choice === self::NEW) {
+                $own[] = (string) $heading;
+            } else {
+                $columns[(string) $heading] = self::target($choice);
+            }
         }
         $empty = preg_split('/\s*,\s*/', trim((string) $request->input('empty', '')), -1, PREG_SPLIT_NO_EMPTY);
 

@@ -33,20 +33,38 @@ final readonly class ReadFeed
      * @throws Refused for a file or a map that cannot be used, or refused rows where $takesGoodRows is false
      */
     public function __invoke(
-        $source, string $name, ColumnMap $map, bool $check, Closure $progress, bool $takesGoodRows = true, ?Reading $reading = null,
+        $source,
+        string $name,
+        ColumnMap $map,
+        bool $check,
+        Closure $progress,
+        bool $takesGoodRows = true,
+        ?Reading $reading = null,
     ): ReadingFigures {
         try {
             $file = CsvFile::open($source);
             $feed = Feed::query()->where('name', $name)->first();
             $map = $map->alsoEmpty(...$feed->empty ?? []);
-            $targets = (new ResolveColumns)($file, $feed, $map);
+            $targets = (new ResolveColumns())($file, $feed, $map);
             $reader = new RowReader($file->dialect->headings, array_column($targets, 'target'), $map->empty);
         } catch (UnreadableFile|BadMap $why) {
             throw new Refused($why->getMessage());
         }
-        $staging = new Staging;
+        $staging = new Staging();
         try {
-            return $this->read($file, $reader, $staging, $targets, $feed, $name, $map, $check, $progress, $takesGoodRows, $reading);
+            return $this->read(
+                $file,
+                $reader,
+                $staging,
+                $targets,
+                $feed,
+                $name,
+                $map,
+                $check,
+                $progress,
+                $takesGoodRows,
+                $reading,
+            );
         } finally {
             $staging->drop();
         }
@@ -54,12 +72,25 @@ final readonly class ReadFeed
 
     /** @param  list<TargetColumn>  $targets */
     private function read(
-        CsvFile $file, RowReader $reader, Staging $staging, array $targets, ?Feed $feed, string $name, ColumnMap $map, bool $check, Closure $progress,
-        bool $takesGoodRows, ?Reading $reading,
+        CsvFile $file,
+        RowReader $reader,
+        Staging $staging,
+        array $targets,
+        ?Feed $feed,
+        string $name,
+        ColumnMap $map,
+        bool $check,
+        Closure $progress,
+        bool $takesGoodRows,
+        ?Reading $reading,
     ): ReadingFigures {
         $signature = hash(
             'xxh3',
-            serialize([$name, array_map(fn (TargetColumn $target): array => [$target->heading, $target->target], $targets), $map->empty]),
+            serialize([
+                $name,
+                array_map(fn (TargetColumn $target): array => [$target->heading, $target->target], $targets),
+                $map->empty,
+            ]),
         );
         $stage = new StageRows($staging, $targets, $signature);
         $rows = 0;
@@ -75,18 +106,36 @@ final readonly class ReadFeed
             return $figures;
         }
         if ($figures->refused !== [] && ! $takesGoodRows) {
-            throw new Refused(count($figures->refused).' rows cannot be taken. Nothing was written. Say that the good rows may be read, or mend the file.');
+            throw new Refused(
+                count($figures->refused).
+                    ' rows cannot be taken. Nothing was written. Say that the good rows may be read, or mend the file.',
+            );
         }
         $progress('Writing', $rows, 0.0);
         DB::transaction(function () use ($staging, $stage, $feed, $name, $map, $targets, $reading, $figures): void {
             $feed ??= Feed::query()->create(['name' => $name]);
             $feed->update(['empty' => $map->empty]);
-            $change = $this->ledger->note('Feeds', $this->sentence($feed->name, $figures), ['reading' => $reading?->id] + $figures->toKeep(0), hasWayBack: true);
+            $change = $this->ledger->note(
+                'Feeds',
+                $this->sentence($feed->name, $figures),
+                ['reading' => $reading?->id] + $figures->toKeep(0),
+                hasWayBack: true,
+            );
             (new ApplyStaged($staging, $feed, $targets, $stage->paths(), $reading?->id, $change->id))();
-            $reading?->update(['state' => ReadingState::Done, 'figures' => $figures->toKeep(), 'finished_at' => now(), 'message' => null, 'rules_wait' => true]);
+            $reading?->update([
+                'state' => ReadingState::Done,
+                'figures' => $figures->toKeep(),
+                'finished_at' => now(),
+                'message' => null,
+                'rules_wait' => true,
+            ]);
         });
         $progress('Running fill rules', $rows, 0.9);
-        $reading === null ? ($this->rules)() : ($this->finish)($reading);
+        if ($reading === null) {
+            ($this->rules)();
+        } else {
+            ($this->finish)($reading);
+        }
         $progress('Done', $rows, 1.0);
 
         return $figures;
@@ -100,10 +149,11 @@ final readonly class ReadFeed
         foreach ($targets as $target) {
             $column = $target->column();
             if ($column !== null) {
-                $staging->run(
-                    'INSERT INTO temp.staged_columns (col, definition_id, level) VALUES (?, ?, ?)',
-                    [$target->index, $target->definition->id ?? -$target->index - 1, $column->level->value],
-                );
+                $staging->run('INSERT INTO temp.staged_columns (col, definition_id, level) VALUES (?, ?, ?)', [
+                    $target->index,
+                    $target->definition->id ?? -$target->index - 1,
+                    $column->level->value,
+                ]);
                 $texts($target, $column);
             }
         }
@@ -120,7 +170,13 @@ final readonly class ReadFeed
         $new = $figures->products['added'] + $figures->variants['added'];
         $changed = $figures->products['changed'] + $figures->variants['changed'];
 
-        return "Read {$feed}: ".number_format($figures->rows).' rows, '.number_format($new).' new and '.number_format($changed).' changed products and variants'
-            .($figures->refused === [] ? '' : ', '.number_format(count($figures->refused)).' rows refused');
+        return "Read {$feed}: ".
+            number_format($figures->rows).
+            ' rows, '.
+            number_format($new).
+            ' new and '.
+            number_format($changed).
+            ' changed products and variants'.
+            ($figures->refused === [] ? '' : ', '.number_format(count($figures->refused)).' rows refused');
     }
 }

@@ -38,8 +38,17 @@ final class Reading extends Model
     /** A file that is read at once, not by the worker. */
     public static function start(string $path, string $feed): self
     {
-        return self::query()->create(['feed_id' => Feed::query()->firstOrCreate(['name' => $feed])->id, 'user_id' => null, 'file_name' => mb_scrub(mb_strimwidth(basename($path), 0, 200)), 'path' => FeedFile::keep($path), 'bytes' => (int) filesize($path),
-            'state' => ReadingState::Reading, 'figures' => null, 'message' => null, 'finished_at' => null]);
+        return self::query()->create([
+            'feed_id' => Feed::query()->firstOrCreate(['name' => $feed])->id,
+            'user_id' => null,
+            'file_name' => mb_scrub(mb_strimwidth(basename($path), 0, 200)),
+            'path' => FeedFile::keep($path),
+            'bytes' => (int) filesize($path),
+            'state' => ReadingState::Reading,
+            'figures' => null,
+            'message' => null,
+            'finished_at' => null,
+        ]);
     }
 
     /** It was refused, and nothing of it stays. */
@@ -58,12 +67,20 @@ final class Reading extends Model
     /** Says of readings that are under way and held by nobody any more that they broke off. */
     public static function noteBrokenOff(): void
     {
-        foreach (self::query()->whereIn('state', [ReadingState::Checking, ReadingState::Reading])->get() as $reading) {
+        foreach (
+            self::query()
+                ->whereIn('state', [ReadingState::Checking, ReadingState::Reading])
+                ->get() as $reading
+        ) {
             if (ReadingLock::isLost($reading)) {
                 // What was written was written with its state, in one step.
-                self::query()->whereKey($reading->id)->whereNot('state', ReadingState::Done)->update([
-                    'state' => ReadingState::Failed, 'message' => 'It was broken off before it was done, and nothing was written. Do it again.',
-                ]);
+                self::query()
+                    ->whereKey($reading->id)
+                    ->whereNot('state', ReadingState::Done)
+                    ->update([
+                        'state' => ReadingState::Failed,
+                        'message' => 'It was broken off before it was done, and nothing was written. Do it again.',
+                    ]);
                 ReadingLock::forget($reading);
                 (new Progress('reading:'.$reading->id))->end();
             }
@@ -91,7 +108,13 @@ final class Reading extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['state' => ReadingState::class, 'figures' => 'array', 'takes_good_rows' => 'boolean', 'rules_wait' => 'boolean', 'finished_at' => 'datetime'];
+        return [
+            'state' => ReadingState::class,
+            'figures' => 'array',
+            'takes_good_rows' => 'boolean',
+            'rules_wait' => 'boolean',
+            'finished_at' => 'datetime',
+        ];
     }
 
     /** Its entry in History. */
@@ -107,7 +130,9 @@ final class Reading extends Model
     public static function takenBack(array $readings): array
     {
         $taken = [];
-        foreach (Change::query()->where('room', 'Feeds')->whereIn('figures->reading', $readings)->whereNotNull('taken_back_by')->get() as $entry) {
+        foreach (
+            Change::query()->where('room', 'Feeds')->whereIn('figures->reading', $readings)->whereNotNull('taken_back_by')->get() as $entry
+        ) {
             $taken[(int) $entry->figures['reading']] = true;
         }
 

@@ -39,8 +39,10 @@ final readonly class ReadingFigures
     public function toKeep(int $most = 500): array
     {
         return [
-            'refused' => array_slice($this->refused, 0, $most), 'refused_rows' => count($this->refused),
-            'unread' => array_slice($this->unread, 0, $most), 'unread_cells' => count($this->unread),
+            'refused' => array_slice($this->refused, 0, $most),
+            'refused_rows' => count($this->refused),
+            'unread' => array_slice($this->unread, 0, $most),
+            'unread_cells' => count($this->unread),
         ] + $this->toArray();
     }
 
@@ -57,13 +59,21 @@ final readonly class ReadingFigures
             $in = 'col IN ('.implode(', ', $columns).')';
             $added = $staging->number("SELECT COUNT(DISTINCT key) FROM temp.staged_texts WHERE {$in} AND fate = 'new'");
             $values['added'] += $added;
-            $values['held'] += $staging->number("SELECT COUNT(DISTINCT key) FROM temp.staged_texts WHERE {$in} AND fate = 'held'");
-            $values['resolved'] += $staging->number("SELECT COUNT(DISTINCT text) FROM temp.staged_texts WHERE {$in} AND fate = 'resolved'")
-                + $staging->number("SELECT COUNT(DISTINCT text) FROM temp.staged_texts WHERE {$in} AND fate = 'new'") - $added;
+            $values['held'] += $staging->number(
+                "SELECT COUNT(DISTINCT key) FROM temp.staged_texts WHERE {$in} AND fate = 'held'",
+            );
+            $values['resolved'] +=
+                $staging->number("SELECT COUNT(DISTINCT text) FROM temp.staged_texts WHERE {$in} AND fate = 'resolved'") +
+                $staging->number("SELECT COUNT(DISTINCT text) FROM temp.staged_texts WHERE {$in} AND fate = 'new'") -
+                $added;
         }
 
         return new self(
-            $rows, self::rows($staging, 'parent IS NULL'), self::rows($staging, 'parent IS NOT NULL'), $values, self::refusals($staging),
+            $rows,
+            self::rows($staging, 'parent IS NULL'),
+            self::rows($staging, 'parent IS NOT NULL'),
+            $values,
+            self::refusals($staging),
             self::unread($staging, ...$targets),
         );
     }
@@ -98,8 +108,17 @@ final readonly class ReadingFigures
         }
         $headings = array_column($targets, 'heading', 'index');
         $unread = [];
-        foreach ($staging->rows('SELECT c.line, t.col, t.problem FROM temp.staged_texts t JOIN temp.staged_cells c ON c.text_id = t.id WHERE t.problem IS NOT NULL ORDER BY c.line, t.col') as $row) {
-            $unread[] = ['line' => (int) $row['line'], 'column' => (string) $headings[(int) $row['col']], 'reason' => (string) $row['problem']];
+        foreach (
+            $staging->rows(
+                'SELECT c.line, t.col, t.problem FROM temp.staged_texts t JOIN temp.staged_cells c ON c.text_id = t.id
+                    WHERE t.problem IS NOT NULL ORDER BY c.line, t.col',
+            ) as $row
+        ) {
+            $unread[] = [
+                'line' => (int) $row['line'],
+                'column' => (string) $headings[(int) $row['col']],
+                'reason' => (string) $row['problem'],
+            ];
         }
 
         return $unread;

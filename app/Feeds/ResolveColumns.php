@@ -67,7 +67,8 @@ final class ResolveColumns
                 $map->isOwn($heading) => $this->guessed($index, $heading, $map->empty, $slugs, byPerson: true),
                 $remembered->has($heading) => $this->remembered($index, $heading, $remembered[$heading]),
                 isset($known[$index]) => $this->field($index, $heading, $known[$index], 'known by its name'),
-                default => $this->sameKey($index, $heading, $map->empty) ?? $this->guessed($index, $heading, $map->empty, $slugs),
+                default => $this->sameKey($index, $heading, $map->empty) ??
+                    $this->guessed($index, $heading, $map->empty, $slugs),
             };
             $slugs[$target->column()->attribute ?? ''] = true;
             $targets[] = $target;
@@ -117,14 +118,18 @@ final class ResolveColumns
 
     private function described(int $index, string $heading, Column|string|null $target): TargetColumn
     {
-        if (! $target instanceof Column) {
+        if (! ($target instanceof Column)) {
             return $target === null
                 ? new TargetColumn($index, $heading, null, null, 'left aside', true)
                 : $this->field($index, $heading, $target, 'as you said');
         }
         $definition = $this->definitions->firstWhere('slug', $target->attribute);
         if ($definition !== null && $definition->kind !== $target->kind) {
-            throw new Refused("The map of column \"{$heading}\" says {$target->attribute} is of kind {$target->kind->value}; it is defined as {$definition->kind->value}. Change one of them.");
+            throw new Refused(
+                "The map of column \"{$heading}\" ".
+                "says {$target->attribute} is of ".
+                "kind {$target->kind->value}; it is defined as {$definition->kind->value}. Change one of them.",
+            );
         }
 
         return new TargetColumn(
@@ -142,7 +147,11 @@ final class ResolveColumns
         return match (true) {
             $known->field !== null => $this->field($index, $heading, $known->field, 'as in the last reading'),
             $known->definition !== null => new TargetColumn(
-                $index, $heading, $known->definition->asColumn(null, $known->empty ?? []), $known->definition, 'as in the last reading',
+                $index,
+                $heading,
+                $known->definition->asColumn(null, $known->empty ?? []),
+                $known->definition,
+                'as in the last reading',
             ),
             default => new TargetColumn($index, $heading, null, null, 'left aside in the last reading'),
         };
@@ -163,13 +172,21 @@ final class ResolveColumns
     private function sameKey(int $index, string $heading, array $empty): ?TargetColumn
     {
         $key = StrictKey::of($heading);
-        $definition = $this->definitions
-            ->first(fn (Definition $definition): bool => $definition->slug === Slug::of($heading) || StrictKey::of($definition->label) === $key)
-            ?? Heading::query()->where('key', $key)->whereNotNull('definition_id')->with('definition')->first()?->definition;
+        $definition =
+            $this->definitions->first(
+                fn (Definition $definition): bool => $definition->slug === Slug::of($heading) ||
+                    StrictKey::of($definition->label) === $key,
+            ) ?? Heading::query()->where('key', $key)->whereNotNull('definition_id')->with('definition')->first()?->definition;
 
         return $definition === null
             ? null
-            : new TargetColumn($index, $heading, $definition->asColumn(null, $empty), $definition, 'same heading as '.$definition->label);
+            : new TargetColumn(
+                $index,
+                $heading,
+                $definition->asColumn(null, $empty),
+                $definition,
+                'same heading as '.$definition->label,
+            );
     }
 
     /**
@@ -182,10 +199,24 @@ final class ResolveColumns
         $slug = Slug::of($heading);
         [$column, $why] = $this->guesses[$index]->column($slug);
         $why .= $this->inWhat();
-        $column = new Column($slug, $column->label, $column->kind, $column->multiple, $column->separator, $column->level, $column->unit, $empty);
+        $column = new Column(
+            $slug,
+            $column->label,
+            $column->kind,
+            $column->multiple,
+            $column->separator,
+            $column->level,
+            $column->unit,
+            $empty,
+        );
 
         return new TargetColumn(
-            $index, $heading, $column, null, isset($taken[$slug]) ? 'same heading as another column of the file' : $why, own: $byPerson,
+            $index,
+            $heading,
+            $column,
+            null,
+            isset($taken[$slug]) ? 'same heading as another column of the file' : $why,
+            own: $byPerson,
         );
     }
 
@@ -205,8 +236,13 @@ final class ResolveColumns
         }
         $none = [];
 
-        return array_map(fn (TargetColumn $target): TargetColumn => is_string($target->target) && $target->why === 'known by its name' && isset($sure[$target->target])
-            ? $this->guessed($target->index, $target->heading, [], $none)
-            : $target, $targets);
+        return array_map(
+            fn (TargetColumn $target): TargetColumn => is_string($target->target) &&
+            $target->why === 'known by its name' &&
+            isset($sure[$target->target])
+                ? $this->guessed($target->index, $target->heading, [], $none)
+                : $target,
+            $targets,
+        );
     }
 }

@@ -45,7 +45,13 @@ final class RunReading implements ShouldQueue
         }
         try {
             $figures = $read(
-                $reading->open(), $reading->feed->name, $this->map, $this->check, $progress->report(...), $reading->takes_good_rows, $reading,
+                $reading->open(),
+                $reading->feed->name,
+                $this->map,
+                $this->check,
+                $progress->report(...),
+                $reading->takes_good_rows,
+                $reading,
             );
             if ($this->check) {
                 $reading->update(['state' => ReadingState::Checked, 'figures' => $figures->toKeep(), 'message' => null]);
@@ -64,9 +70,15 @@ final class RunReading implements ShouldQueue
     public function failed(?Throwable $why): void
     {
         // One that was read stays read, whatever came behind it.
-        Reading::query()->whereKey($this->reading)->whereNot('state', ReadingState::Done)->update([
-            'state' => ReadingState::Failed,
-            'message' => $why instanceof Refused ? $why->getMessage() : 'It stopped before it was done, and nothing was written. Try again; if it stops again, the newest log in storage/logs says why.',
-        ]);
+        Reading::query()
+            ->whereKey($this->reading)
+            ->whereNot('state', ReadingState::Done)
+            ->update([
+                'state' => ReadingState::Failed,
+                'message' => $why instanceof Refused
+                        ? $why->getMessage()
+                        : 'It stopped before it was done, and nothing was written. Try again; if it stops again, the newest log '.
+                            'in storage/logs says why.',
+            ]);
     }
 }

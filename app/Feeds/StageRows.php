@@ -34,8 +34,11 @@ final class StageRows
     private int $rows = 0;
 
     /** @param  list<TargetColumn>  $targets */
-    public function __construct(private readonly Staging $staging, private readonly array $targets, private readonly string $signature)
-    {
+    public function __construct(
+        private readonly Staging $staging,
+        private readonly array $targets,
+        private readonly string $signature,
+    ) {
     }
 
     /**
@@ -76,8 +79,11 @@ final class StageRows
     private function stage(array $chunk, bool $hasParents): void
     {
         $skus = array_map(fn (array $pair): string => $pair[0]->sku, $chunk);
-        $known = DB::table('items')->leftJoin('items as p', 'p.id', '=', 'items.parent_id')->whereIn('items.sku', $skus)
-            ->get(['items.sku', 'items.id', 'items.row_hash', 'p.sku as parent'])->keyBy('sku');
+        $known = DB::table('items')
+            ->leftJoin('items as p', 'p.id', '=', 'items.parent_id')
+            ->whereIn('items.sku', $skus)
+            ->get(['items.sku', 'items.id', 'items.row_hash', 'p.sku as parent'])
+            ->keyBy('sku');
         foreach ($chunk as [$row, $hash]) {
             if ($row->refusal !== null) {
                 $this->staging->add('staged_refusals', [$row->line, $row->sku, $row->refusal['column'], $row->refusal['reason']]);
@@ -86,7 +92,7 @@ final class StageRows
             }
             $item = $known[$row->sku] ?? null;
             // A file without the column leaves the variants it names with their products.
-            $parent = $hasParents ? $row->parent : ($item->parent ?? null);
+            $parent = $hasParents ? $row->parent : $item->parent ?? null;
             $same = $item !== null && $item->row_hash === $hash;
             $path = $row->fields['category'] ?? null;
             $key = null;
@@ -95,14 +101,21 @@ final class StageRows
                 $this->paths[$key] ??= $path->names;
             }
             $field = $row->fields;
-            $this->staging->add('staged_rows', [$row->line, $row->sku, $parent, $hash, (int) $same, $field['name'] ?? null, $key,
-                $field['price']
-                    ?? null, $field['currency']
-                    ?? null, $field['stock']
-                    ?? null, $field['description']
-                    ?? null, $field['image']
-                    ?? null, $item->id
-                    ?? null]);
+            $this->staging->add('staged_rows', [
+                $row->line,
+                $row->sku,
+                $parent,
+                $hash,
+                (int) $same,
+                $field['name'] ?? null,
+                $key,
+                $field['price'] ?? null,
+                $field['currency'] ?? null,
+                $field['stock'] ?? null,
+                $field['description'] ?? null,
+                $field['image'] ?? null,
+                $item->id ?? null,
+            ]);
             if (! $same) {
                 $this->stageCells($row, $parent !== null);
             }

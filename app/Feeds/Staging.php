@@ -14,10 +14,13 @@ use PDO;
 final class Staging
 {
     private const TABLES = [
-        'staged_rows' => 'line INTEGER PRIMARY KEY, sku TEXT NOT NULL, parent TEXT, hash TEXT NOT NULL, same INTEGER NOT NULL, name TEXT, category TEXT,
-            price REAL, currency TEXT, stock INTEGER, description TEXT, image TEXT, item_id INTEGER, parent_id INTEGER, changed INTEGER NOT NULL DEFAULT 0',
+        'staged_rows' => 'line INTEGER PRIMARY KEY, sku TEXT NOT NULL, parent TEXT, hash TEXT NOT NULL, same INTEGER NOT NULL,
+            name TEXT, category TEXT,
+            price REAL, currency TEXT, stock INTEGER, description TEXT, image TEXT, item_id INTEGER, parent_id INTEGER,
+                changed INTEGER NOT NULL DEFAULT 0',
         'staged_cells' => 'line INTEGER NOT NULL, col INTEGER NOT NULL, text_id INTEGER NOT NULL, PRIMARY KEY (line, col, text_id)',
-        'staged_texts' => 'id INTEGER PRIMARY KEY, col INTEGER NOT NULL, text TEXT NOT NULL, key TEXT, spelling_id INTEGER, value_id INTEGER, number REAL, problem TEXT, fate TEXT',
+        'staged_texts' => 'id INTEGER PRIMARY KEY, col INTEGER NOT NULL, text TEXT NOT NULL, key TEXT, spelling_id INTEGER,
+            value_id INTEGER, number REAL, problem TEXT, fate TEXT',
         'staged_columns' => 'col INTEGER PRIMARY KEY, definition_id INTEGER NOT NULL, level TEXT NOT NULL',
         'staged_refusals' => 'line INTEGER NOT NULL, sku TEXT, "column" TEXT NOT NULL, reason TEXT NOT NULL',
     ];
@@ -37,7 +40,9 @@ final class Staging
         $this->pdo = DB::connection()->getPdo();
         $this->drop();
         foreach (self::TABLES as $table => $columns) {
-            $this->pdo->exec("CREATE TEMP TABLE {$table} ({$columns})".(str_contains($columns, 'PRIMARY KEY (') ? ' WITHOUT ROWID' : ''));
+            $this->pdo->exec(
+                "CREATE TEMP TABLE {$table} ({$columns})".(str_contains($columns, 'PRIMARY KEY (') ? ' WITHOUT ROWID' : ''),
+            );
         }
     }
 
@@ -56,7 +61,10 @@ final class Staging
         foreach (array_keys($this->waiting) as $table) {
             $this->flush($table);
         }
-        $this->pdo->exec('CREATE INDEX temp.staged_rows_sku ON staged_rows(sku); CREATE INDEX temp.staged_rows_parent ON staged_rows(parent) WHERE parent IS NOT NULL');
+        $this->pdo->exec(
+            'CREATE INDEX temp.staged_rows_sku ON staged_rows(sku); CREATE INDEX temp.staged_rows_parent ON staged_rows(parent)
+                WHERE parent IS NOT NULL',
+        );
     }
 
     /** @param  list<mixed>  $values */
@@ -121,11 +129,16 @@ final class Staging
         if (! isset($this->statements[$key])) {
             $columns = implode(
                 ', ',
-                array_slice(array_map(fn (string $column): string => explode(' ', trim($column))[0], explode(',', self::TABLES[$table])), 0, $width),
+                array_slice(
+                    array_map(fn (string $column): string => explode(' ', trim($column))[0], explode(',', self::TABLES[$table])),
+                    0,
+                    $width,
+                ),
             );
             $one = '('.implode(', ', array_fill(0, $width, '?')).')';
-            $this->statements[$key] = $this->pdo
-                ->prepare("INSERT INTO temp.{$table} ({$columns}) VALUES ".implode(', ', array_fill(0, count($rows), $one)));
+            $this->statements[$key] = $this->pdo->prepare(
+                "INSERT INTO temp.{$table} ({$columns}) VALUES ".implode(', ', array_fill(0, count($rows), $one)),
+            );
         }
         $this->statements[$key]->execute(array_merge(...$rows));
     }

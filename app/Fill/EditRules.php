@@ -21,7 +21,10 @@ final readonly class EditRules
     public function add(RuleForm $form): Change
     {
         return $this->ledger->record('Fill rules', function (Journal $journal) use ($form): string {
-            $id = $journal->insert('fill_rules', self::row($form) + ['position' => 1 + (int) FillRule::query()->max('position'), 'paused' => 0]);
+            $id = $journal->insert(
+                'fill_rules',
+                self::row($form) + ['position' => 1 + (int) FillRule::query()->max('position'), 'paused' => 0],
+            );
             $figures = RunRules::write($journal, FillRule::query()->findOrFail($id));
 
             return "New fill rule for {$form->definition->label}: ".number_format($figures->comes).' filled';
@@ -36,11 +39,16 @@ final readonly class EditRules
                 throw Refused::changedMeanwhile('the rule');
             }
             $moved = $rule->definition_id !== $form->definition->id;
-            $moved && $this->withdraw($journal, $rule);
+            if ($moved) {
+                $this->withdraw($journal, $rule);
+            }
             $journal->update('fill_rules', $rule->id, self::row($form));
             $figures = $rule->paused ? null : RunRules::write($journal, $rule->refresh()->load('definition'));
 
-            return "Changed the fill rule for {$form->definition->label}".($figures === null ? '' : ': '.number_format($figures->comes).' filled, '.number_format($figures->goes).' withdrawn');
+            return "Changed the fill rule for {$form->definition->label}".
+                ($figures === null
+                    ? ''
+                    : ': '.number_format($figures->comes).' filled, '.number_format($figures->goes).' withdrawn');
         });
     }
 
@@ -49,7 +57,9 @@ final readonly class EditRules
     {
         return $this->ledger->record('Fill rules', function (Journal $journal) use ($rule, $paused): string {
             $journal->update('fill_rules', $rule->id, ['paused' => (int) $paused]);
-            $paused || RunRules::write($journal, $rule->refresh());
+            if (! $paused) {
+                RunRules::write($journal, $rule->refresh());
+            }
 
             return ($paused ? 'Paused' : 'Resumed')." the fill rule for {$rule->loadMissing('definition')->definition->label}";
         });
@@ -62,7 +72,9 @@ final readonly class EditRules
             $gone = $this->withdraw($journal, $rule);
             $journal->delete('fill_rules', $rule->id);
 
-            return "Removed the fill rule for {$rule->loadMissing('definition')->definition->label} and what it filled: ".number_format($gone).' products or variants';
+            return "Removed the fill rule for {$rule->loadMissing('definition')->definition->label} and what it filled: ".
+                number_format($gone).
+                ' products or variants';
         }) ?? throw new Refused('Nothing was written.');
     }
 
@@ -84,7 +96,10 @@ final readonly class EditRules
     private function withdraw(Journal $journal, FillRule $rule): int
     {
         $journal->cells()->clear();
-        DB::insert('INSERT INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE origin = ?', [$rule->id]);
+        DB::insert(
+            'INSERT INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE origin = ?',
+            [$rule->id],
+        );
         $items = (int) DB::scalar('SELECT COUNT(DISTINCT item_id) FROM temp.going');
         $journal->take();
 
@@ -94,17 +109,25 @@ final readonly class EditRules
     /** @return array<string, mixed> */
     private static function row(RuleForm $form): array
     {
-        return ['definition_id' => $form->definition->id, 'source' => $form->source->value,
-            'settings' => json_encode(
-                $form->settings, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR,
-            ), 'scope' => json_encode($form->scope, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR)];
+        return [
+            'definition_id' => $form->definition->id,
+            'source' => $form->source->value,
+            'settings' => json_encode($form->settings, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR),
+            'scope' => json_encode($form->scope, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR),
+        ];
     }
 
     /** A rule as it would be, for a dry run. */
     public static function draft(RuleForm $form, ?FillRule $of): FillRule
     {
-        $rule = (new FillRule)->forceFill(['id' => $of->id ?? 0, 'definition_id' => $form->definition->id, 'source' => $form->source->value, 'settings' => $form->settings, 'scope' => $form->scope,
-            'position' => $of->position ?? PHP_INT_MAX]);
+        $rule = (new FillRule())->forceFill([
+            'id' => $of->id ?? 0,
+            'definition_id' => $form->definition->id,
+            'source' => $form->source->value,
+            'settings' => $form->settings,
+            'scope' => $form->scope,
+            'position' => $of->position ?? PHP_INT_MAX,
+        ]);
         $rule->setRelation('definition', Definition::query()->findOrFail($form->definition->id));
 
         return $rule;

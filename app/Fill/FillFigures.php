@@ -40,7 +40,19 @@ final readonly class FillFigures
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['fits' => $this->fits, 'filled' => $this->comes, 'withdrawn' => $this->goes, 'unchanged' => $this->stays, 'agree' => $this->agree, 'differ' => $this->differ, 'by_hand' => $this->byHand,
-            'undecided' => $this->undecided, 'new_values' => $this->new, 'samples' => $this->samples, 'conflicts' => $this->conflicts, 'hits' => $this->hits];
+        return [
+            'fits' => $this->fits,
+            'filled' => $this->comes,
+            'withdrawn' => $this->goes,
+            'unchanged' => $this->stays,
+            'agree' => $this->agree,
+            'differ' => $this->differ,
+            'by_hand' => $this->byHand,
+            'undecided' => $this->undecided,
+            'new_values' => $this->new,
+            'samples' => $this->samples,
+            'conflicts' => $this->conflicts,
+            'hits' => $this->hits,
+        ];
     }
 }

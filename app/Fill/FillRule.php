@@ -36,7 +36,15 @@ final class FillRule extends Model
      */
     public static function running(): array
     {
-        return array_values(self::query()->where('paused', false)->orderBy('position')->with('definition')->get()->filter(fn (self $rule): bool => $rule->problem() === null)->all());
+        return array_values(
+            self::query()
+                ->where('paused', false)
+                ->orderBy('position')
+                ->with('definition')
+                ->get()
+                ->filter(fn (self $rule): bool => $rule->problem() === null)
+                ->all(),
+        );
     }
 
     /** @return BelongsTo<Definition, $this> */
@@ -54,7 +62,10 @@ final class FillRule extends Model
     public function problem(): ?string
     {
         try {
-            RuleForm::from(['definition' => $this->definition->slug, 'source' => $this->source->value, 'scope' => $this->scope] + $this->settings);
+            RuleForm::from(
+                ['definition' => $this->definition->slug, 'source' => $this->source->value, 'scope' => $this->scope] +
+                    $this->settings,
+            );
 
             return null;
         } catch (Refused $why) {
@@ -81,9 +92,19 @@ final class FillRule extends Model
 
         return match ($this->source) {
             FillSource::Category => 'from what is below '.($settings['branch'] ?? ''),
-            FillSource::Words => 'from words in '.implode(' and ', (array) ($settings['in'] ?? ['name'])).(($settings['lines'] ?? []) === [] ? ', any value' : ', '.count((array) $settings['lines']).' values'),
-            FillSource::Number => 'from '.($settings['field'] ?? '').', '.count((array) ($settings['bands'] ?? [])).' bands',
-            FillSource::Definition => 'from '.($settings['from'] ?? '').', '.count((array) ($settings['table'] ?? [])).' values told',
+            FillSource::Words => 'from words in '.
+                implode(' and ', (array) ($settings['in'] ?? ['name'])).
+                (($settings['lines'] ?? []) === [] ? ', any value' : ', '.count((array) $settings['lines']).' values'),
+            FillSource::Number => 'from '.
+                ($settings['field'] ?? '').
+                ', '.
+                count((array) ($settings['bands'] ?? [])).
+                ' bands',
+            FillSource::Definition => 'from '.
+                ($settings['from'] ?? '').
+                ', '.
+                count((array) ($settings['table'] ?? [])).
+                ' values told',
             FillSource::Fixed => 'always '.($settings['value'] ?? ''),
         };
     }
@@ -91,6 +112,11 @@ final class FillRule extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['source' => FillSource::class, 'settings' => 'array', 'scope' => 'array', 'paused' => 'boolean'];
+        return [
+            'source' => FillSource::class,
+            'settings' => 'array',
+            'scope' => 'array',
+            'paused' => 'boolean',
+        ];
     }
 }

@@ -59,8 +59,14 @@ final class PlanFill
         $branch = $tree->bySlug((string) $this->rule->settings['branch']);
         foreach ($branch === null ? [] : Category::query()->where('parent_id', $branch->id)->get() as $child) {
             [$spelling, $token] = $this->sheet->spellings->text($child->name);
-            DB::insert("INSERT OR IGNORE INTO temp.due SELECT t.item_id, {$token}, {$spelling} FROM temp.targets t JOIN items i ON i.id = t.item_id JOIN items p ON p.id = COALESCE(i.parent_id, i.id)
-                WHERE p.category_id IN (".implode(',', $tree->withDescendants($child->id)).')');
+            DB::insert(
+                "INSERT OR IGNORE INTO temp.due
+                    SELECT t.item_id, {$token}, {$spelling} FROM temp.targets t JOIN items i ON i.id = t.item_id
+                    JOIN items p ON p.id = COALESCE(i.parent_id, i.id)
+                WHERE p.category_id IN (".
+                    implode(',', $tree->withDescendants($child->id)).
+                    ')',
+            );
         }
     }
 
@@ -77,7 +83,11 @@ final class PlanFill
                     if (count($this->hits) < self::SAMPLES) {
                         [$before, $words, $behind] = $hit->in($text);
                         $this->hits[] = [
-                            'item' => (string) $item['sku'], 'value' => $hit->value, 'before' => $before, 'words' => $words, 'behind' => $behind,
+                            'item' => (string) $item['sku'],
+                            'value' => $hit->value,
+                            'before' => $before,
+                            'words' => $words,
+                            'behind' => $behind,
                         ];
                     }
                 }
@@ -109,9 +119,19 @@ final class PlanFill
     /** @return iterable<array<string, mixed>> targets with the texts of their product and their own */
     private function texts(): iterable
     {
-        $own = "CASE WHEN i.parent_id IS NULL THEN i.%1\$s ELSE TRIM(COALESCE(p.%1\$s, '') || ' · ' || COALESCE(i.%1\$s, ''), ' ·') END AS %1\$s";
-        $statement = DB::connection()->getPdo()->query('SELECT i.id, i.sku, '.sprintf($own, 'name').', '.sprintf($own, 'description').'
-            FROM temp.targets t JOIN items i ON i.id = t.item_id LEFT JOIN items p ON p.id = i.parent_id');
+        $own =
+            "CASE WHEN i.parent_id IS NULL THEN i.%1\$s ELSE TRIM(COALESCE(p.%1\$s, '') || ' · ' || COALESCE(i.%1\$s, ''), ' ".
+            "·') END AS %1\$s";
+        $statement = DB::connection()
+            ->getPdo()
+            ->query(
+                'SELECT i.id, i.sku, '.
+                    sprintf($own, 'name').
+                    ', '.
+                    sprintf($own, 'description').
+                    '
+            FROM temp.targets t JOIN items i ON i.id = t.item_id LEFT JOIN items p ON p.id = i.parent_id',
+            );
         // Read at once, since the rows that are due are written meanwhile.
         yield from $statement === false ? [] : $statement->fetchAll(\PDO::FETCH_ASSOC);
     }
@@ -130,7 +150,9 @@ final class PlanFill
         }
         foreach ($this->sheet->carried($from) as $spelling) {
             $label = $spelling->number === null ? null : $bands->label((float) $spelling->number);
-            $label === null ?: $this->sheet->map($spelling->id, $label);
+            if ($label !== null) {
+                $this->sheet->map($spelling->id, $label);
+            }
         }
         $this->sheet->dueByMapping($from);
     }
@@ -149,7 +171,12 @@ final class PlanFill
                     $band['to'] === null ? null : "i.{$field} < {$band['to']}",
                 ]),
             );
-            DB::insert("INSERT OR IGNORE INTO temp.due SELECT DISTINCT t.item_id, {$token}, {$spelling} FROM temp.targets t JOIN items i ON i.variant_count = 0 AND ".($own ? 'i.id = t.item_id' : '(i.id = t.item_id OR i.parent_id = t.item_id)')." WHERE {$in}");
+            DB::insert(
+                "INSERT OR IGNORE INTO temp.due
+                    SELECT DISTINCT t.item_id, {$token}, {$spelling} FROM temp.targets t JOIN items i ON i.variant_count = 0 AND ".
+                    ($own ? 'i.id = t.item_id' : '(i.id = t.item_id OR i.parent_id = t.item_id)').
+                    " WHERE {$in}",
+            );
         }
     }
 
@@ -163,7 +190,7 @@ final class PlanFill
         $table = $this->rule->settings['table'] ?? [];
         foreach ($this->sheet->carried($from) as $spelling) {
             $shown = $spelling->label ?? trim($spelling->text);
-            $text = $table === [] ? $shown : ($table[$shown] ?? '');
+            $text = $table === [] ? $shown : $table[$shown] ?? '';
             if ($text !== '') {
                 $this->sheet->map($spelling->id, $text);
             }
@@ -186,35 +213,78 @@ final class PlanFill
         DB::delete('DELETE FROM temp.taken');
         DB::insert("INSERT OR IGNORE INTO temp.taken SELECT item_id FROM temp.held WHERE NOT {$gives}");
         // Its own cells that are not due any more, wherever they are, and what later rules gave to items that it fills.
-        DB::insert('INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a JOIN spellings s ON s.id = a.spelling_id
-            WHERE a.origin = ? AND NOT EXISTS (SELECT 1 FROM temp.due d WHERE d.item_id = a.item_id AND d.token = '.CellSheet::TOKEN.' AND d.item_id NOT IN (SELECT item_id FROM temp.taken))', [$rule]);
         DB::insert(
-            "INSERT OR IGNORE INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h WHERE {$gives} AND h.origin <> ? AND h.item_id IN (SELECT item_id FROM temp.due) AND h.item_id NOT IN (SELECT item_id FROM temp.taken)",
+            'INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a
+                JOIN spellings s ON s.id = a.spelling_id
+            WHERE a.origin = ? AND NOT EXISTS (SELECT 1 FROM temp.due d WHERE d.item_id = a.item_id AND d.token = '.
+                CellSheet::TOKEN.
+                ' AND d.item_id NOT IN (SELECT item_id FROM temp.taken))',
+            [$rule],
+        );
+        DB::insert(
+            "INSERT OR IGNORE INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h
+                WHERE {$gives} AND h.origin <> ? AND h.item_id IN (SELECT item_id
+                FROM temp.due) AND h.item_id NOT IN (SELECT item_id FROM temp.taken)",
             [$definition, $rule],
         );
-        DB::insert('INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, ? FROM temp.due d LEFT JOIN temp.held h ON h.item_id = d.item_id AND h.token = d.token AND h.origin = ?
-            WHERE h.item_id IS NULL AND d.item_id NOT IN (SELECT item_id FROM temp.taken)', [$definition, $rule, $rule]);
+        DB::insert(
+            'INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, ? FROM temp.due d
+                LEFT JOIN temp.held h ON h.item_id = d.item_id AND h.token = d.token AND h.origin = ?
+            WHERE h.item_id IS NULL AND d.item_id NOT IN (SELECT item_id FROM temp.taken)',
+            [$definition, $rule, $rule],
+        );
         $count = fn (string $sql, mixed ...$values): int => (int) DB::scalar("SELECT COUNT(*) FROM ({$sql})", $values);
         $comes = $count('SELECT DISTINCT item_id FROM temp.coming');
-        $differ = 'SELECT item_id FROM temp.taken WHERE item_id IN (SELECT item_id FROM temp.due) AND item_id NOT IN (SELECT d.item_id FROM temp.due d JOIN temp.held h ON h.item_id = d.item_id AND h.token = d.token)';
+        $differ =
+            'SELECT item_id FROM temp.taken WHERE item_id IN (SELECT item_id FROM temp.due) AND item_id NOT IN (SELECT d.item_id
+                FROM temp.due d JOIN temp.held h ON h.item_id = d.item_id AND h.token = d.token)';
         $fits = $count('SELECT DISTINCT item_id FROM temp.due');
         $takenFits = $count('SELECT item_id FROM temp.taken WHERE item_id IN (SELECT item_id FROM temp.due)');
         $differs = $count($differ);
 
-        return new FillFigures($fits, $comes, $count('SELECT DISTINCT item_id FROM temp.going WHERE origin = ? AND item_id NOT IN (SELECT item_id FROM temp.coming)', $rule), $fits - $comes - $takenFits, $takenFits - $differs, $differs,
-            $count("SELECT DISTINCT item_id FROM temp.held WHERE origin = -1 AND item_id IN ({$differ})"), $undecided, $this->sheet->spellings->newValues(), $this->sheet->samples(), $this->conflicts($differ), $this->hits);
+        return new FillFigures(
+            $fits,
+            $comes,
+            $count(
+                'SELECT DISTINCT item_id FROM temp.going WHERE origin = ? AND item_id NOT IN (SELECT item_id FROM temp.coming)',
+                $rule,
+            ),
+            $fits - $comes - $takenFits,
+            $takenFits - $differs,
+            $differs,
+            $count("SELECT DISTINCT item_id FROM temp.held WHERE origin = -1 AND item_id IN ({$differ})"),
+            $undecided,
+            $this->sheet->spellings->newValues(),
+            $this->sheet->samples(),
+            $this->conflicts($differ),
+            $this->hits,
+        );
     }
 
     /** @return list<array{item: string, has: string, rule: string, hand: bool}> */
     private function conflicts(string $differ): array
     {
-        $rows = DB::select("SELECT i.sku, MIN(COALESCE(v.label, TRIM(s.text))) AS has, MIN(h.origin) AS origin, (SELECT MIN(d.spelling_id) FROM temp.due d WHERE d.item_id = i.id) AS due FROM ({$differ}) c JOIN items i ON i.id = c.item_id
-            JOIN temp.held h ON h.item_id = c.item_id JOIN spellings s ON s.id = h.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id GROUP BY i.id ORDER BY origin LIMIT ".self::SAMPLES);
+        $rows = DB::select(
+            "SELECT i.sku, MIN(COALESCE(v.label, TRIM(s.text))) AS has, MIN(h.origin) AS origin, (SELECT MIN(d.spelling_id)
+                FROM temp.due d WHERE d.item_id = i.id) AS due FROM ({$differ}) c JOIN items i ON i.id = c.item_id
+            JOIN temp.held h ON h.item_id = c.item_id JOIN spellings s ON s.id = h.spelling_id
+            LEFT JOIN attribute_values v ON v.id = s.value_id GROUP BY i.id ORDER BY origin LIMIT ".
+                self::SAMPLES,
+        );
 
-        return array_map(fn (\stdClass $row): array => ['item' => $row->sku, 'has' => $row->has, 'rule' => $this->sheet->spellings->textOf($row->due)
-            ?? (string) DB::scalar(
-                'SELECT COALESCE(v.label, TRIM(s.text)) FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.id = ?',
-                [$row->due],
-            ), 'hand' => $row->origin === -1], $rows);
+        return array_map(
+            fn (\stdClass $row): array => [
+                'item' => $row->sku,
+                'has' => $row->has,
+                'rule' => $this->sheet->spellings->textOf($row->due) ??
+                    (string) DB::scalar(
+                        'SELECT COALESCE(v.label, TRIM(s.text)) FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id
+                            WHERE s.id = ?',
+                        [$row->due],
+                    ),
+                'hand' => $row->origin === -1,
+            ],
+            $rows,
+        );
     }
 }

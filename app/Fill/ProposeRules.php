@@ -41,10 +41,16 @@ final readonly class ProposeRules
                 ->map(fn (FillRule $rule): string => $rule->definition_id.':'.$rule->source->value)
                 ->all();
             $proposals = [];
-            foreach (Definition::query()->accepted()->where('kind', Kind::Choice)->where('slug', '!=', Definition::BRAND)->get() as $definition) {
+            foreach (
+                Definition::query()->accepted()->where('kind', Kind::Choice)->where('slug', '!=', Definition::BRAND)->get() as $definition
+            ) {
                 $values = $definition->values()->pluck('label', 'id')->all();
-                in_array("{$definition->id}:words", $taken, true) ?: $proposals[] = $this->fromWords($definition, $values);
-                in_array("{$definition->id}:category", $taken, true) ?: array_push($proposals, ...$this->fromTree($definition, $values));
+                if (! in_array("{$definition->id}:words", $taken, true)) {
+                    $proposals[] = $this->fromWords($definition, $values);
+                }
+                if (! in_array("{$definition->id}:category", $taken, true)) {
+                    array_push($proposals, ...$this->fromTree($definition, $values));
+                }
             }
             $proposals = array_values(array_filter($proposals));
             usort($proposals, fn (RuleProposal $a, RuleProposal $b): int => $b->wins <=> $a->wins);
@@ -69,7 +75,9 @@ final readonly class ProposeRules
             if (count($same) < 2 || count($same) * 2 < count($children)) {
                 continue;
             }
-            $below = array_merge(...$children->map(fn (Category $child): array => $tree->withDescendants($child->id))->values()->all());
+            $below = array_merge(
+                ...$children->map(fn (Category $child): array => $tree->withDescendants($child->id))->values()->all(),
+            );
             $wins = DB::table('items as i')
                 ->whereNull('i.parent_id')
                 ->whereIn('i.category_id', $below)
@@ -83,8 +91,15 @@ final readonly class ProposeRules
                     ['branch' => $branch->slug],
                     $wins,
                     0,
-                    $same->take(4)
-                        ->map(fn (Category $child): array => ['before' => "{$branch->name} > ", 'words' => $child->name, 'behind' => ''])
+                    $same
+                        ->take(4)
+                        ->map(
+                            fn (Category $child): array => [
+                                'before' => "{$branch->name} > ",
+                                'words' => $child->name,
+                                'behind' => '',
+                            ],
+                        )
                         ->values()
                         ->all(),
                 );
@@ -97,10 +112,12 @@ final readonly class ProposeRules
     /** @param  array<int, string>  $values */
     private function fromWords(Definition $definition, array $values): ?RuleProposal
     {
-        $labels = array_values(array_filter(
-            $values,
-            fn (string $label): bool => mb_strlen($label) >= self::SHORTEST && preg_match('/\p{L}/u', $label) === 1,
-        ));
+        $labels = array_values(
+            array_filter(
+                $values,
+                fn (string $label): bool => mb_strlen($label) >= self::SHORTEST && preg_match('/\p{L}/u', $label) === 1,
+            ),
+        );
         if ($labels === []) {
             return null;
         }
@@ -128,7 +145,13 @@ final readonly class ProposeRules
         return $hits < self::LEAST
             ? null
             : new RuleProposal(
-                $definition, FillSource::Words, ['in' => ['name'], 'lines' => []], $hits, $doubtful, $samples, count($names) === self::NAMES,
+                $definition,
+                FillSource::Words,
+                ['in' => ['name'], 'lines' => []],
+                $hits,
+                $doubtful,
+                $samples,
+                count($names) === self::NAMES,
             );
     }
 
@@ -136,6 +159,7 @@ final readonly class ProposeRules
     private static function missing(Definition $definition): string
     {
         return "NOT EXISTS (SELECT 1 FROM assignments a WHERE a.item_id = i.id AND a.definition_id = {$definition->id})
-            AND NOT EXISTS (SELECT 1 FROM items v JOIN assignments a ON a.item_id = v.id AND a.definition_id = {$definition->id} WHERE v.parent_id = i.id)";
+            AND NOT EXISTS (SELECT 1 FROM items v
+            JOIN assignments a ON a.item_id = v.id AND a.definition_id = {$definition->id} WHERE v.parent_id = i.id)";
     }
 }

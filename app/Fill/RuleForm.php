@@ -21,11 +21,16 @@ final readonly class RuleForm
     private const MOST_LINES = 2000;
 
     /**
-     * @param  array<string, mixed>  $settings  category: branch; words: in, lines (value, any, none); number: field, bands (from, to, label); definition: from, table; fixed: value
+     * @param  array<string, mixed>  $settings  category: branch; words: in, lines (value, any, none); number: field, bands (from,
+     *         to, label); definition: from, table; fixed: value
      * @param  list<string>  $scope
      */
-    private function __construct(public Definition $definition, public FillSource $source, public array $settings, public array $scope)
-    {
+    private function __construct(
+        public Definition $definition,
+        public FillSource $source,
+        public array $settings,
+        public array $scope,
+    ) {
     }
 
     /**
@@ -38,24 +43,39 @@ final readonly class RuleForm
     public static function from(array $input): self
     {
         $text = fn (string $key): string => is_scalar($input[$key] ?? null) ? trim((string) $input[$key]) : '';
-        $definition = Definition::query()->where('slug', $text('definition'))->first()
-            ?? throw new Refused('Choose what the rule fills.', 'definition');
-        $source = FillSource::tryFrom($text('source')) ?? throw new Refused('Choose what the rule takes its values from.', 'source');
+        $definition =
+            Definition::query()->where('slug', $text('definition'))->first() ??
+            throw new Refused('Choose what the rule fills.', 'definition');
+        $source =
+            FillSource::tryFrom($text('source')) ?? throw new Refused('Choose what the rule takes its values from.', 'source');
         $settings = match ($source) {
-            FillSource::Category => ['branch' => Category::query()->where('slug', $text('branch'))->value('slug') ?? throw new Refused(
-                'Choose the branch whose names become values.', 'branch',
-            )],
-            FillSource::Words => ['in' => self::fields($input['in'] ?? ['name']), 'lines' => self::wordLines($definition, $input['lines'] ?? [])],
-            FillSource::Number => ['field' => self::field($text('field')), 'bands' => self::bands($definition, $input['bands'] ?? [])],
+            FillSource::Category => [
+                'branch' => Category::query()->where('slug', $text('branch'))->value('slug') ??
+                    throw new Refused('Choose the branch whose names become values.', 'branch'),
+            ],
+            FillSource::Words => [
+                'in' => self::fields($input['in'] ?? ['name']),
+                'lines' => self::wordLines($definition, $input['lines'] ?? []),
+            ],
+            FillSource::Number => [
+                'field' => self::field($text('field')),
+                'bands' => self::bands($definition, $input['bands'] ?? []),
+            ],
             FillSource::Definition => [
-                'from' => self::other($definition, $text('from'))->slug, 'table' => self::table($definition, $input['table'] ?? []),
+                'from' => self::other($definition, $text('from'))->slug,
+                'table' => self::table($definition, $input['table'] ?? []),
             ],
             FillSource::Fixed => ['value' => self::value($definition, $text('value'))],
         };
-        $scope = array_values(array_filter(
-            array_map(fn (mixed $line): string => is_scalar($line) ? trim((string) $line) : '', (array) ($input['scope'] ?? [])),
-            fn (string $line): bool => $line !== '',
-        ));
+        $scope = array_values(
+            array_filter(
+                array_map(
+                    fn (mixed $line): string => is_scalar($line) ? trim((string) $line) : '',
+                    (array) ($input['scope'] ?? []),
+                ),
+                fn (string $line): bool => $line !== '',
+            ),
+        );
 
         return new self($definition, $source, $settings, Narrowing::where($scope)->lines());
     }
@@ -80,21 +100,28 @@ final readonly class RuleForm
             if (is_string($line)) {
                 [$value, $words] = explode(':', $line, 2) + [1 => ''];
                 [$any, $none] = preg_split('/\s[-–]\s/u', $words, 2) + [1 => ''];
-                $line = ['value' => $value, 'any' => explode(',', trim($any) === '' ? $value : $any), 'none' => explode(',', $none)];
+                $line = [
+                    'value' => $value,
+                    'any' => explode(',', trim($any) === '' ? $value : $any),
+                    'none' => explode(',', $none),
+                ];
             }
-            $words = fn (mixed $list): array => array_values(array_filter(
-                array_map(fn (mixed $word): string => is_scalar($word) ? trim((string) $word) : '', (array) $list),
-                fn (string $word): bool => $word !== '',
-            ));
+            $words = fn (mixed $list): array => array_values(
+                array_filter(
+                    array_map(fn (mixed $word): string => is_scalar($word) ? trim((string) $word) : '', (array) $list),
+                    fn (string $word): bool => $word !== '',
+                ),
+            );
             $line = (array) $line;
             $any = $words($line['any'] ?? []);
-            $read[] = $any === []
-                ? throw new Refused('Line '.($n + 1).' names no words.', 'lines')
-                : [
-                    'value' => self::value($definition, (string) ($line['value'] ?? ''), 'lines'),
-                    'any' => $any,
-                    'none' => $words($line['none'] ?? []),
-                ];
+            $read[] =
+                $any === []
+                    ? throw new Refused('Line '.($n + 1).' names no words.', 'lines')
+                    : [
+                        'value' => self::value($definition, (string) ($line['value'] ?? ''), 'lines'),
+                        'any' => $any,
+                        'none' => $words($line['none'] ?? []),
+                    ];
         }
         if ($read === [] && ! $definition->kind->isAttribute()) {
             throw new Refused("Say which words stand for which {$definition->label}.", 'lines');
@@ -109,8 +136,8 @@ final readonly class RuleForm
             return $field;
         }
 
-        return Definition::query()->where('slug', $field)->where('kind', Kind::Number)->value('slug')
-            ?? throw new Refused('Choose a number to take bands of.', 'field');
+        return Definition::query()->where('slug', $field)->where('kind', Kind::Number)->value('slug') ??
+            throw new Refused('Choose a number to take bands of.', 'field');
     }
 
     /**
@@ -124,14 +151,15 @@ final readonly class RuleForm
         $number = fn (mixed $end): ?float => match (true) {
             $end === null, is_string($end) && trim($end) === '' => null,
             is_int($end), is_float($end) => (float) $end,
-            default => TypedNumber::read(is_string($end) ? $end : '') ?? throw new Refused('"'.(is_string($end) ? $end : '').'" is not a number.', 'bands'),
+            default => TypedNumber::read(is_string($end) ? $end : '') ??
+                throw new Refused('"'.(is_string($end) ? $end : '').'" is not a number.', 'bands'),
         };
         foreach (self::lines($lines, 'bands') as $n => $line) {
             if (is_string($line)) {
                 [$range, $label] = explode(':', $line, 2) + [1 => ''];
-                [$from, $to] = str_contains($range, '..') ? explode('..', $range, 2) : throw new Refused(
-                    'Line '.($n + 1).' is not a band such as 50..200: Medium.', 'bands',
-                );
+                [$from, $to] = str_contains($range, '..')
+                    ? explode('..', $range, 2)
+                    : throw new Refused('Line '.($n + 1).' is not a band such as 50..200: Medium.', 'bands');
                 $line = ['from' => $from, 'to' => $to, 'label' => $label];
             }
             $line = (array) $line;
@@ -142,7 +170,9 @@ final readonly class RuleForm
             ];
         }
         try {
-            return $bands === [] ? throw new Refused('Name at least one band, such as 50..200: Medium.', 'bands') : (new Bands($bands))->bands;
+            return $bands === []
+                ? throw new Refused('Name at least one band, such as 50..200: Medium.', 'bands')
+                : (new Bands($bands))->bands;
         } catch (InvalidArgumentException $why) {
             throw new Refused($why->getMessage(), 'bands');
         }
@@ -150,9 +180,13 @@ final readonly class RuleForm
 
     private static function other(Definition $definition, string $slug): Definition
     {
-        $other = Definition::query()->where('slug', $slug)->first() ?? throw new Refused('Choose the definition to take values from.', 'from');
+        $other =
+            Definition::query()->where('slug', $slug)->first() ??
+            throw new Refused('Choose the definition to take values from.', 'from');
 
-        return $other->id === $definition->id ? throw new Refused("{$definition->label} cannot be filled from itself.", 'from') : $other;
+        return $other->id === $definition->id
+            ? throw new Refused("{$definition->label} cannot be filled from itself.", 'from')
+            : $other;
     }
 
     /**
@@ -164,9 +198,10 @@ final readonly class RuleForm
     {
         $table = [];
         foreach (is_array($lines) ? $lines : self::lines($lines, 'table') as $from => $line) {
-            [$from, $to] = is_int($from) && is_string($line) ? explode(':', $line, 2) + [1 => ''] : [
-                (string) $from, is_scalar($line) ? (string) $line : '',
-            ];
+            [$from, $to] =
+                is_int($from) && is_string($line)
+                    ? explode(':', $line, 2) + [1 => '']
+                    : [(string) $from, is_scalar($line) ? (string) $line : ''];
             $table[trim($from)] = self::value($definition, $to, 'table');
         }
 
@@ -177,10 +212,14 @@ final readonly class RuleForm
     private static function lines(mixed $lines, string $field): array
     {
         $lines = is_string($lines)
-            ? array_values(array_filter(array_map(trim(...), preg_split('/\R/u', $lines) ?: []), fn (string $line): bool => $line !== ''))
+            ? array_values(
+                array_filter(array_map(trim(...), preg_split('/\R/u', $lines) ?: []), fn (string $line): bool => $line !== ''),
+            )
             : array_values((array) $lines);
 
-        return count($lines) > self::MOST_LINES ? throw new Refused('At most '.number_format(self::MOST_LINES).' lines.', $field) : $lines;
+        return count($lines) > self::MOST_LINES
+            ? throw new Refused('At most '.number_format(self::MOST_LINES).' lines.', $field)
+            : $lines;
     }
 
     private static function value(Definition $definition, string $text, string $field = 'value'): string

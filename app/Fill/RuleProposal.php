@@ -17,8 +17,13 @@ final readonly class RuleProposal
      * @param  bool  $more  whether there are more products than were looked at
      */
     public function __construct(
-        public Definition $definition, public FillSource $source, public array $settings, public int $wins, public int $doubtful,
-        public array $samples, public bool $more = false,
+        public Definition $definition,
+        public FillSource $source,
+        public array $settings,
+        public int $wins,
+        public int $doubtful,
+        public array $samples,
+        public bool $more = false,
     ) {
     }
 

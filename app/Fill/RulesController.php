@@ -22,16 +22,29 @@ final class RulesController
         $form = $open !== null || $request->has('source') || $request->has('definition') || $request->boolean('new');
         $input = $request->has('source') ? $request->all() : ($open === null ? $request->all() : RuleText::of($open));
 
-        return view('rules.index', ['rules' => $rules, 'open' => $open, 'form' => $form, 'input' => $input, 'proposals' => $propose(),
-            'definitions' => Definition::query()->accepted()->orderBy('label')->get(), 'categories' => CategoryTree::load()->flat(),
-            'numbers' => Definition::query()->accepted()->where('kind', Kind::Number)->orderBy('label')->get()] + $this->dryRun($form ? $input : null, $open, $run));
+        return view(
+            'rules.index',
+            [
+                'rules' => $rules,
+                'open' => $open,
+                'form' => $form,
+                'input' => $input,
+                'proposals' => $propose(),
+                'definitions' => Definition::query()->accepted()->orderBy('label')->get(),
+                'categories' => CategoryTree::load()->flat(),
+                'numbers' => Definition::query()->accepted()->where('kind', Kind::Number)->orderBy('label')->get(),
+            ] + $this->dryRun($form ? $input : null, $open, $run),
+        );
     }
 
     public function store(Request $request, EditRules $edit): RedirectResponse
     {
         $change = $edit->add(RuleForm::from($request->all()));
 
-        return redirect()->route('rules', ['rule' => FillRule::query()->max('id')])->with('done', $change->summary)->with('undo', $change->id);
+        return redirect()
+            ->route('rules', ['rule' => FillRule::query()->max('id')])
+            ->with('done', $change->summary)
+            ->with('undo', $change->id);
     }
 
     public function update(Request $request, FillRule $rule, EditRules $edit): RedirectResponse

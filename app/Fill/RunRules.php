@@ -19,7 +19,7 @@ final readonly class RunRules
     /** What a rule would do now, saved or not. Nothing is written. */
     public function check(FillRule $rule): FillFigures
     {
-        return (new PlanFill(new CellMoves, $rule->loadMissing('definition')))();
+        return (new PlanFill(new CellMoves(), $rule->loadMissing('definition')))();
     }
 
     /**
@@ -41,7 +41,13 @@ final readonly class RunRules
             $filled = array_sum(array_map(fn (FillFigures $one): int => $one->comes, $figures));
             $gone = array_sum(array_map(fn (FillFigures $one): int => $one->goes, $figures));
 
-            return ($only === null ? 'Ran '.count($figures).' fill rules' : "Ran the fill rule for {$only->definition->label}").': '.number_format($filled).' filled'.($gone > 0 ? ', '.number_format($gone).' withdrawn' : '');
+            return ($only === null
+                ? 'Ran '.count($figures).' fill rules'
+                : "Ran the fill rule for {$only->definition->label}").
+                ': '.
+                number_format($filled).
+                ' filled'.
+                ($gone > 0 ? ', '.number_format($gone).' withdrawn' : '');
         });
 
         return [$change, $figures];

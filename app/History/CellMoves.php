@@ -21,8 +21,13 @@ final readonly class CellMoves
     {
         $this->pdo = DB::connection()->getPdo();
         foreach (['going', 'coming'] as $table) {
-            $this->pdo->exec("CREATE TEMP TABLE IF NOT EXISTS {$table} (item_id INTEGER NOT NULL, definition_id INTEGER NOT NULL, spelling_id INTEGER NOT NULL, origin INTEGER NOT NULL,
-                PRIMARY KEY (".self::CELL.')) WITHOUT ROWID');
+            $this->pdo->exec(
+                "CREATE TEMP TABLE IF NOT EXISTS {$table} (item_id INTEGER NOT NULL, definition_id INTEGER NOT NULL,
+                    spelling_id INTEGER NOT NULL, origin INTEGER NOT NULL,
+                PRIMARY KEY (".
+                    self::CELL.
+                    ')) WITHOUT ROWID',
+            );
         }
         $this->clear();
     }
@@ -41,8 +46,12 @@ final readonly class CellMoves
     public function take(int $change): int
     {
         // What goes is noted as it stands, whatever origin was expected.
-        $went = (int) $this->pdo->exec("INSERT OR IGNORE INTO cell_changes (change_id, came, item_id, definition_id, spelling_id, origin)
-            SELECT {$change}, 0, a.item_id, a.definition_id, a.spelling_id, a.origin FROM temp.going g JOIN assignments a USING (".self::CELL.')');
+        $went = (int) $this->pdo->exec(
+            "INSERT OR IGNORE INTO cell_changes (change_id, came, item_id, definition_id, spelling_id, origin)
+            SELECT {$change}, 0, a.item_id, a.definition_id, a.spelling_id, a.origin FROM temp.going g JOIN assignments a USING (".
+                self::CELL.
+                ')',
+        );
         $this->pdo->exec('DELETE FROM assignments WHERE ('.self::CELL.') IN (SELECT '.self::CELL.' FROM temp.going)');
         $this->touch('going');
         $this->pdo->exec('DELETE FROM temp.going');
@@ -57,9 +66,14 @@ final readonly class CellMoves
      */
     public function put(int $change): int
     {
-        $came = (int) $this->pdo
-            ->exec("INSERT OR REPLACE INTO cell_changes (change_id, came, item_id, definition_id, spelling_id, origin) SELECT {$change}, 1, ".self::CELL.', origin FROM temp.coming');
-        $this->pdo->exec('INSERT INTO assignments ('.self::CELL.', origin) SELECT '.self::CELL.', origin FROM temp.coming');
+        $came = (int) $this->pdo->exec(
+            "INSERT OR REPLACE INTO cell_changes (change_id, came, item_id, definition_id, spelling_id, origin) SELECT {$change}, 1, ".
+                self::CELL.
+                ', origin FROM temp.coming',
+        );
+        $this->pdo->exec(
+            'INSERT INTO assignments ('.self::CELL.', origin) SELECT '.self::CELL.', origin FROM temp.coming',
+        );
         $this->touch('coming');
         $this->pdo->exec('DELETE FROM temp.coming');
 
@@ -68,6 +82,8 @@ final readonly class CellMoves
 
     private function touch(string $table): void
     {
-        $this->pdo->prepare("UPDATE items SET version = version + 1, updated_at = ? WHERE id IN (SELECT item_id FROM temp.{$table})")->execute([now()->toDateTimeString()]);
+        $this->pdo
+            ->prepare("UPDATE items SET version = version + 1, updated_at = ? WHERE id IN (SELECT item_id FROM temp.{$table})")
+            ->execute([now()->toDateTimeString()]);
     }
 }

@@ -13,17 +13,26 @@ final class HistoryController
 {
     public function index(Request $request): View
     {
-        $changes = Change::query()->with('user')->orderByDesc('id')
+        $changes = Change::query()
+            ->with('user')
+            ->orderByDesc('id')
             ->when(
                 $request->string('q')->toString(),
-                fn ($query, string $words) => $query->whereRaw("summary LIKE ? ESCAPE '\\'", ['%'.addcslashes($words, '%_\\').'%']),
+                fn ($query, string $words) => $query->whereRaw("summary LIKE ? ESCAPE '\\'", [
+                    '%'.addcslashes($words, '%_\\').'%',
+                ]),
             )
             ->when($request->string('room')->toString(), fn ($query, string $room) => $query->where('room', $room))
-            ->cursorPaginate(40, cursor: PageCursor::from($request, 'id'))->withQueryString();
+            ->cursorPaginate(40, cursor: PageCursor::from($request, 'id'))
+            ->withQueryString();
         $open = $request->integer('entry') === 0 ? null : Change::query()->with('user')->findOrFail($request->integer('entry'));
 
-        return view('history.index', ['changes' => $changes, 'open' => $open, 'way' => $open === null ? null : WayBack::of($open),
-            'rooms' => Change::query()->distinct()->orderBy('room')->pluck('room')]);
+        return view('history.index', [
+            'changes' => $changes,
+            'open' => $open,
+            'way' => $open === null ? null : WayBack::of($open),
+            'rooms' => Change::query()->distinct()->orderBy('room')->pluck('room'),
+        ]);
     }
 
     public function takeBack(Change $change, TakeBack $takeBack): RedirectResponse

@@ -14,11 +14,28 @@ use Illuminate\Support\Facades\DB;
 final class Journal
 {
     private const VERSIONED = [
-        'items', 'definitions', 'attribute_values', 'filters', 'filter_changes', 'lineups', 'fill_rules', 'views', 'umbrellas',
+        'items',
+        'definitions',
+        'attribute_values',
+        'filters',
+        'filter_changes',
+        'lineups',
+        'fill_rules',
+        'views',
+        'umbrellas',
     ];
 
     private const DATED = [
-        'items', 'definitions', 'attribute_values', 'filters', 'filter_changes', 'lineups', 'feeds', 'fill_rules', 'views', 'umbrellas',
+        'items',
+        'definitions',
+        'attribute_values',
+        'filters',
+        'filter_changes',
+        'lineups',
+        'feeds',
+        'fill_rules',
+        'views',
+        'umbrellas',
     ];
 
     /** Tables of what a definition is and holds, which managers may have kept for themselves. */
@@ -62,7 +79,9 @@ final class Journal
     /** @param  array<string, mixed>  $changes */
     public function update(string $table, int $id, array $changes): void
     {
-        $before = (array) DB::table($table)->where('id', $id)->first([...array_keys($changes), ...in_array($table, self::KEPT, true) ? ['definition_id'] : []]);
+        $before = (array) DB::table($table)
+            ->where('id', $id)
+            ->first([...array_keys($changes), ...in_array($table, self::KEPT, true) ? ['definition_id'] : []]);
         $changes = array_filter(
             $changes,
             fn (mixed $value, string $column): bool => ! self::same($before[$column] ?? null, $value),
@@ -73,7 +92,9 @@ final class Journal
         }
         $this->allow($table, $before + ['id' => $id]);
         $this->allow($table, $changes);
-        DB::table($table)->where('id', $id)->update($changes + self::touch($table));
+        DB::table($table)
+            ->where('id', $id)
+            ->update($changes + self::touch($table));
         $this->note($table, (string) $id, array_intersect_key($before, $changes), $changes);
     }
 
@@ -88,13 +109,13 @@ final class Journal
     /** Cells that come and go by the set: fill its tables, then take() and put(). */
     public function cells(): CellMoves
     {
-        return $this->cells ??= new CellMoves;
+        return $this->cells ??= new CellMoves();
     }
 
     /** Sets products and variants back to how they stood before a change. */
     public function setItemsBack(int $of): void
     {
-        $this->moved += (new ItemMoves)->setBack($of, $this->change);
+        $this->moved += (new ItemMoves())->setBack($of, $this->change);
     }
 
     /** Takes away what was gathered as going. */
@@ -126,7 +147,12 @@ final class Journal
     /** @param  array<string, mixed>  $row */
     private function allow(string $table, array $row): void
     {
-        $definition = $table === 'definitions' ? $row['id'] ?? null : (in_array($table, self::KEPT, true) ? $row['definition_id'] ?? null : null);
+        $definition =
+            $table === 'definitions'
+                ? $row['id'] ?? null
+                : (in_array($table, self::KEPT, true)
+                    ? $row['definition_id'] ?? null
+                    : null);
         if ($definition !== null && ! isset($this->open[(int) $definition])) {
             ManagersOnly::allow((int) $definition);
             $this->open[(int) $definition] = true;
@@ -146,7 +172,11 @@ final class Journal
     /** Equal as the database stores it: 1 and true, 5 and 5.0. */
     public static function same(mixed $a, mixed $b): bool
     {
-        $plain = fn (mixed $value): mixed => is_bool($value) ? (int) $value : (is_float($value) && floor($value) === $value && abs($value) < 1e15 ? (int) $value : $value);
+        $plain = fn (mixed $value): mixed => is_bool($value)
+            ? (int) $value
+            : (is_float($value) && floor($value) === $value && abs($value) < 1e15
+                ? (int) $value
+                : $value);
 
         return $plain($a) === $plain($b);
     }
@@ -154,8 +184,8 @@ final class Journal
     /** @return array<string, mixed> */
     private static function touch(string $table): array
     {
-        return (in_array($table, self::VERSIONED, true) ? ['version' => DB::raw('version + 1')] : [])
-            + (in_array($table, self::DATED, true) ? ['updated_at' => now()->toDateTimeString()] : []);
+        return (in_array($table, self::VERSIONED, true) ? ['version' => DB::raw('version + 1')] : []) +
+            (in_array($table, self::DATED, true) ? ['updated_at' => now()->toDateTimeString()] : []);
     }
 
     /**
@@ -164,7 +194,14 @@ final class Journal
      */
     private function note(string $table, string $key, ?array $before, ?array $after): void
     {
-        $encode = fn (?array $row): ?string => $row === null ? null : json_encode($row, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
-        $this->rows[] = ['table_name' => $table, 'row_key' => $key, 'before' => $encode($before), 'after' => $encode($after)];
+        $encode = fn (?array $row): ?string => $row === null
+            ? null
+            : json_encode($row, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
+        $this->rows[] = [
+            'table_name' => $table,
+            'row_key' => $key,
+            'before' => $encode($before),
+            'after' => $encode($after),
+        ];
     }
 }

@@ -55,15 +55,22 @@ final class Ledger
     /** A number that rises with every change of products, values and definitions; line-ups and editions leave it alone. */
     public function dataRevision(): int
     {
-        return (int) Change::query()->whereNotIn('room', ['Line-ups', 'Publishing', 'Access'])->max('id');
+        return (int) Change::query()
+            ->whereNotIn('room', ['Line-ups', 'Publishing', 'Access'])
+            ->max('id');
     }
 
     /** @param  array<string, mixed>  $figures */
     private function entry(string $room, string $summary, bool $hasWayBack, ?int $takesBack, array $figures = []): Change
     {
         return Change::query()->create([
-            'user_id' => Auth::id(), 'room' => $room, 'summary' => $summary, 'figures' => $figures,
-            'has_way_back' => $hasWayBack, 'takes_back' => $takesBack, 'taken_back_by' => null,
+            'user_id' => Auth::id(),
+            'room' => $room,
+            'summary' => $summary,
+            'figures' => $figures,
+            'has_way_back' => $hasWayBack,
+            'takes_back' => $takesBack,
+            'taken_back_by' => null,
         ]);
     }
 }

@@ -24,36 +24,47 @@ final readonly class TakeBack
                 if (! $way->isOpen()) {
                     throw new Refused(implode(' ', $way->obstacles));
                 }
-                $done = $this->ledger->record($change->room, function (Journal $journal) use ($change): string {
-                    $this->cells($journal->cells(), $change);
-                    $journal->take();
-                    foreach ($change->rows()->orderByDesc('id')->lazy(1000) as $row) {
-                        $this->setBack($journal, $row);
-                    }
-                    $journal->setItemsBack($change->id);
-                    $journal->put();
+                $done = $this->ledger->record(
+                    $change->room,
+                    function (Journal $journal) use ($change): string {
+                        $this->cells($journal->cells(), $change);
+                        $journal->take();
+                        foreach ($change->rows()->orderByDesc('id')->lazy(1000) as $row) {
+                            $this->setBack($journal, $row);
+                        }
+                        $journal->setItemsBack($change->id);
+                        $journal->put();
 
-                    return 'Took back: '.lcfirst($change->summary);
-                }, takesBack: $change->id);
+                        return 'Took back: '.lcfirst($change->summary);
+                    },
+                    takesBack: $change->id,
+                );
                 if ($done === null) {
                     throw new Refused('There is nothing left to take back.');
                 }
                 $change->update(['taken_back_by' => $done->id]);
                 if ($change->takes_back !== null) {
-                    Change::query()->whereKey($change->takes_back)->update(['taken_back_by' => null]);
+                    Change::query()
+                        ->whereKey($change->takes_back)
+                        ->update(['taken_back_by' => null]);
                 }
 
                 return $done;
             });
         } catch (PDOException $failure) {
             if (str_contains($failure->getMessage(), 'FOREIGN KEY')) {
-                throw new Refused('Something that came later depends on what this change made: products that were given the value, or a filter over the definition. Take that back first.');
+                throw new Refused(
+                    'Something that came later depends on what this change made: products that were given the value, or a '.
+                    'filter over the definition. Take that back first.',
+                );
             }
             if (str_contains($failure->getMessage(), 'UNIQUE constraint failed: items.sku')) {
                 throw new Refused('Products with the same sku have come since. Take that reading back first.');
             }
             if (str_contains($failure->getMessage(), 'UNIQUE')) {
-                throw new Refused('Something of the same name has come since: a value, a filter, a line-up or an address. Rename or remove that first.');
+                throw new Refused(
+                    'Something of the same name has come since: a value, a filter, a line-up or an address. Rename or remove that first.',
+                );
             }
             throw $failure;
         }
@@ -62,7 +73,14 @@ final readonly class TakeBack
     /** The newest change that can be taken back. */
     public function newest(): ?Change
     {
-        foreach (Change::query()->where('has_way_back', true)->whereNull('taken_back_by')->whereNull('takes_back')->latest('id')->lazy(50) as $change) {
+        foreach (
+            Change::query()
+                ->where('has_way_back', true)
+                ->whereNull('taken_back_by')
+                ->whereNull('takes_back')
+                ->latest('id')
+                ->lazy(50) as $change
+        ) {
             if (WayBack::of($change)->isOpen()) {
                 return $change;
             }
@@ -77,11 +95,12 @@ final readonly class TakeBack
         $cells->clear();
         foreach (['going' => 1, 'coming' => 0] as $table => $came) {
             DB::insert(
-                "INSERT OR IGNORE INTO temp.{$table} SELECT item_id, definition_id, spelling_id, origin FROM cell_changes WHERE change_id = ? AND came = ?",
+                "INSERT OR IGNORE INTO temp.{$table} SELECT item_id, definition_id, spelling_id, origin FROM cell_changes
+                    WHERE change_id = ? AND came = ?",
                 [$change->id, $came],
             );
         }
-        (new ItemMoves)->gatherCells($change->id);
+        (new ItemMoves())->gatherCells($change->id);
     }
 
     private function setBack(Journal $journal, ChangeRow $row): void
@@ -111,19 +130,31 @@ final readonly class TakeBack
         if (DB::table('assignments')->where('definition_id', $definition)->exists()) {
             return;
         }
-        DB::table('attribute_values')->where('definition_id', $definition)->whereNotNull('merged_into')->pluck('id')
+        DB::table('attribute_values')
+            ->where('definition_id', $definition)
+            ->whereNotNull('merged_into')
+            ->pluck('id')
             ->each(fn (int $id) => $journal->update('attribute_values', $id, ['merged_into' => null]));
         foreach (['kept_apart', 'spellings', 'attribute_values', 'umbrellas'] as $table) {
-            DB::table($table)->where('definition_id', $definition)->pluck('id')->each(fn (int $id) => $journal->delete($table, $id));
+            DB::table($table)
+                ->where('definition_id', $definition)
+                ->pluck('id')
+                ->each(fn (int $id) => $journal->delete($table, $id));
         }
     }
 
     /** Spellings with the same key that came since the merge are the same value, so they go where their elder goes. */
     private function newerSpellingsFollow(Journal $journal, int $spelling, int $from, int $to): void
     {
-        $elder = DB::table('spellings')->where('id', $spelling)->first(['definition_id', 'key']);
-        $younger = DB::table('spellings')->where('definition_id', $elder->definition_id ?? 0)->where('key', $elder->key ?? '')
-            ->where('value_id', $from)->where('id', '>', $spelling)->pluck('id');
+        $elder = DB::table('spellings')
+            ->where('id', $spelling)
+            ->first(['definition_id', 'key']);
+        $younger = DB::table('spellings')
+            ->where('definition_id', $elder->definition_id ?? 0)
+            ->where('key', $elder->key ?? '')
+            ->where('value_id', $from)
+            ->where('id', '>', $spelling)
+            ->pluck('id');
         foreach ($younger as $id) {
             $journal->update('spellings', (int) $id, ['value_id' => $to]);
         }

@@ -20,11 +20,22 @@ final readonly class WayBack
     private const PASSING = ['position', 'settled', 'version', 'updated_at'];
 
     private const NOUNS = [
-        'attribute_values' => ['value', 'values'], 'spellings' => ['spelling', 'spellings'], 'definitions' => ['definition', 'definitions'],
-        'headings' => ['heading', 'headings'], 'items' => ['product or variant', 'products or variants'], 'filters' => ['filter', 'filters'], 'filter_changes' => [
-            'change of an inherited filter', 'changes of inherited filters',
-        ], 'categories' => ['category', 'categories'], 'fill_rules' => ['fill rule', 'fill rules'], 'expectations' => ['expectation', 'expectations'], 'views' => ['saved view', 'saved views'], 'umbrellas' => ['umbrella', 'umbrellas'], 'kept_apart' => ['pair kept apart', 'pairs kept apart'],
-        'lineups' => ['line-up', 'line-ups'], 'assignments' => ['product value', 'product values'], 'feeds' => ['feed', 'feeds'],
+        'attribute_values' => ['value', 'values'],
+        'spellings' => ['spelling', 'spellings'],
+        'definitions' => ['definition', 'definitions'],
+        'headings' => ['heading', 'headings'],
+        'items' => ['product or variant', 'products or variants'],
+        'filters' => ['filter', 'filters'],
+        'filter_changes' => ['change of an inherited filter', 'changes of inherited filters'],
+        'categories' => ['category', 'categories'],
+        'fill_rules' => ['fill rule', 'fill rules'],
+        'expectations' => ['expectation', 'expectations'],
+        'views' => ['saved view', 'saved views'],
+        'umbrellas' => ['umbrella', 'umbrellas'],
+        'kept_apart' => ['pair kept apart', 'pairs kept apart'],
+        'lineups' => ['line-up', 'line-ups'],
+        'assignments' => ['product value', 'product values'],
+        'feeds' => ['feed', 'feeds'],
     ];
 
     /** @param  list<string>  $obstacles  sentences; empty when nothing stands in the way */
@@ -52,9 +63,12 @@ final readonly class WayBack
     public function consequences(): array
     {
         $lines = [];
-        $counts = ChangeRow::query()->where('change_id', $this->change->id)
+        $counts = ChangeRow::query()
+            ->where('change_id', $this->change->id)
             ->selectRaw('table_name, "before" IS NULL AS came, "after" IS NULL AS went, COUNT(*) AS n')
-            ->groupBy('table_name', 'came', 'went')->toBase()->get();
+            ->groupBy('table_name', 'came', 'went')
+            ->toBase()
+            ->get();
         foreach ($counts as $count) {
             $noun = self::NOUNS[$count->table_name][$count->n === 1 ? 0 : 1] ?? $count->table_name;
             $verb = match (true) {
@@ -64,10 +78,23 @@ final readonly class WayBack
             };
             $lines[ucfirst($noun).' '.$verb] = number_format($count->n);
         }
-        foreach (DB::table('cell_changes')->where('change_id', $this->change->id)->groupBy('came')->selectRaw('came, COUNT(*) AS n')->pluck('n', 'came') as $came => $n) {
-            $lines[ucfirst(self::NOUNS['assignments'][$n === 1 ? 0 : 1]).($came === 1 ? ($n === 1 ? ' goes again' : ' go again') : ($n === 1 ? ' comes back' : ' come back'))] = number_format($n);
+        foreach (
+            DB::table('cell_changes')
+                ->where('change_id', $this->change->id)
+                ->groupBy('came')
+                ->selectRaw('came, COUNT(*) AS n')
+                ->pluck('n', 'came') as $came => $n
+        ) {
+            $lines[
+                ucfirst(self::NOUNS['assignments'][$n === 1 ? 0 : 1]).
+                    ($came === 1 ? ($n === 1 ? ' goes again' : ' go again') : ($n === 1 ? ' comes back' : ' come back'))
+            ] = number_format($n);
         }
-        $moved = DB::select('SELECT b.existed, i.id IS NOT NULL AS there, COUNT(*) AS n FROM item_changes b LEFT JOIN items i ON i.id = b.item_id WHERE b.change_id = ? GROUP BY 1, 2', [$this->change->id]);
+        $moved = DB::select(
+            'SELECT b.existed, i.id IS NOT NULL AS there, COUNT(*) AS n FROM item_changes b LEFT JOIN items i ON i.id = b.item_id
+                WHERE b.change_id = ? GROUP BY 1, 2',
+            [$this->change->id],
+        );
         foreach ($moved as $items) {
             $does = match (true) {
                 ! $items->existed => $items->n === 1 ? 'goes again' : 'go again',
@@ -88,11 +115,15 @@ final readonly class WayBack
     {
         $id = $this->change->id;
 
-        return (int) (DB::selectOne("SELECT COUNT(DISTINCT COALESCE(i.parent_id, i.id)) AS n FROM items i WHERE i.id IN (
-                SELECT a.item_id FROM assignments a JOIN change_rows r ON r.table_name = 'spellings' AND CAST(r.row_key AS INTEGER) = a.spelling_id WHERE r.change_id = ?
+        return (int) (DB::selectOne(
+            "SELECT COUNT(DISTINCT COALESCE(i.parent_id, i.id)) AS n FROM items i WHERE i.id IN (
+                SELECT a.item_id FROM assignments a
+                JOIN change_rows r ON r.table_name = 'spellings' AND CAST(r.row_key AS INTEGER) = a.spelling_id WHERE r.change_id = ?
                 UNION SELECT item_id FROM cell_changes WHERE change_id = ?
                 UNION SELECT item_id FROM item_changes WHERE change_id = ?
-                UNION SELECT CAST(row_key AS INTEGER) FROM change_rows WHERE change_id = ? AND table_name = 'items')", [$id, $id, $id, $id])->n ?? 0);
+                UNION SELECT CAST(row_key AS INTEGER) FROM change_rows WHERE change_id = ? AND table_name = 'items')",
+            [$id, $id, $id, $id],
+        )->n ?? 0);
     }
 
     /** @return list<string> */
@@ -110,15 +141,21 @@ final readonly class WayBack
             }
             $seen[$key] = true;
             $later = self::laterChange($row);
-            $obstacles[$later->id ?? 0] = $later === null
-                ? 'Newer data has changed the '.(self::NOUNS[$row->table_name][0] ?? $row->table_name).' it would set back.'
-                : self::named($later);
+            $obstacles[$later->id ?? 0] =
+                $later === null
+                    ? 'Newer data has changed the '.
+                        (self::NOUNS[$row->table_name][0] ?? $row->table_name).
+                        ' it would set back.'
+                    : self::named($later);
             if (count($obstacles) >= self::NAMED) {
                 break;
             }
         }
 
-        return [...array_values($obstacles + self::builtUpon($change) + self::itemsInTheWay($change)), ...self::cellsInTheWay($change)];
+        return [
+            ...array_values($obstacles + self::builtUpon($change) + self::itemsInTheWay($change)),
+            ...self::cellsInTheWay($change),
+        ];
     }
 
     /**
@@ -128,10 +165,16 @@ final readonly class WayBack
      */
     private static function itemsInTheWay(Change $change): array
     {
-        $standing = 'JOIN changes c ON c.id = theirs.change_id AND c.taken_back_by IS NULL AND c.takes_back IS NULL WHERE mine.change_id = ?';
-        $later = DB::select("SELECT DISTINCT c.id FROM item_changes mine JOIN item_changes theirs ON theirs.item_id = mine.item_id AND theirs.change_id > mine.change_id {$standing}
-            UNION SELECT DISTINCT c.id FROM item_changes mine JOIN cell_changes theirs ON theirs.item_id = mine.item_id AND theirs.change_id > mine.change_id {$standing} AND mine.existed = 0
-            ORDER BY 1 DESC LIMIT ".self::NAMED, [$change->id, $change->id]);
+        $standing =
+            'JOIN changes c ON c.id = theirs.change_id AND c.taken_back_by IS NULL AND c.takes_back IS NULL WHERE mine.change_id = ?';
+        $later = DB::select(
+            "SELECT DISTINCT c.id FROM item_changes mine
+                JOIN item_changes theirs ON theirs.item_id = mine.item_id AND theirs.change_id > mine.change_id {$standing}
+            UNION SELECT DISTINCT c.id FROM item_changes mine
+            JOIN cell_changes theirs ON theirs.item_id = mine.item_id AND theirs.change_id > mine.change_id {$standing} AND mine.existed = 0
+            ORDER BY 1 DESC LIMIT ".self::NAMED,
+            [$change->id, $change->id],
+        );
         $obstacles = [];
         foreach ($later as $one) {
             $obstacles[(int) $one->id] = self::named(Change::query()->findOrFail($one->id));
@@ -150,7 +193,10 @@ final readonly class WayBack
         $later = DB::table('change_rows as mine')
             ->join(
                 'change_rows as theirs',
-                fn ($join) => $join->on('theirs.table_name', 'mine.table_name')->on('theirs.row_key', 'mine.row_key')->on('theirs.change_id', '>', 'mine.change_id'),
+                fn ($join) => $join
+                    ->on('theirs.table_name', 'mine.table_name')
+                    ->on('theirs.row_key', 'mine.row_key')
+                    ->on('theirs.change_id', '>', 'mine.change_id'),
             )
             ->join('changes as c', 'c.id', '=', 'theirs.change_id')
             ->where('mine.change_id', $change->id)
@@ -166,7 +212,10 @@ final readonly class WayBack
             ->get(['c.id', 'theirs.after']);
         $obstacles = [];
         foreach ($later as $row) {
-            if (count($obstacles) < self::NAMED && array_diff(array_keys((array) json_decode((string) $row->after, true)), self::PASSING) !== []) {
+            if (
+                count($obstacles) < self::NAMED &&
+                array_diff(array_keys((array) json_decode((string) $row->after, true)), self::PASSING) !== []
+            ) {
                 $obstacles[$row->id] ??= self::named(Change::query()->findOrFail($row->id));
             }
         }
@@ -181,12 +230,17 @@ final readonly class WayBack
      */
     private static function cellsInTheWay(Change $change): array
     {
-        $moved = DB::select('SELECT c.item_id, c.definition_id FROM cell_changes c LEFT JOIN assignments a USING (item_id, definition_id, spelling_id)
+        $moved = DB::select(
+            'SELECT c.item_id, c.definition_id FROM cell_changes c LEFT JOIN assignments a USING (item_id, definition_id, spelling_id)
             WHERE c.change_id = ? AND c.came = 1 AND a.origin IS NOT c.origin
-            UNION ALL SELECT c.item_id, c.definition_id FROM cell_changes c JOIN assignments a USING (item_id, definition_id) JOIN definitions d ON d.id = c.definition_id
-            LEFT JOIN cell_changes n ON n.change_id = c.change_id AND n.came = 1 AND n.item_id = a.item_id AND n.definition_id = a.definition_id AND n.spelling_id = a.spelling_id
+            UNION ALL SELECT c.item_id, c.definition_id FROM cell_changes c JOIN assignments a USING (item_id, definition_id)
+            JOIN definitions d ON d.id = c.definition_id
+            LEFT JOIN cell_changes n ON n.change_id = c.change_id AND n.came = 1 AND n.item_id = a.item_id
+            AND n.definition_id = a.definition_id AND n.spelling_id = a.spelling_id
             WHERE c.change_id = ? AND c.came = 0 AND n.change_id IS NULL AND (a.spelling_id = c.spelling_id OR d.multiple = 0)
-            LIMIT 200', [$change->id, $change->id]);
+            LIMIT 200',
+            [$change->id, $change->id],
+        );
         $obstacles = [];
         foreach ($moved as $cell) {
             $later = DB::table('cell_changes')
@@ -194,9 +248,14 @@ final readonly class WayBack
                 ->where('definition_id', $cell->definition_id)
                 ->where('change_id', '>', $change->id)
                 ->max('change_id');
-            $obstacles[$later ?? 0] ??= $later === null
-                ? 'Newer data has changed '.(DB::table('definitions')->where('id', $cell->definition_id)->value('label') ?? 'a value').' of '.DB::table('items')->where('id', $cell->item_id)->value('sku').'.'
-                : self::named(Change::query()->findOrFail($later));
+            $obstacles[$later ?? 0] ??=
+                $later === null
+                    ? 'Newer data has changed '.
+                        (DB::table('definitions')->where('id', $cell->definition_id)->value('label') ?? 'a value').
+                        ' of '.
+                        DB::table('items')->where('id', $cell->item_id)->value('sku').
+                        '.'
+                    : self::named(Change::query()->findOrFail($later));
             if (count($obstacles) >= self::NAMED) {
                 break;
             }
@@ -236,8 +295,13 @@ final readonly class WayBack
     private static function laterChange(ChangeRow $row): ?Change
     {
         /** @var Collection<int, ChangeRow> $later */
-        $later = ChangeRow::query()->where('table_name', $row->table_name)->where('row_key', $row->row_key)
-            ->where('change_id', '>', $row->change_id)->orderByDesc('change_id')->limit(1)->get();
+        $later = ChangeRow::query()
+            ->where('table_name', $row->table_name)
+            ->where('row_key', $row->row_key)
+            ->where('change_id', '>', $row->change_id)
+            ->orderByDesc('change_id')
+            ->limit(1)
+            ->get();
 
         return $later->isEmpty() ? null : Change::query()->find($later[0]->change_id);
     }

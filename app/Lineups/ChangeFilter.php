@@ -42,13 +42,22 @@ final readonly class ChangeFilter
         }
         self::allowLooks($key, $properties['looks'] ?? []);
 
-        return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($key, $properties, $placement, $token, $given, $all): string {
+        return $this->ledger->record($placement, function (Journal $journal, int $lineup) use (
+            $key,
+            $properties,
+            $placement,
+            $token,
+            $given,
+            $all,
+        ): string {
             if ($token !== self::token($given)) {
                 throw Refused::changedMeanwhile("the filter {$given['title']}");
             }
             self::write($journal, $lineup, $key, $properties, $placement, $all);
 
-            return 'Changed the filter '.($properties['title'] ?? $given['title']).($placement === Placement::SHOP ? '' : ' in '.LineupLedger::said($placement, $all));
+            return 'Changed the filter '.
+                ($properties['title'] ?? $given['title']).
+                ($placement === Placement::SHOP ? '' : ' in '.LineupLedger::said($placement, $all));
         });
     }
 
@@ -56,7 +65,10 @@ final readonly class ChangeFilter
     private static function allowLooks(string $key, mixed $looks): void
     {
         $definition = Definition::query()->where('slug', $key)->first();
-        $labels = array_filter(array_map(fn (mixed $look): mixed => is_array($look) ? $look['label'] ?? null : null, is_array($looks) ? $looks : []), is_string(...));
+        $labels = array_filter(
+            array_map(fn (mixed $look): mixed => is_array($look) ? $look['label'] ?? null : null, is_array($looks) ? $looks : []),
+            is_string(...),
+        );
         if (count(array_unique(array_map(StrictKey::of(...), $labels))) < count($labels)) {
             throw new Refused('Two terms would be called the same here.', 'looks');
         }
@@ -70,13 +82,23 @@ final readonly class ChangeFilter
     {
         $all = Compositions::load();
 
-        return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($key, $placement, $property, $all): string {
-            $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $key)->first()
-                ?? throw new Refused('Nothing is said otherwise here.');
+        return $this->ledger->record($placement, function (Journal $journal, int $lineup) use (
+            $key,
+            $placement,
+            $property,
+            $all,
+        ): string {
+            $change =
+                FilterChange::query()->where('lineup_id', $lineup)->where('key', $key)->first() ??
+                throw new Refused('Nothing is said otherwise here.');
             $rest = $property === null ? [] : array_diff_key($change->settings ?? [], [$property => 0]);
-            $rest === []
-                ? $journal->delete('filter_changes', $change->id)
-                : $journal->update('filter_changes', $change->id, ['settings' => (string) json_encode($rest, JSON_UNESCAPED_UNICODE)]);
+            if ($rest === []) {
+                $journal->delete('filter_changes', $change->id);
+            } else {
+                $journal->update('filter_changes', $change->id, [
+                    'settings' => (string) json_encode($rest, JSON_UNESCAPED_UNICODE),
+                ]);
+            }
 
             return "Let the filter {$key} be as inherited in ".LineupLedger::said($placement, $all);
         });
@@ -89,9 +111,19 @@ final readonly class ChangeFilter
     }
 
     /** @param  array<string, mixed>  $properties */
-    public static function write(Journal $journal, int $lineup, string $key, array $properties, string $placement, Compositions $all): void
-    {
-        $own = Filter::query()->with('definition')->where('lineup_id', $lineup)->get()->first(fn (Filter $filter): bool => $filter->key() === $key);
+    public static function write(
+        Journal $journal,
+        int $lineup,
+        string $key,
+        array $properties,
+        string $placement,
+        Compositions $all,
+    ): void {
+        $own = Filter::query()
+            ->with('definition')
+            ->where('lineup_id', $lineup)
+            ->get()
+            ->first(fn (Filter $filter): bool => $filter->key() === $key);
         if ($own !== null) {
             $columns = Filter::columns($properties + array_diff_key($own->settings(), ['key' => 0, 'kind' => 0]));
             if (($columns['unit'] ?? null) === $own->definition?->unit) {
@@ -101,17 +133,25 @@ final readonly class ChangeFilter
 
             return;
         }
-        $inherited = (LineupLedger::before($all, $placement)->filters[$key] ?? throw Refused::unknown('filter', $key))->given + FilterSettings::DEFAULTS;
+        $inherited =
+            (LineupLedger::before($all, $placement)->filters[$key] ?? throw Refused::unknown('filter', $key))->given +
+            FilterSettings::DEFAULTS;
         $other = array_filter(
             $properties,
-            fn (mixed $value, string $name): bool => array_key_exists($name, $inherited) && ! in_array($name, ['key', 'kind'], true) && self::plain($inherited[$name]) !== self::plain($value),
+            fn (mixed $value, string $name): bool => array_key_exists($name, $inherited) &&
+                ! in_array($name, ['key', 'kind'], true) &&
+                self::plain($inherited[$name]) !== self::plain($value),
             ARRAY_FILTER_USE_BOTH,
         );
         $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $key)->first();
         $settings = (string) json_encode($other, JSON_UNESCAPED_UNICODE);
         match (true) {
             $change === null && $other === [] => null,
-            $change === null => $journal->insert('filter_changes', ['lineup_id' => $lineup, 'key' => $key, 'settings' => $settings]),
+            $change === null => $journal->insert('filter_changes', [
+                'lineup_id' => $lineup,
+                'key' => $key,
+                'settings' => $settings,
+            ]),
             $other === [] => $journal->delete('filter_changes', $change->id),
             default => $journal->update('filter_changes', $change->id, ['settings' => $settings, 'dropped' => 0]),
         };

@@ -24,16 +24,28 @@ final class Compositions
     public static function load(): self
     {
         $all = new self(CategoryTree::load());
-        foreach (Lineup::query()->with(['filters.definition', 'alterations'])->get() as $lineup) {
+        foreach (
+            Lineup::query()
+                ->with(['filters.definition', 'alterations'])
+                ->get() as $lineup
+        ) {
             $settings = $lineup->settings ?? [];
-            $all->layers[$lineup->placement] = new Layer($lineup->id, Placement::of($lineup->placement, $all->tree)->name($all->tree),
-                $lineup->filters->mapWithKeys(fn (Filter $filter): array => [$filter->key() => CurrentTerms::bring($filter->settings())])->all(),
+            $all->layers[$lineup->placement] = new Layer(
+                $lineup->id,
+                Placement::of($lineup->placement, $all->tree)->name($all->tree),
+                $lineup->filters
+                    ->mapWithKeys(fn (Filter $filter): array => [$filter->key() => CurrentTerms::bring($filter->settings())])
+                    ->all(),
                 $lineup->alterations
                     ->where('dropped', false)
-                    ->mapWithKeys(fn (FilterChange $change): array => [$change->key => CurrentTerms::bring($change->settings ?? [])])
+                    ->mapWithKeys(
+                        fn (FilterChange $change): array => [$change->key => CurrentTerms::bring($change->settings ?? [])],
+                    )
                     ->all(),
                 array_values($lineup->alterations->where('dropped', true)->pluck('key')->all()),
-                isset($settings['order']) && is_array($settings['order']) ? array_values($settings['order']) : null, array_diff_key($settings, ['order' => 0]));
+                isset($settings['order']) && is_array($settings['order']) ? array_values($settings['order']) : null,
+                array_diff_key($settings, ['order' => 0]),
+            );
         }
 
         return $all;
@@ -42,21 +54,27 @@ final class Compositions
     /** @param  string  $page  a category's id, or "shop", "search", "brands" */
     public function of(string $page): ComposedLineup
     {
-        $placements = array_values(array_filter(
-            Placement::chain($page, $this->tree),
-            fn (string $placement): bool => isset($this->layers[$placement]),
-        ));
+        $placements = array_values(
+            array_filter(Placement::chain($page, $this->tree), fn (string $placement): bool => isset($this->layers[$placement])),
+        );
 
-        return $this->composed[implode(' ', $placements)] ??= ComposedLineup::of(...array_map(
-            fn (string $placement): Layer => $this->layers[$placement], $placements,
-        ));
+        return $this->composed[implode(' ', $placements)] ??= ComposedLineup::of(
+            ...array_map(fn (string $placement): Layer => $this->layers[$placement], $placements),
+        );
     }
 
     /** @return array<string, ComposedLineup> by page: every category's id, "shop", "search", "brands" */
     public function pages(): array
     {
         $pages = [];
-        foreach ([Placement::SHOP, Placement::SEARCH, Placement::BRANDS, ...array_map(fn (array $row): string => (string) $row[0]->id, $this->tree->flat())] as $page) {
+        foreach (
+            [
+                Placement::SHOP,
+                Placement::SEARCH,
+                Placement::BRANDS,
+                ...array_map(fn (array $row): string => (string) $row[0]->id, $this->tree->flat()),
+            ] as $page
+        ) {
             $pages[$page] = $this->of($page);
         }
 

@@ -18,7 +18,9 @@ final class CurrentTerms
     {
         foreach (['chosen', 'pinned'] as $list) {
             if (isset($settings[$list]) && is_array($settings[$list]) && $settings[$list] !== []) {
-                $settings[$list] = array_values(array_unique(array_map(fn (mixed $id): int => self::of((int) $id), $settings[$list])));
+                $settings[$list] = array_values(
+                    array_unique(array_map(fn (mixed $id): int => self::of((int) $id), $settings[$list])),
+                );
             }
         }
         if (isset($settings['looks']) && is_array($settings['looks']) && $settings['looks'] !== []) {
@@ -38,7 +40,9 @@ final class CurrentTerms
             return $term;
         }
         for ($steps = 0; $steps < 100; $steps++) {
-            $value = DB::table('attribute_values')->where('id', $term)->first(['merged_into', 'umbrella_id']);
+            $value = DB::table('attribute_values')
+                ->where('id', $term)
+                ->first(['merged_into', 'umbrella_id']);
             if ($value === null || $value->merged_into === null) {
                 return $value?->umbrella_id === null ? $term : Umbrella::TERM + $value->umbrella_id;
             }
@@ -60,10 +64,11 @@ final class CurrentTerms
         foreach (Compositions::load()->layers() as $layer) {
             foreach (['added', 'changed'] as $said) {
                 $given = $layer->{$said}[$attribute] ?? [];
-                $picked = array_map(
-                    intval(...),
-                    [...(array) ($given['chosen'] ?? []), ...(array) ($given['pinned'] ?? []), ...array_keys((array) ($given['looks'] ?? []))],
-                );
+                $picked = array_map(intval(...), [
+                    ...(array) ($given['chosen'] ?? []),
+                    ...(array) ($given['pinned'] ?? []),
+                    ...array_keys((array) ($given['looks'] ?? [])),
+                ]);
                 if (array_intersect($picked, $terms) !== []) {
                     $found[] = ($given['title'] ?? $attribute)." ({$layer->name})";
                 }

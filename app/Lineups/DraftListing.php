@@ -54,7 +54,10 @@ final readonly class DraftListing
     {
         $order = SortOrder::offered($lineup->settings['sorts'] ?? null)[0];
         $soldOutLast = ($lineup->settings['sold_out'] ?? null) === 'last';
-        $ids = array_column(DB::select(SortSql::of($order, $this->facts->scope($page)->product(), $soldOutLast).' LIMIT '.self::PICTURED), 'id');
+        $ids = array_column(
+            DB::select(SortSql::of($order, $this->facts->scope($page)->product(), $soldOutLast).' LIMIT '.self::PICTURED),
+            'id',
+        );
         $items = Item::query()->whereKey($ids)->get()->keyBy('id');
 
         return array_values(array_filter(array_map(fn (int $id): ?Item => $items->get($id), $ids)));
@@ -84,7 +87,8 @@ final readonly class DraftListing
             $filter->control === Control::Bands => PageTerms::bands($filter),
             $definition !== null => $this->terms->offerable($definition, $filter->order, $filter->control === Control::Nested),
             $filter->key === Filter::STOCK => [
-                new OfferableTerm(BuildEdition::IN_STOCK, 'yes', 'In stock'), new OfferableTerm(BuildEdition::SOLD_OUT, 'no', 'Sold out'),
+                new OfferableTerm(BuildEdition::IN_STOCK, 'yes', 'In stock'),
+                new OfferableTerm(BuildEdition::SOLD_OUT, 'no', 'Sold out'),
             ],
             default => array_map(function (int $id) use ($all): OfferableTerm {
                 $category = $all->tree->find($id);

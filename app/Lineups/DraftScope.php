@@ -25,8 +25,12 @@ final readonly class DraftScope
      * @param  string|null  $of  the value whose page it is, where it is one
      * @param  int|null  $term  its term
      */
-    private function __construct(public string $products, private array $variants, public ?string $of = null, public ?int $term = null)
-    {
+    private function __construct(
+        public string $products,
+        private array $variants,
+        public ?string $of = null,
+        public ?int $term = null,
+    ) {
     }
 
     /**
@@ -39,7 +43,10 @@ final readonly class DraftScope
         if (ctype_digit($page)) {
             $own = $tree->find((int) $page)?->own_only === true;
 
-            return new self('p.category_id IN ('.implode(',', $own ? [(int) $page] : $tree->withDescendants((int) $page)).')', $stock);
+            return new self(
+                'p.category_id IN ('.implode(',', $own ? [(int) $page] : $tree->withDescendants((int) $page)).')',
+                $stock,
+            );
         }
         $brand = $page === Placement::BRANDS ? self::brand($counts) : null;
         if ($brand === null) {
@@ -47,7 +54,8 @@ final readonly class DraftScope
         }
         [$definition, $term, $name] = $brand;
         $values = $term > Umbrella::TERM ? 'v.umbrella_id = '.($term - Umbrella::TERM).' AND v.held = 0' : "v.id = {$term}";
-        $carry = "SELECT a.item_id FROM attribute_values v JOIN spellings s ON s.value_id = v.id JOIN assignments a ON a.spelling_id = s.id WHERE {$values}";
+        $carry = "SELECT a.item_id FROM attribute_values v JOIN spellings s ON s.value_id = v.id
+            JOIN assignments a ON a.spelling_id = s.id WHERE {$values}";
 
         return $definition->level === Level::Product
             ? new self("p.id IN ({$carry})", $stock, $name, $term)
@@ -68,17 +76,23 @@ final readonly class DraftScope
 
     private function on(string $alias): string
     {
-        return $this->variants === [] ? '1' : implode(' AND ', array_map(fn (string $condition): string => sprintf($condition, $alias), $this->variants));
+        return $this->variants === []
+            ? '1'
+            : implode(' AND ', array_map(fn (string $condition): string => sprintf($condition, $alias), $this->variants));
     }
 
     /** @return array{0: Definition, 1: int, 2: string}|null the term with a page that most products carry */
     private static function brand(ProductCounts $counts): ?array
     {
-        foreach (Definition::query()->live()->where('has_pages', true)->where('kind', Kind::Choice)->orderBy('id')->get() as $definition) {
+        foreach (
+            Definition::query()->live()->where('has_pages', true)->where('kind', Kind::Choice)->orderBy('id')->get() as $definition
+        ) {
             $terms = TermNumbers::shown($definition);
             $products = [];
             foreach ($counts->byValue($definition) as $value => $n) {
-                isset($terms[$value]) && $terms[$value] === $value ? $products[$value] = $n : null;
+                if (isset($terms[$value]) && $terms[$value] === $value) {
+                    $products[$value] = $n;
+                }
             }
             foreach ($counts->byUmbrella($definition) as $umbrella => $n) {
                 $products[Umbrella::TERM + $umbrella] = $n;

@@ -37,31 +37,43 @@ final readonly class EditLineup
         $all = Compositions::load();
         $here = $all->of(LineupLedger::pageOf($placement));
         // A line-up's own filters may hide behind what is said for a page alone; their titles are taken all the same.
-        $titles = array_map(
-            fn (array $given): string => (string) $given['title'],
-            [
-                ...array_column($here->filters, 'given'), ...array_column(LineupLedger::before($all, $placement)->filters, 'given'),
-                ...array_values($all->layer($placement)->added ?? []),
-            ],
-        );
-        $change = $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($sources, $placement, $all, $here, $titles): string {
+        $titles = array_map(fn (array $given): string => (string) $given['title'], [
+            ...array_column($here->filters, 'given'),
+            ...array_column(LineupLedger::before($all, $placement)->filters, 'given'),
+            ...array_values($all->layer($placement)->added ?? []),
+        ]);
+        $change = $this->ledger->record($placement, function (Journal $journal, int $lineup) use (
+            $sources,
+            $placement,
+            $all,
+            $here,
+            $titles,
+        ): string {
             $added = [];
             foreach ($sources as $source) {
                 if (isset($here->filters[$source])) {
                     throw new Refused("{$here->filters[$source]->given['title']} is in the line-up already.");
                 }
                 $lost = $here->dropped[$source] ?? null;
-                $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $source)->where('dropped', true)->first();
+                $change = FilterChange::query()
+                    ->where('lineup_id', $lineup)
+                    ->where('key', $source)
+                    ->where('dropped', true)
+                    ->first();
                 if ($change !== null && $lost?->by === $lineup) {
                     // One that was dropped here comes back as it was.
-                    ($change->settings ?? []) === []
-                        ? $journal->delete('filter_changes', $change->id)
-                        : $journal->update('filter_changes', $change->id, ['dropped' => 0]);
+                    if (($change->settings ?? []) === []) {
+                        $journal->delete('filter_changes', $change->id);
+                    } else {
+                        $journal->update('filter_changes', $change->id, ['dropped' => 0]);
+                    }
                     $added[] = $lost->filter->given['title'];
 
                     continue;
                 }
-                $change === null ?: $journal->delete('filter_changes', $change->id);
+                if ($change !== null) {
+                    $journal->delete('filter_changes', $change->id);
+                }
                 $row = ($this->propose)($source);
                 // One that was dropped further up is said here anew, as it was inherited until there.
                 if ($lost !== null) {
@@ -71,12 +83,19 @@ final readonly class EditLineup
                 $titles[] = $row['title'];
                 $journal->insert(
                     'filters',
-                    ['lineup_id' => $lineup, 'position' => (int) Filter::query()->where('lineup_id', $lineup)->max('position') + 1] + $row,
+                    [
+                        'lineup_id' => $lineup,
+                        'position' => (int) Filter::query()->where('lineup_id', $lineup)->max('position') + 1,
+                    ] + $row,
                 );
                 $added[] = $row['title'];
             }
 
-            return 'Added the filter'.(count($added) > 1 ? 's ' : ' ').implode(', ', $added).' to '.LineupLedger::said($placement, $all);
+            return 'Added the filter'.
+                (count($added) > 1 ? 's ' : ' ').
+                implode(', ', $added).
+                ' to '.
+                LineupLedger::said($placement, $all);
         });
 
         return $change ?? throw new Refused('Nothing was different.');
@@ -97,11 +116,12 @@ final readonly class EditLineup
                 throw Refused::changedMeanwhile('the line-up');
             }
             $settings = Lineup::query()->findOrFail($lineup)->settings ?? [];
-            $journal->update(
-                'lineups',
-                $lineup,
-                ['settings' => (string) json_encode(['order' => array_values(array_unique($keys))] + $settings, JSON_UNESCAPED_UNICODE)],
-            );
+            $journal->update('lineups', $lineup, [
+                'settings' => (string) json_encode(
+                    ['order' => array_values(array_unique($keys))] + $settings,
+                    JSON_UNESCAPED_UNICODE,
+                ),
+            ]);
 
             return 'Reordered '.LineupLedger::said($placement, $all);
         });
@@ -112,7 +132,12 @@ final readonly class EditLineup
         $all = Compositions::load();
         $title = LineupLedger::filter($all, $key, $placement)['title'];
 
-        return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($key, $placement, $all, $title): string {
+        return $this->ledger->record($placement, function (Journal $journal, int $lineup) use (
+            $key,
+            $placement,
+            $all,
+            $title,
+        ): string {
             $own = Filter::query()
                 ->with('definition')
                 ->where('lineup_id', $lineup)
@@ -138,12 +163,18 @@ final readonly class EditLineup
     {
         $all = Compositions::load();
 
-        return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($settings, $placement, $all): string {
+        return $this->ledger->record($placement, function (Journal $journal, int $lineup) use (
+            $settings,
+            $placement,
+            $all,
+        ): string {
             $now = array_filter(
                 array_replace(Lineup::query()->findOrFail($lineup)->settings ?? [], $settings),
                 fn (mixed $value): bool => $value !== null,
             );
-            $journal->update('lineups', $lineup, ['settings' => $now === [] ? null : (string) json_encode($now, JSON_UNESCAPED_UNICODE)]);
+            $journal->update('lineups', $lineup, [
+                'settings' => $now === [] ? null : (string) json_encode($now, JSON_UNESCAPED_UNICODE),
+            ]);
 
             return 'Changed sorting and stock of '.LineupLedger::said($placement, $all);
         });

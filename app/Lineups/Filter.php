@@ -46,8 +46,11 @@ final class Filter extends Model
 
     /** What every product has: its name, and how shoppers are asked for it. */
     public const FIELDS = [
-        self::PRICE => ['Price', Kind::Number], self::STOCK => ['In stock', Kind::Flag], self::CATEGORY => ['Category', Kind::Choice],
-        self::ADDED => ['New', Kind::Number], self::DISCOUNT => ['Discount', Kind::Number],
+        self::PRICE => ['Price', Kind::Number],
+        self::STOCK => ['In stock', Kind::Flag],
+        self::CATEGORY => ['Category', Kind::Choice],
+        self::ADDED => ['New', Kind::Number],
+        self::DISCOUNT => ['Discount', Kind::Number],
     ];
 
     private const COLUMNS = ['title', 'control', 'combine', 'empty_terms', 'open', 'step', 'unit'];
@@ -74,8 +77,18 @@ final class Filter extends Model
     /** @return array<string, mixed> everything that is said of it, as {@see FilterSettings::of()} reads it */
     public function settings(): array
     {
-        return ['key' => $this->key(), 'kind' => $this->kind()->value, 'title' => $this->title, 'control' => $this->control->value, 'combine' => $this->combine->value, 'empty_terms' => $this->empty_terms->value,
-            'open' => $this->open, 'step' => $this->step, 'unit' => $this->unit ?? $this->definition?->unit] + ($this->getAttribute('settings') ?? []);
+        return [
+            'key' => $this->key(),
+            'kind' => $this->kind()->value,
+            'title' => $this->title,
+            'control' => $this->control->value,
+            'combine' => $this->combine->value,
+            'empty_terms' => $this->empty_terms->value,
+            'open' => $this->open,
+            'step' => $this->step,
+            'unit' => $this->unit ?? $this->definition?->unit,
+        ] +
+            ($this->getAttribute('settings') ?? []);
     }
 
     /**
@@ -89,7 +102,8 @@ final class Filter extends Model
         $columns = array_intersect_key($properties, array_flip(self::COLUMNS));
         $more = array_filter(
             array_diff_key($properties, $columns),
-            fn (mixed $value, string $name): bool => array_key_exists($name, FilterSettings::DEFAULTS) && $value !== FilterSettings::DEFAULTS[$name],
+            fn (mixed $value, string $name): bool => array_key_exists($name, FilterSettings::DEFAULTS) &&
+                $value !== FilterSettings::DEFAULTS[$name],
             ARRAY_FILTER_USE_BOTH,
         );
 
@@ -100,8 +114,12 @@ final class Filter extends Model
     protected function casts(): array
     {
         return [
-            'control' => Control::class, 'combine' => Combine::class, 'empty_terms' => EmptyTerms::class,
-            'open' => 'boolean', 'step' => 'float', 'settings' => 'array',
+            'control' => Control::class,
+            'combine' => Combine::class,
+            'empty_terms' => EmptyTerms::class,
+            'open' => 'boolean',
+            'step' => 'float',
+            'settings' => 'array',
         ];
     }
 }

@@ -17,7 +17,11 @@ final readonly class FilterFacts
      * @param  string  $pairs  where products have several numbers, two 32-bit numbers for each of them: the product and the number's place
      */
     public function __construct(
-        public int $products, public int $carrying, public array $counts, public array $numbers, private string $pairs = '',
+        public int $products,
+        public int $carrying,
+        public array $counts,
+        public array $numbers,
+        private string $pairs = '',
     ) {
     }
 

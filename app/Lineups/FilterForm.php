@@ -54,19 +54,31 @@ final readonly class FilterForm
         }
 
         return [
-            'title' => $title, 'title_shown' => $this->has('shown') ? (bool) $this->text('title_shown') : $this->was->titleShown, 'help' => mb_substr($this->text('help'), 0, 300) ?: null, 'control' => $control->value,
-            'combine' => (Combine::tryFrom($this->text('combine')) ?? $this->was->combine)->value, 'empty_terms' => (EmptyTerms::tryFrom($this->text('empty_terms')) ?? $this->was->emptyTerms)->value,
-            'open' => (bool) $this->text('open'), 'more' => min(
-                500,
-                max(0, (int) ($this->number('more', 'The number of terms') ?? $this->was->more)),
-            ), 'counts' => $this->has('shown') ? (bool) $this->text('counts') : $this->was->counts,
-            'columns' => min(
-                4,
-                max(1, (int) ($this->number('columns', 'The number of columns') ?? $this->was->columns)),
-            ), 'prefix' => mb_substr($this->text('prefix'), 0, 20) ?: null, 'unit' => $this->has('unit') ? mb_substr($this->text('unit'), 0, 20) ?: null : $this->was->unit,
-            'decimals' => $this->number('decimals', 'The number of decimals') === null ? null : (int) $this->number('decimals', 'The number of decimals'), 'step' => $step, 'from' => $from, 'to' => $to,
-            'order' => TermOrder::tryFrom($this->text('order'))?->value, 'match' => $this->text('match') === 'whole' ? 'whole' : 'contains',
-        ] + $this->terms() + ($control === Control::Bands ? ['bands' => array_map(fn (Band $band): array => $band->toArray(), $this->bands())] : []);
+            'title' => $title,
+            'title_shown' => $this->has('shown') ? (bool) $this->text('title_shown') : $this->was->titleShown,
+            'help' => mb_substr($this->text('help'), 0, 300) ?: null,
+            'control' => $control->value,
+            'combine' => (Combine::tryFrom($this->text('combine')) ?? $this->was->combine)->value,
+            'empty_terms' => (EmptyTerms::tryFrom($this->text('empty_terms')) ?? $this->was->emptyTerms)->value,
+            'open' => (bool) $this->text('open'),
+            'more' => min(500, max(0, (int) ($this->number('more', 'The number of terms') ?? $this->was->more))),
+            'counts' => $this->has('shown') ? (bool) $this->text('counts') : $this->was->counts,
+            'columns' => min(4, max(1, (int) ($this->number('columns', 'The number of columns') ?? $this->was->columns))),
+            'prefix' => mb_substr($this->text('prefix'), 0, 20) ?: null,
+            'unit' => $this->has('unit') ? (mb_substr($this->text('unit'), 0, 20) ?: null) : $this->was->unit,
+            'decimals' => $this->number('decimals', 'The number of decimals') === null
+                    ? null
+                    : (int) $this->number('decimals', 'The number of decimals'),
+            'step' => $step,
+            'from' => $from,
+            'to' => $to,
+            'order' => TermOrder::tryFrom($this->text('order'))?->value,
+            'match' => $this->text('match') === 'whole' ? 'whole' : 'contains',
+        ] +
+            $this->terms() +
+            ($control === Control::Bands
+                ? ['bands' => array_map(fn (Band $band): array => $band->toArray(), $this->bands())]
+                : []);
     }
 
     /** @return array<string, mixed> */
@@ -76,10 +88,15 @@ final readonly class FilterForm
         if ($mode === null) {
             return [];
         }
-        $ids = fn (string $name): array => array_values(array_map(intval(...), array_filter((array) ($this->input[$name] ?? []), is_scalar(...))));
+        $ids = fn (string $name): array => array_values(
+            array_map(intval(...), array_filter((array) ($this->input[$name] ?? []), is_scalar(...))),
+        );
         $given = (array) ($this->input['look_label'] ?? []);
         // Terms that the form does not show keep what was said of them.
-        $looks = array_map(fn (Look $look): mixed => json_decode((string) $look->toJson(), true), array_diff_key($this->was->looks, $given));
+        $looks = array_map(
+            fn (Look $look): mixed => json_decode((string) $look->toJson(), true),
+            array_diff_key($this->was->looks, $given),
+        );
         foreach ($given as $term => $label) {
             $color = strtolower(trim((string) (((array) ($this->input['look_color'] ?? []))[$term] ?? '')));
             $label = Label::of((string) $label);
@@ -95,8 +112,17 @@ final readonly class FilterForm
             }
         }
 
-        return ['terms' => $mode->value, 'chosen' => $ids('chosen'), 'pinned' => $ids('pinned'), 'looks' => $looks,
-            'seen' => $mode === TermChoice::Only ? ($this->was->terms === TermChoice::Only && $this->was->seen > 0 ? $this->was->seen : self::newest()) : 0];
+        return [
+            'terms' => $mode->value,
+            'chosen' => $ids('chosen'),
+            'pinned' => $ids('pinned'),
+            'looks' => $looks,
+            'seen' => $mode === TermChoice::Only
+                    ? ($this->was->terms === TermChoice::Only && $this->was->seen > 0
+                        ? $this->was->seen
+                        : self::newest())
+                    : 0,
+        ];
     }
 
     /** @return list<Band> */
@@ -108,14 +134,24 @@ final readonly class FilterForm
             $end = function (string $name) use ($row, $i): ?float {
                 $text = trim((string) ($row[$name] ?? ''));
 
-                return $text === '' ? null : TypedNumber::read($text) ?? throw new Refused('Band '.($i + 1).": \"{$text}\" is not a number.", 'bands');
+                return $text === ''
+                    ? null
+                    : TypedNumber::read($text) ??
+                            throw new Refused('Band '.($i + 1).": \"{$text}\" is not a number.", 'bands');
             };
             [$from, $to] = [$end('from'), $end('to')];
             if ($from !== null || $to !== null) {
                 try {
-                    $band = new Band($from, $to, Label::of((string) ($row['label'] ?? '')) ?: null, ! (bool) ($row['without_to'] ?? false));
+                    $band = new Band(
+                        $from,
+                        $to,
+                        Label::of((string) ($row['label'] ?? '')) ?: null,
+                        ! (bool) ($row['without_to'] ?? false),
+                    );
                     $same = array_search($band->slug(), array_map(fn (Band $one): string => $one->slug(), $bands), true);
-                    $same === false || throw new Refused('Band '.($i + 1).' has the same ends as band '.($same + 1).'.', 'bands');
+                    if ($same !== false) {
+                        throw new Refused('Band '.($i + 1).' has the same ends as band '.($same + 1).'.', 'bands');
+                    }
                     $bands[] = $band;
                 } catch (InvalidArgumentException $why) {
                     throw new Refused('Band '.($i + 1).': '.lcfirst($why->getMessage()), 'bands');
@@ -123,7 +159,9 @@ final readonly class FilterForm
             }
         }
 
-        return $bands === [] ? throw new Refused('Bands need at least one, with a lower or an upper end. Let Lokum propose some.', 'bands') : $bands;
+        return $bands === []
+            ? throw new Refused('Bands need at least one, with a lower or an upper end. Let Lokum propose some.', 'bands')
+            : $bands;
     }
 
     /** The newest value of all; what comes later is waiting to be admitted. */
@@ -154,6 +192,7 @@ final readonly class FilterForm
 
         return $text === ''
             ? null
-            : TypedNumber::read($text) ?? throw new Refused("{$what} is a number, for example 5 or 0.5; \"{$text}\" is none.", $name);
+            : TypedNumber::read($text) ??
+                    throw new Refused("{$what} is a number, for example 5 or 0.5; \"{$text}\" is none.", $name);
     }
 }

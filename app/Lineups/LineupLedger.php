@@ -11,7 +11,10 @@ use App\Refused;
 use Closure;
 use Lokum\Lineup\ComposedLineup;
 
-/** What all work on line-ups shares: the line-up of a placement is made when something is first said there, and everything is entered in History. */
+/**
+ * What all work on line-ups shares: the line-up of a placement is made when something is first said there, and everything is
+ * entered in History.
+ */
 final readonly class LineupLedger
 {
     public function __construct(private Ledger $ledger)
@@ -22,7 +25,9 @@ final readonly class LineupLedger
     public function record(string $placement, Closure $act): ?Change
     {
         return $this->ledger->record('Line-ups', function (Journal $journal) use ($placement, $act): string {
-            $lineup = Lineup::query()->where('placement', $placement)->value('id') ?? $journal->insert('lineups', ['placement' => $placement]);
+            $lineup =
+                Lineup::query()->where('placement', $placement)->value('id') ??
+                $journal->insert('lineups', ['placement' => $placement]);
 
             return $act($journal, (int) $lineup);
         });
@@ -30,7 +35,9 @@ final readonly class LineupLedger
 
     public static function said(string $placement, Compositions $all): string
     {
-        return $placement === Placement::SHOP ? "the shop's line-up" : 'the line-up of '.Placement::of($placement, $all->tree)->name($all->tree);
+        return $placement === Placement::SHOP
+            ? "the shop's line-up"
+            : 'the line-up of '.Placement::of($placement, $all->tree)->name($all->tree);
     }
 
     /** The page on which a placement is seen: its category, or itself. */
@@ -48,7 +55,9 @@ final readonly class LineupLedger
                 break;
             }
             $layer = $all->layer($one);
-            $layer === null ?: $layers[] = $layer;
+            if ($layer !== null) {
+                $layers[] = $layer;
+            }
         }
 
         return ComposedLineup::of(...$layers);

@@ -43,7 +43,10 @@ final readonly class LineupWarnings
         }
         foreach ($worth as $key => $one) {
             // What is inherited as it is, is warned about where it is said.
-            $inherited = $saysNothing || ($lineup->filters[$key]->from !== $nearest?->id && ! in_array($nearest?->id, $lineup->filters[$key]->changed, true));
+            $inherited =
+                $saysNothing ||
+                ($lineup->filters[$key]->from !== $nearest?->id &&
+                    ! in_array($nearest?->id, $lineup->filters[$key]->changed, true));
             if ($inherited && $page !== Placement::SHOP && $one->coverage > 0) {
                 continue;
             }
@@ -56,10 +59,9 @@ final readonly class LineupWarnings
                 $found[] = [
                     'text' => 'not shown here, since no product carries it',
                     'remedy' => $definition === null ? 'drop it here' : 'products without it',
-                    'url' => $definition === null ? $edit : route(
-                        'products',
-                        ['where' => [...$this->inside($page), "missing:{$key}"], 'columns' => [$key]],
-                    ),
+                    'url' => $definition === null
+                            ? $edit
+                            : route('products', ['where' => [...$this->inside($page), "missing:{$key}"], 'columns' => [$key]]),
                     'quiet' => '1',
                 ];
             } elseif ($one->coverage === 0.0) {
@@ -76,23 +78,30 @@ final readonly class LineupWarnings
                 $found[] = [
                     'text' => round(100 - 100 * $one->coverage).' % of the products are not covered',
                     'remedy' => $definition === null ? 'drop it here' : 'fill the gap',
-                    'url' => $definition === null ? $edit : route(
-                        'products',
-                        ['where' => [...$this->inside($page), "missing:{$key}"], 'columns' => [$key]],
-                    ),
+                    'url' => $definition === null
+                            ? $edit
+                            : route('products', ['where' => [...$this->inside($page), "missing:{$key}"], 'columns' => [$key]]),
                 ];
             }
             if ($one->same !== null && $one->overlap >= 0.85 && $one->coverage > 0) {
                 $found[] = ['text' => 'says nearly the same as '.$one->same, 'remedy' => 'drop one of them', 'url' => $edit];
             }
-            if ($definition !== null && $definition->kind === Kind::Choice && count($counts) > 1 && $definition->values()->count() <= self::LOOKED_OVER && ($groups = count($this->propose->of($definition))) > 0) {
+            if (
+                $definition !== null &&
+                $definition->kind === Kind::Choice &&
+                count($counts) > 1 &&
+                $definition->values()->count() <= self::LOOKED_OVER &&
+                ($groups = count($this->propose->of($definition))) > 0
+            ) {
                 $found[] = [
                     'text' => $groups.($groups === 1 ? ' group' : ' groups').' of its values should be looked at first',
                     'remedy' => 'review look-alikes',
                     'url' => route('values.review', $definition),
                 ];
             }
-            $found === [] ?: $warnings[$key] = $found;
+            if ($found !== []) {
+                $warnings[$key] = $found;
+            }
         }
 
         return $warnings;

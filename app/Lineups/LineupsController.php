@@ -25,7 +25,12 @@ use Lokum\Lineup\TermChoice;
 final class LineupsController
 {
     public function show(
-        Request $request, PageFacts $facts, PageWorth $worth, LineupWarnings $warnings, DraftListing $listing, DraftTerms $terms,
+        Request $request,
+        PageFacts $facts,
+        PageWorth $worth,
+        LineupWarnings $warnings,
+        DraftListing $listing,
+        DraftTerms $terms,
     ): View {
         $all = Compositions::load();
         $page = $this->page($request, $all);
@@ -36,26 +41,59 @@ final class LineupsController
         $with = $request->string('with')->toString();
 
         return view('lineups.show', [
-            'all' => $all, 'page' => $page, 'at' => $this->placement($request, $page), 'lineup' => $lineup, 'worth' => $earned, 'warnings' => $warnings->of($page, $lineup, $facts, $earned), 'live' => $listing->of($page, $lineup, $all), 'goods' => $listing->products($page, $lineup), 'brand' => $facts->scope($page)->of,
+            'all' => $all,
+            'page' => $page,
+            'at' => $this->placement($request, $page),
+            'lineup' => $lineup,
+            'worth' => $earned,
+            'warnings' => $warnings->of($page, $lineup, $facts, $earned),
+            'live' => $listing->of($page, $lineup, $all),
+            'goods' => $listing->products($page, $lineup),
+            'brand' => $facts->scope($page)->of,
             'offered' => array_map(
-                fn (ComposedFilter $filter): int => count(array_filter(
-                    $facts->of($page, $filter->key)->counts,
-                    fn (int $n, int $term): bool => $n > 0 && $filter->settings()->offers($term),
-                    ARRAY_FILTER_USE_BOTH,
-                )),
+                fn (ComposedFilter $filter): int => count(
+                    array_filter(
+                        $facts->of($page, $filter->key)->counts,
+                        fn (int $n, int $term): bool => $n > 0 && $filter->settings()->offers($term),
+                        ARRAY_FILTER_USE_BOTH,
+                    ),
+                ),
                 $lineup->filters,
-            ), 'facts_counts' => array_map(
-                fn (ComposedFilter $filter): array => $filter->settings()->terms === TermChoice::Only ? $facts->of($page, $filter->key)->counts : [],
+            ),
+            'facts_counts' => array_map(
+                fn (ComposedFilter $filter): array => $filter->settings()->terms === TermChoice::Only
+                    ? $facts->of($page, $filter->key)->counts
+                    : [],
                 $lineup->filters,
-            ), 'products' => $facts->products($page), 'open' => $open, 'settings' => $open === null ? null : $this->proposed($request, $open, $facts, $page), 'facts' => $open === null ? null : $facts->of($page, $open->key),
-            'terms' => $definition?->kind->isAttribute() ? $terms->of($definition) : [], 'definition' => $definition, 'why' => $request->boolean('why'),
-            'offers' => Definition::query()->where('state', State::Accepted)->whereNotIn(
-                'slug', array_map(strval(...), array_keys($lineup->filters)),
-            )->orderBy('label')->get(), 'fields' => array_diff_key(ProposeFilter::fields(), $lineup->filters),
-            'order' => $request->string('propose')->toString() === 'order' ? $worth->order($page, $lineup) : null, 'proposal' => $request->string('propose')->toString() === 'lineup' ? $worth->proposal($page, LineupWarnings::MOST) : null,
-            'compared' => $with !== '' ? [
-                'page' => $with, 'lineup' => $all->of($this->known($with, $all)),
-            ] : null, 'sorts' => SortOrder::list($lineup->settings['sorts'] ?? null), 'sortFields' => SortOrder::FIELDS + Definition::query()->where('state', State::Accepted)->whereIn('kind', ['number', 'date'])->pluck('label', 'slug')->all(),
+            ),
+            'products' => $facts->products($page),
+            'open' => $open,
+            'settings' => $open === null ? null : $this->proposed($request, $open, $facts, $page),
+            'facts' => $open === null ? null : $facts->of($page, $open->key),
+            'terms' => $definition?->kind->isAttribute() ? $terms->of($definition) : [],
+            'definition' => $definition,
+            'why' => $request->boolean('why'),
+            'offers' => Definition::query()
+                ->where('state', State::Accepted)
+                ->whereNotIn('slug', array_map(strval(...), array_keys($lineup->filters)))
+                ->orderBy('label')
+                ->get(),
+            'fields' => array_diff_key(ProposeFilter::fields(), $lineup->filters),
+            'order' => $request->string('propose')->toString() === 'order' ? $worth->order($page, $lineup) : null,
+            'proposal' => $request->string('propose')->toString() === 'lineup' ? $worth->proposal($page, LineupWarnings::MOST) : null,
+            'compared' => $with !== ''
+                    ? [
+                        'page' => $with,
+                        'lineup' => $all->of($this->known($with, $all)),
+                    ]
+                    : null,
+            'sorts' => SortOrder::list($lineup->settings['sorts'] ?? null),
+            'sortFields' => SortOrder::FIELDS +
+                Definition::query()
+                    ->where('state', State::Accepted)
+                    ->whereIn('kind', ['number', 'date'])
+                    ->pluck('label', 'slug')
+                    ->all(),
         ]);
     }
 
@@ -79,19 +117,22 @@ final class LineupsController
             // What else was typed into the form stays in it.
             $request->flashExcept(['control', 'bands', 'propose', 'band_count', 'token']);
 
-            return redirect()
-                ->route(
-                    'line-ups',
-                    [
-                        ...$this->where($request), 'filter' => $key, 'bands' => $request->string('propose')->toString(),
-                        'number' => $request->integer('band_count', 5),
-                    ],
-                );
+            return redirect()->route('line-ups', [
+                ...$this->where($request),
+                'filter' => $key,
+                'bands' => $request->string('propose')->toString(),
+                'number' => $request->integer('band_count', 5),
+            ]);
         }
 
         return $this->back(
             $request,
-            $edit->save($key, (new FilterForm($request->all(), $filter->settings()))->read(), $placement, $request->string('token')->toString()),
+            $edit->save(
+                $key,
+                (new FilterForm($request->all(), $filter->settings()))->read(),
+                $placement,
+                $request->string('token')->toString(),
+            ),
             ['filter' => $key],
         );
     }
@@ -100,17 +141,22 @@ final class LineupsController
     public function admit(Request $request, string $key, ChangeFilter $edit): RedirectResponse
     {
         $placement = $this->target($request);
-        $given = (Compositions::load()->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key))->given;
-        $chosen = array_values(array_unique([
-            ...array_map(intval(...), (array) ($given['chosen'] ?? [])),
-            ...array_map(intval(...), (array) $request->input('admit', [])),
-        ]));
+        $given = (
+            Compositions::load()->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key)
+        )->given;
+        $chosen = array_values(
+            array_unique([
+                ...array_map(intval(...), (array) ($given['chosen'] ?? [])),
+                ...array_map(intval(...), (array) $request->input('admit', [])),
+            ]),
+        );
 
         return $this->back(
             $request,
             $edit->save(
                 $key,
-                ['chosen' => $chosen, 'seen' => $request->boolean('all') ? FilterForm::newest() : (int) ($given['seen'] ?? 0)] + $given,
+                ['chosen' => $chosen, 'seen' => $request->boolean('all') ? FilterForm::newest() : (int) ($given['seen'] ?? 0)] +
+                    $given,
                 $placement,
                 ChangeFilter::token($given),
             ),
@@ -144,13 +190,19 @@ final class LineupsController
     {
         $all = Compositions::load();
         $were = SortOrder::list($all->of($this->page($request, $all))->settings['sorts'] ?? null);
-        $sorts = array_map(fn (SortOrder $order): array => $order->toArray(), SortOrder::list(SortForm::read((array) $request->input('sorts', []), $were)));
+        $sorts = array_map(
+            fn (SortOrder $order): array => $order->toArray(),
+            SortOrder::list(SortForm::read((array) $request->input('sorts', []), $were)),
+        );
         $soldOut = $request->string('sold_out')->toString();
         $change = $edit->page(
             [
                 'sold_out' => in_array($soldOut, ['shown', 'last', 'hidden'], true) ? $soldOut : null,
                 // What was typed is meant, whether or not it was said to be.
-                'sorts' => $request->boolean('own_sorts') || $sorts !== array_map(fn (SortOrder $order): array => $order->toArray(), $were) ? $sorts : null,
+                'sorts' => $request->boolean('own_sorts') ||
+                    $sorts !== array_map(fn (SortOrder $order): array => $order->toArray(), $were)
+                        ? $sorts
+                        : null,
                 'most' => $request->integer('most') > 0 ? min(50, $request->integer('most')) : null,
             ],
             $this->target($request),
@@ -163,7 +215,11 @@ final class LineupsController
     {
         $to = $request->string('to')->toString();
         $to = ctype_digit($to) ? "below:{$to}" : $to;
-        $change = $edit->copy($this->target($request), Placement::of($to, Compositions::load()->tree)->text(), $request->boolean('move'));
+        $change = $edit->copy(
+            $this->target($request),
+            Placement::of($to, Compositions::load()->tree)->text(),
+            $request->boolean('move'),
+        );
 
         return redirect()
             ->route('line-ups', ['page' => LineupLedger::pageOf($to)])
@@ -191,15 +247,20 @@ final class LineupsController
         $found = $facts->of($page, $filter->key);
         $ends = $found->ends() ?? [0.0, 0.0];
         $number = min(12, max(2, $request->integer('number', 5)));
-        $edges = $way === 'shares' ? ProposedBands::equalShares($found->numbers, $number) : ProposedBands::equalSteps($ends[0], $ends[1], $number);
+        $edges =
+            $way === 'shares'
+                ? ProposedBands::equalShares($found->numbers, $number)
+                : ProposedBands::equalSteps($ends[0], $ends[1], $number);
 
-        return FilterSettings::of([
-            'control' => Control::Bands->value,
-            'bands' => array_map(
-                fn (Band $band): array => $band->toArray(),
-                array_values(array_filter(Band::between($edges), fn (Band $band): bool => $found->holding($band) > 0)),
-            ),
-        ] + $filter->given);
+        return FilterSettings::of(
+            [
+                'control' => Control::Bands->value,
+                'bands' => array_map(
+                    fn (Band $band): array => $band->toArray(),
+                    array_values(array_filter(Band::between($edges), fn (Band $band): bool => $found->holding($band) > 0)),
+                ),
+            ] + $filter->given,
+        );
     }
 
     private function page(Request $request, Compositions $all): string
@@ -214,7 +275,9 @@ final class LineupsController
 
             return in_array($page, [Placement::SHOP, Placement::SEARCH, Placement::BRANDS], true)
                 ? $page
-                : ($bySlug === null ? throw Refused::unknown('page', $page) : (string) $bySlug->id);
+                : ($bySlug === null
+                    ? throw Refused::unknown('page', $page)
+                    : (string) $bySlug->id);
         }
 
         return $all->tree->find((int) $page) === null ? throw Refused::unknown('page', $page) : $page;

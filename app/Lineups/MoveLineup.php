@@ -21,28 +21,47 @@ final readonly class MoveLineup
     {
         $all = Compositions::load();
         $source = Lineup::query()->where('placement', $from)->first();
-        if ($source === null || $from === $to || $from === Placement::SHOP && $move) {
+        if ($source === null || $from === $to || ($from === Placement::SHOP && $move)) {
             throw new Refused($source === null ? 'Nothing is said there that could be copied.' : 'Choose other pages.', 'to');
         }
 
-        return $this->ledger->record($to, function (Journal $journal, int $lineup) use ($source, $from, $to, $move, $all): string {
+        return $this->ledger->record($to, function (Journal $journal, int $lineup) use (
+            $source,
+            $from,
+            $to,
+            $move,
+            $all,
+        ): string {
             $this->clear($journal, $lineup);
             $inherited = LineupLedger::before($all, $to)->filters;
             foreach ($source->filters()->with('definition')->get() as $filter) {
                 $row = array_intersect_key(
                     $filter->getAttributes(),
                     array_flip([
-                        'position', 'definition_id', 'field', 'title', 'control', 'combine', 'empty_terms', 'open', 'step', 'unit', 'settings',
+                        'position',
+                        'definition_id',
+                        'field',
+                        'title',
+                        'control',
+                        'combine',
+                        'empty_terms',
+                        'open',
+                        'step',
+                        'unit',
+                        'settings',
                     ]),
                 );
-                isset($inherited[$filter->key()]) ? ChangeFilter::write(
-                    $journal, $lineup, $filter->key(), $filter->settings(), $to, $all,
-                ) : $journal->insert('filters', ['lineup_id' => $lineup] + $row);
+                if (isset($inherited[$filter->key()])) {
+                    ChangeFilter::write($journal, $lineup, $filter->key(), $filter->settings(), $to, $all);
+                } else {
+                    $journal->insert('filters', ['lineup_id' => $lineup] + $row);
+                }
             }
             foreach ($source->alterations()->get() as $change) {
                 $journal->insert(
                     'filter_changes',
-                    ['lineup_id' => $lineup] + array_intersect_key($change->getAttributes(), array_flip(['key', 'dropped', 'settings'])),
+                    ['lineup_id' => $lineup] +
+                        array_intersect_key($change->getAttributes(), array_flip(['key', 'dropped', 'settings'])),
                 );
             }
             $journal->update('lineups', $lineup, ['settings' => $source->getAttributes()['settings']]);
@@ -59,7 +78,9 @@ final readonly class MoveLineup
     public function remove(string $placement): ?Change
     {
         $all = Compositions::load();
-        $placement !== Placement::SHOP ?: throw new Refused('The line-up of the whole shop stays; take its filters out one by one.');
+        if ($placement === Placement::SHOP) {
+            throw new Refused('The line-up of the whole shop stays; take its filters out one by one.');
+        }
 
         return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($placement, $all): string {
             $this->clear($journal, $lineup);

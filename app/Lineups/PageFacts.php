@@ -37,7 +37,10 @@ final class PageFacts
     {
         return $this->remembered->ofData(
             "page-products:{$this->name($page)}",
-            fn (): int => (int) DB::table('items as p')->whereNull('p.parent_id')->whereRaw($this->scope($page)->product())->count(),
+            fn (): int => (int) DB::table('items as p')
+                ->whereNull('p.parent_id')
+                ->whereRaw($this->scope($page)->product())
+                ->count(),
         );
     }
 
@@ -52,13 +55,20 @@ final class PageFacts
     {
         return $this->remembered->ofData(
             "nested:{$this->name($page)}:{$definition->slug}",
-            fn (): array => $this->several($this->ofDefinition($page, $definition, 'v.id', 'v.held = 0 AND v.umbrella_id IS NOT NULL'))[1],
+            fn (): array => $this->several(
+                $this->ofDefinition($page, $definition, 'v.id', 'v.held = 0 AND v.umbrella_id IS NOT NULL'),
+            )[1],
         );
     }
 
     public function scope(string $page): DraftScope
     {
-        return $this->scopes[$page] ??= DraftScope::of($page, $this->compositions()->tree, $this->counts, $this->hidesSoldOut($page));
+        return $this->scopes[$page] ??= DraftScope::of(
+            $page,
+            $this->compositions()->tree,
+            $this->counts,
+            $this->hidesSoldOut($page),
+        );
     }
 
     private function hidesSoldOut(string $page): bool
@@ -69,7 +79,9 @@ final class PageFacts
     /** What is kept is kept for each way to list a page. */
     private function name(string $page): string
     {
-        return $page.($this->hidesSoldOut($page) ? ' in stock' : '').($page === Placement::BRANDS ? ' of '.$this->scope($page)->term : '');
+        return $page.
+            ($this->hidesSoldOut($page) ? ' in stock' : '').
+            ($page === Placement::BRANDS ? ' of '.$this->scope($page)->term : '');
     }
 
     private function compositions(): Compositions
@@ -80,26 +92,42 @@ final class PageFacts
     private function count(string $page, string $key): FilterFacts
     {
         $definition = Definition::query()->live()->where('slug', $key)->first();
-        $kind = $definition->kind ?? Filter::FIELDS[$key][1] ?? null;
+        $kind = $definition->kind ?? (Filter::FIELDS[$key][1] ?? null);
         if ($kind === null) {
             return new FilterFacts($this->products($page), 0, [], []);
         }
         if ($kind === Kind::Number || $kind === Kind::Date) {
-            return $this->numbers($page, $definition === null
-                ? $this->fieldNumbers($page, $key)
-                : $this->ofDefinition($page, $definition, 's.number', 's.number IS NOT NULL'));
+            return $this->numbers(
+                $page,
+                $definition === null
+                    ? $this->fieldNumbers($page, $key)
+                    : $this->ofDefinition($page, $definition, 's.number', 's.number IS NOT NULL'),
+            );
         }
         if ($kind === Kind::Text) {
-            $carrying = $definition === null ? 0 : (int) DB::scalar('SELECT COUNT(*) FROM (SELECT DISTINCT id FROM ('.$this->ofDefinition($page, $definition, '1', '1').'))');
+            $carrying =
+                $definition === null
+                    ? 0
+                    : (int) DB::scalar(
+                        'SELECT COUNT(*) FROM (SELECT DISTINCT id FROM ('.
+                            $this->ofDefinition($page, $definition, '1', '1').
+                            '))',
+                    );
 
             return new FilterFacts($this->products($page), $carrying, [], []);
         }
 
-        return $this->terms($page, match (true) {
-            $definition !== null => $this->ofDefinition($page, $definition, TermNumbers::SQL, 'v.held = 0'),
-            $key === Filter::STOCK => $this->stock($page, 'p.id'),
-            default => $this->categories($page),
-        }, $definition === null ? $key === Filter::CATEGORY : ($definition->level === Level::Product || ! $this->hasVariants()) && ! $this->holdsSeveral($definition));
+        return $this->terms(
+            $page,
+            match (true) {
+                $definition !== null => $this->ofDefinition($page, $definition, TermNumbers::SQL, 'v.held = 0'),
+                $key === Filter::STOCK => $this->stock($page, 'p.id'),
+                default => $this->categories($page),
+            },
+            $definition === null
+                ? $key === Filter::CATEGORY
+                : ($definition->level === Level::Product || ! $this->hasVariants()) && ! $this->holdsSeveral($definition),
+        );
     }
 
     /** @param  bool  $single  whether no product can have two answers */
@@ -167,12 +195,19 @@ final class PageFacts
     {
         return $this->remembered->ofData("answers:{$this->name($page)}:{$key}", function () use ($page, $key): ItemAnswers {
             $definition = Definition::query()->live()->where('slug', $key)->first();
-            $kind = $definition->kind ?? Filter::FIELDS[$key][1] ?? Kind::Text;
-            $level = $definition->level ?? (in_array($key, [Filter::CATEGORY, Filter::ADDED], true) ? Level::Product : Level::Variant);
+            $kind = $definition->kind ?? (Filter::FIELDS[$key][1] ?? Kind::Text);
+            $level =
+                $definition->level ?? (in_array($key, [Filter::CATEGORY, Filter::ADDED], true) ? Level::Product : Level::Variant);
             $isNumber = $kind === Kind::Number || $kind === Kind::Date;
             $sql = match (true) {
                 $kind === Kind::Text => 'SELECT 0, 0 WHERE 0',
-                $definition !== null => $this->ofDefinition($page, $definition, $isNumber ? 's.number' : TermNumbers::SQL, $isNumber ? 's.number IS NOT NULL' : 'v.held = 0', byItem: true),
+                $definition !== null => $this->ofDefinition(
+                    $page,
+                    $definition,
+                    $isNumber ? 's.number' : TermNumbers::SQL,
+                    $isNumber ? 's.number IS NOT NULL' : 'v.held = 0',
+                    byItem: true,
+                ),
                 $key === Filter::CATEGORY => $this->categories($page),
                 $key === Filter::STOCK => $this->stock($page, 'i.id'),
                 default => $this->fieldNumbers($page, $key, byItem: true),
@@ -192,7 +227,11 @@ final class PageFacts
     {
         $scope = $this->scope($page);
 
-        return "SELECT {$of}, ".Stock::TERM.' FROM items i JOIN items p ON p.id = '.Counted::PRODUCT." WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$scope->products} AND {$scope->variant()}";
+        return "SELECT {$of}, ".
+            Stock::TERM.
+            ' FROM items i JOIN items p ON p.id = '.
+            Counted::PRODUCT.
+            " WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$scope->products} AND {$scope->variant()}";
     }
 
     private function fieldNumbers(string $page, string $key, bool $byItem = false): string
@@ -203,9 +242,16 @@ final class PageFacts
         $ofVariants = "{$scope->products} AND {$scope->variant()}";
 
         return match (true) {
-            $key === Filter::ADDED => "SELECT p.id, CAST(julianday('now') - julianday(p.created_at) AS INTEGER) FROM items p WHERE p.parent_id IS NULL AND p.created_at IS NOT NULL AND {$scope->product()}",
-            $list !== null => "SELECT {$of}, d.number FROM (".Discount::sql($list).') d JOIN items i ON i.id = d.id JOIN items p ON p.id = '.Counted::PRODUCT." WHERE {$ofVariants}",
-            $key === Filter::PRICE => "SELECT {$of}, i.price FROM items i JOIN items p ON p.id = ".Counted::PRODUCT." WHERE i.variant_count = 0 AND i.price IS NOT NULL AND {$ofVariants}",
+            $key === Filter::ADDED => "SELECT p.id, CAST(julianday('now') - julianday(p.created_at) AS INTEGER) FROM items p
+                WHERE p.parent_id IS NULL AND p.created_at IS NOT NULL AND {$scope->product()}",
+            $list !== null => "SELECT {$of}, d.number FROM (".
+                Discount::sql($list).
+                ') d JOIN items i ON i.id = d.id JOIN items p ON p.id = '.
+                Counted::PRODUCT.
+                " WHERE {$ofVariants}",
+            $key === Filter::PRICE => "SELECT {$of}, i.price FROM items i JOIN items p ON p.id = ".
+                Counted::PRODUCT.
+                " WHERE i.variant_count = 0 AND i.price IS NOT NULL AND {$ofVariants}",
             default => 'SELECT 0, 0 WHERE 0',
         };
     }
@@ -215,24 +261,40 @@ final class PageFacts
     {
         $scope = $this->scope($page);
         $variants = $this->hasVariants();
-        $ofProducts = $definition->level === Level::Product || ! $variants && $scope->variant() === '1';
+        $ofProducts = $definition->level === Level::Product || (! $variants && $scope->variant() === '1');
         $within = $ofProducts ? $scope->product() : "{$scope->products} AND {$scope->variant()}";
         $product = $variants || ! $ofProducts ? Counted::PRODUCT : 'a.item_id';
         // Of several numbers of one item the smallest counts.
         $smallest = $what === 's.number' && $this->holdsSeveral($definition);
 
-        return 'SELECT '.($byItem ? 'a.item_id' : $product).' AS id, '.($smallest ? 'MIN(s.number)' : $what).' FROM spellings s'.(str_contains($what.$where, 'v.') ? ' JOIN attribute_values v ON v.id = s.value_id' : '').' JOIN assignments a ON a.spelling_id = s.id'
-            .($product === 'a.item_id' ? '' : ' JOIN items i ON i.id = a.item_id').($within === '1' ? '' : " JOIN items p ON p.id = {$product}")." WHERE s.definition_id = {$definition->id} AND {$where}".($product === 'a.item_id' ? '' : ' AND '.Counted::on($definition->level)).($within === '1' ? '' : " AND {$within}")
-            .($smallest ? ' GROUP BY a.item_id' : '');
+        return 'SELECT '.
+            ($byItem ? 'a.item_id' : $product).
+            ' AS id, '.
+            ($smallest ? 'MIN(s.number)' : $what).
+            ' FROM spellings s'.
+            (str_contains($what.$where, 'v.') ? ' JOIN attribute_values v ON v.id = s.value_id' : '').
+            ' JOIN assignments a ON a.spelling_id = s.id'.
+            ($product === 'a.item_id' ? '' : ' JOIN items i ON i.id = a.item_id').
+            ($within === '1' ? '' : " JOIN items p ON p.id = {$product}").
+            " WHERE s.definition_id = {$definition->id} AND {$where}".
+            ($product === 'a.item_id' ? '' : ' AND '.Counted::on($definition->level)).
+            ($within === '1' ? '' : " AND {$within}").
+            ($smallest ? ' GROUP BY a.item_id' : '');
     }
 
     /** Whether any product carries several values of it; it may have taken several before it takes one. */
     private function holdsSeveral(Definition $definition): bool
     {
-        return $definition->multiple || $this->remembered->ofData(
-            "several:{$definition->id}",
-            fn (): bool => (bool) DB::scalar('SELECT EXISTS (SELECT 1 FROM assignments a JOIN assignments b ON b.item_id = a.item_id AND b.definition_id = a.definition_id AND b.spelling_id > a.spelling_id WHERE a.definition_id = ?)', [$definition->id]),
-        );
+        return $definition->multiple ||
+            $this->remembered->ofData(
+                "several:{$definition->id}",
+                fn (): bool => (bool) DB::scalar(
+                    'SELECT EXISTS (SELECT 1 FROM assignments a
+                        JOIN assignments b ON b.item_id = a.item_id AND b.definition_id = a.definition_id
+                        AND b.spelling_id > a.spelling_id WHERE a.definition_id = ?)',
+                    [$definition->id],
+                ),
+            );
     }
 
     private function hasVariants(): bool
@@ -252,7 +314,9 @@ final class PageFacts
 
         return $cases === ''
             ? 'SELECT 0, 0 WHERE 0'
-            : "SELECT * FROM (SELECT p.id, CASE{$cases} END AS term FROM items p WHERE p.parent_id IS NULL AND {$this->scope($page)->product()}) WHERE term IS NOT NULL";
+            : "SELECT * FROM (SELECT p.id, CASE{$cases} END AS term FROM items p WHERE p.parent_id IS NULL AND {$this->scope(
+                $page,
+            )->product()}) WHERE term IS NOT NULL";
     }
 
     /** @return iterable<array{0: int, 1: int|float}> */

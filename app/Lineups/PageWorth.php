@@ -68,7 +68,12 @@ final class PageWorth
         return $this->ranked(
             $page,
             array_map(
-                fn (ComposedFilter $filter): FilterWorth => $this->one($page, $filter->key, $filter->settings()->title, $filter->settings()),
+                fn (ComposedFilter $filter): FilterWorth => $this->one(
+                    $page,
+                    $filter->key,
+                    $filter->settings()->title,
+                    $filter->settings(),
+                ),
                 $lineup->filters,
             ),
         );
@@ -78,10 +83,24 @@ final class PageWorth
     public function proposal(string $page, int $most): array
     {
         $candidates = [];
-        foreach (Definition::query()->where('state', State::Accepted)->whereIn('kind', [Kind::Choice, Kind::Flag, Kind::Number])->orderBy('id')->get() as $definition) {
-            $settings = FilterSettings::of(['key' => $definition->slug, 'kind' => $definition->kind->value, 'title' => $definition->label]);
+        foreach (
+            Definition::query()
+                ->where('state', State::Accepted)
+                ->whereIn('kind', [Kind::Choice, Kind::Flag, Kind::Number])
+                ->orderBy('id')
+                ->get() as $definition
+        ) {
+            $settings = FilterSettings::of([
+                'key' => $definition->slug,
+                'kind' => $definition->kind->value,
+                'title' => $definition->label,
+            ]);
             $worth = $this->one($page, $definition->slug, $definition->label, $settings);
-            if ($worth->coverage >= self::COVERED && $worth->narrowing >= self::NARROWS && $worth->earns >= self::COVERED * self::NARROWS) {
+            if (
+                $worth->coverage >= self::COVERED &&
+                $worth->narrowing >= self::NARROWS &&
+                $worth->earns >= self::COVERED * self::NARROWS
+            ) {
                 $candidates[$definition->slug] = $worth;
             }
         }
@@ -92,13 +111,22 @@ final class PageWorth
                 Filter::FIELDS[$field][0],
                 FilterSettings::of(['key' => $field, 'kind' => Filter::FIELDS[$field][1]->value]),
             );
-            if ($worth->coverage >= self::COVERED && ($worth->narrowing >= self::NARROWS || $field === Filter::STOCK && $worth->narrowing > 0)) {
+            if (
+                $worth->coverage >= self::COVERED &&
+                ($worth->narrowing >= self::NARROWS || ($field === Filter::STOCK && $worth->narrowing > 0))
+            ) {
                 $candidates[$field] = $worth;
             }
         }
         $proposed = [];
         foreach ($this->ranked($page, $candidates) as $key) {
-            if (count($proposed) < $most && array_filter($proposed, fn (FilterWorth $other): bool => $this->overlap($page, $key, $other->key) >= self::SAME) === []) {
+            if (
+                count($proposed) < $most &&
+                array_filter(
+                    $proposed,
+                    fn (FilterWorth $other): bool => $this->overlap($page, $key, $other->key) >= self::SAME,
+                ) === []
+            ) {
                 $proposed[] = $candidates[$key];
             }
         }
@@ -106,15 +134,28 @@ final class PageWorth
         return $proposed;
     }
 
-    private function one(string $page, string $key, string $title, FilterSettings $settings, ?string $same = null, float $overlap = 0.0): FilterWorth
-    {
+    private function one(
+        string $page,
+        string $key,
+        string $title,
+        FilterSettings $settings,
+        ?string $same = null,
+        float $overlap = 0.0,
+    ): FilterWorth {
         $facts = $this->facts->of($page, $key);
         $counts = $this->counts($facts, $settings);
         $narrowing = Worth::narrowing($counts, $facts->products);
 
         return new FilterWorth(
-            $key, $title, $facts->products, $facts->coverage(), $narrowing, (int) round($facts->products * (1 - $narrowing)),
-            $facts->coverage() * $narrowing * Worth::shared($counts, $facts->products), $same, $overlap,
+            $key,
+            $title,
+            $facts->products,
+            $facts->coverage(),
+            $narrowing,
+            (int) round($facts->products * (1 - $narrowing)),
+            $facts->coverage() * $narrowing * Worth::shared($counts, $facts->products),
+            $same,
+            $overlap,
         );
     }
 
@@ -124,10 +165,10 @@ final class PageWorth
         if ($facts->numbers === []) {
             return array_filter($facts->counts, fn (int $term): bool => $settings->offers($term), ARRAY_FILTER_USE_KEY);
         }
-        $bands = $settings->control === Control::Bands
-            && $settings->bands !== []
-            ? $settings->bands
-            : Band::between(ProposedBands::equalShares($facts->numbers, self::SCALE_BANDS));
+        $bands =
+            $settings->control === Control::Bands && $settings->bands !== []
+                ? $settings->bands
+                : Band::between(ProposedBands::equalShares($facts->numbers, self::SCALE_BANDS));
         $counts = [];
         foreach ($bands as $i => $band) {
             $counts[$i] = $facts->holding($band);

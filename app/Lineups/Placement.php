@@ -41,7 +41,8 @@ final readonly class Placement
 
     public function name(CategoryTree $tree): string
     {
-        return self::NAMES[$this->kind] ?? ($tree->find((int) $this->category)->path ?? '').($this->kind === 'below' ? ' and below' : ' alone');
+        return self::NAMES[$this->kind] ??
+            ($tree->find((int) $this->category)->path ?? '').($this->kind === 'below' ? ' and below' : ' alone');
     }
 
     /**
@@ -56,6 +57,10 @@ final readonly class Placement
             return $page === self::SHOP ? [self::SHOP] : [self::SHOP, $page];
         }
 
-        return [self::SHOP, ...array_map(fn (int $id): string => "below:{$id}", array_reverse($tree->withAncestors((int) $page))), "only:{$page}"];
+        return [
+            self::SHOP,
+            ...array_map(fn (int $id): string => "below:{$id}", array_reverse($tree->withAncestors((int) $page))),
+            "only:{$page}",
+        ];
     }
 }

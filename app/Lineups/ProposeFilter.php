@@ -34,7 +34,9 @@ final readonly class ProposeFilter
             return $this->ofDefinition($definition);
         }
         [$title, $kind] = Filter::FIELDS[$source] ?? throw Refused::unknown('definition', $source);
-        isset(self::fields()[$source]) || throw new Refused('There is no list price to tell a discount from. Define a number "List price" first.', 'source');
+        if (! isset(self::fields()[$source])) {
+            throw new Refused('There is no list price to tell a discount from. Define a number "List price" first.', 'source');
+        }
         $row = $this->row($title, Control::fitting($kind)[0], Combine::Any) + ['field' => $source];
 
         return match ($source) {
@@ -44,20 +46,24 @@ final readonly class ProposeFilter
                 'control' => Control::Bands->value,
                 'combine' => Combine::One->value,
                 'unit' => 'days',
-                'settings' => (string) json_encode(['bands' => [
-                    ['from' => null, 'to' => 7, 'label' => 'In the last week'],
-                    ['from' => null, 'to' => 30, 'label' => 'In the last 30 days'],
-                ]]),
+                'settings' => (string) json_encode([
+                    'bands' => [
+                        ['from' => null, 'to' => 7, 'label' => 'In the last week'],
+                        ['from' => null, 'to' => 30, 'label' => 'In the last 30 days'],
+                    ],
+                ]),
             ] + $row,
             Filter::DISCOUNT => [
                 'control' => Control::Bands->value,
                 'combine' => Combine::One->value,
                 'unit' => '%',
-                'settings' => (string) json_encode(['bands' => [
-                    ['from' => 10, 'to' => null, 'label' => '10 % off and more'],
-                    ['from' => 25, 'to' => null, 'label' => '25 % off and more'],
-                    ['from' => 50, 'to' => null, 'label' => '50 % off and more'],
-                ]]),
+                'settings' => (string) json_encode([
+                    'bands' => [
+                        ['from' => 10, 'to' => null, 'label' => '10 % off and more'],
+                        ['from' => 25, 'to' => null, 'label' => '25 % off and more'],
+                        ['from' => 50, 'to' => null, 'label' => '50 % off and more'],
+                    ],
+                ]),
             ] + $row,
             default => $row,
         };
@@ -85,6 +91,12 @@ final readonly class ProposeFilter
     /** @return array{title: string, control: string, combine: string, empty_terms: string, open: int} */
     private function row(string $title, Control $control, Combine $combine): array
     {
-        return ['title' => $title, 'control' => $control->value, 'combine' => $combine->value, 'empty_terms' => EmptyTerms::Hide->value, 'open' => 1];
+        return [
+            'title' => $title,
+            'control' => $control->value,
+            'combine' => $combine->value,
+            'empty_terms' => EmptyTerms::Hide->value,
+            'open' => 1,
+        ];
     }
 }

@@ -29,7 +29,9 @@ final class SortForm
             $by = [];
             foreach ((array) ($row['by'] ?? []) as $step) {
                 [$field, $down] = [...explode(' ', is_string($step) ? $step : '', 2), ''];
-                $field === '' ?: $by[] = [$field, $down === 'down'];
+                if ($field !== '') {
+                    $by[] = [$field, $down === 'down'];
+                }
             }
             if ($name === '' && $by === []) {
                 continue;
@@ -42,7 +44,12 @@ final class SortForm
                 fn (string $slug): bool => in_array($slug, $taken, true),
             );
             $taken[] = $slug;
-            $orders[] = ['slug' => $slug, 'name' => $name, 'by' => $by, 'active' => (bool) ($row['active'] ?? false)];
+            $orders[] = [
+                'slug' => $slug,
+                'name' => $name,
+                'by' => $by,
+                'active' => (bool) ($row['active'] ?? false),
+            ];
         }
 
         return $orders;

@@ -51,57 +51,88 @@ final class BuildEdition
     public function __invoke(int $number, Summary $summary, Closure $progress): array
     {
         $progress('Numbering products', 0.0);
-        $this->numbering = new Numbering;
+        $this->numbering = new Numbering();
         $layout = $this->numbering->layout;
-        foreach (['format' => EditionWriter::FORMAT, 'edition' => $number, 'lanes' => json_encode($layout->sizes), 'summary' => serialize($summary), 'currency' => config('lokum.currency'), 'locale' => config('lokum.locale')] as $key => $value) {
+        foreach (
+            [
+                'format' => EditionWriter::FORMAT,
+                'edition' => $number,
+                'lanes' => json_encode($layout->sizes),
+                'summary' => serialize($summary),
+                'currency' => config('lokum.currency'),
+                'locale' => config('lokum.locale'),
+            ] as $key => $value
+        ) {
             $this->writer->insert('meta', [$key, (string) $value]);
         }
         $this->categories();
         $counted = array_map(fn (TermLine $term): int => $term->products, $summary->terms);
         $definitions = Definition::query()->live()->orderBy('id')->get();
         foreach ($definitions as $i => $definition) {
-            $progress('Counting '.$definition->label, 0.1 + 0.4 * $i / max(1, count($definitions)));
+            $progress('Counting '.$definition->label, 0.1 + (0.4 * $i) / max(1, count($definitions)));
             match ($definition->kind) {
-                Kind::Choice, Kind::Flag => $this->attribute($definition, $definition->state === State::Accepted ? $counted : null),
-                Kind::Number => $this->numbers(
-                    $definition->slug, $definition->label, $definition->unit, $definition->level, $this->numbersOf($definition),
+                Kind::Choice, Kind::Flag => $this->attribute(
+                    $definition,
+                    $definition->state === State::Accepted ? $counted : null,
                 ),
-                Kind::Date => $this->numbers($definition->slug, $definition->label, 'day', $definition->level, $this->numbersOf($definition)),
+                Kind::Number => $this->numbers(
+                    $definition->slug,
+                    $definition->label,
+                    $definition->unit,
+                    $definition->level,
+                    $this->numbersOf($definition),
+                ),
+                Kind::Date => $this->numbers(
+                    $definition->slug,
+                    $definition->label,
+                    'day',
+                    $definition->level,
+                    $this->numbersOf($definition),
+                ),
                 Kind::Text => null,
             };
         }
-        $directories = $definitions->filter(fn (Definition $definition): bool => $definition->has_pages && $definition->kind === Kind::Choice);
+        $directories = $definitions->filter(
+            fn (Definition $definition): bool => $definition->has_pages && $definition->kind === Kind::Choice,
+        );
         $this->writer->insert('meta', ['directories', (string) json_encode($directories->pluck('id')->values()->all())]);
         foreach ($directories as $definition) {
-            foreach ($definition->values()->where(fn ($either) => $either->whereNotNull('description')->orWhereNotNull('picture'))->get() as $value) {
+            foreach (
+                $definition
+                    ->values()
+                    ->where(fn ($either) => $either->whereNotNull('description')->orWhereNotNull('picture'))
+                    ->get() as $value
+            ) {
                 $this->writer->insert('pages', [$value->id, $definition->id, $value->description, $value->picture]);
             }
         }
         $this->fields();
         $this->words($definitions);
-        $this->writer->insert(
-            'meta',
-            [
-                'sections',
-                (string) json_encode(
-                    $definitions->whereNotNull('section')->where('section', '!=', '')->pluck('section', 'label')->all(),
-                    JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE,
-                ),
-            ],
-        );
-        $this->writer->insert(
-            'meta',
-            ['counted_numbers', (string) json_encode(['price', 'stock', ...$definitions->where('kind', Kind::Number)->pluck('slug')->all()])],
-        );
+        $this->writer->insert('meta', [
+            'sections',
+            (string) json_encode(
+                $definitions->whereNotNull('section')->where('section', '!=', '')->pluck('section', 'label')->all(),
+                JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE,
+            ),
+        ]);
+        $this->writer->insert('meta', [
+            'counted_numbers',
+            (string) json_encode(['price', 'stock', ...$definitions->where('kind', Kind::Number)->pluck('slug')->all()]),
+        ]);
         $lineups = new EditionLineups($this->writer, $this->draft, $this->compositions);
         $lineups->write();
         $progress('Writing texts', 0.48);
-        (new EditionTexts($this->writer, $this->numbering))->write($definitions->where('kind', Kind::Text)->whereIn('slug', $lineups->keys()));
+        (new EditionTexts($this->writer, $this->numbering))->write(
+            $definitions->where('kind', Kind::Text)->whereIn('slug', $lineups->keys()),
+        );
         $this->extras($lineups->keys());
         $progress('Writing products', 0.5);
         $this->listingCounts->write($this->writer);
         (new EditionProducts(
-            $this->writer, $this->numbering, $definitions, $lineups->sorts(),
+            $this->writer,
+            $this->numbering,
+            $definitions,
+            $lineups->sorts(),
         ))(fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share));
 
         return ['products' => $layout->products(), 'variants' => $layout->variants(), 'terms' => $this->terms];
@@ -112,28 +143,44 @@ final class BuildEdition
         $bits = [];
         $categories = [];
         $tree = CategoryTree::load();
-        foreach ($this->stream('SELECT id, category_id FROM items WHERE parent_id IS NULL AND category_id IS NOT NULL') as [$id, $category]) {
+        foreach (
+            $this->stream('SELECT id, category_id FROM items WHERE parent_id IS NULL AND category_id IS NOT NULL') as [$id, $category]
+        ) {
             $bits[$category][] = $number = $this->numbering->product($id);
             $categories[$number] = (int) $category;
         }
         $this->listingCounts = new ListingCounts($tree, $categories);
         foreach ($tree->flat() as [$category, $depth]) {
-            $below = array_merge(...array_map(
-                fn (int $id): array => $bits[$id] ?? [],
-                $category->own_only ? [$category->id] : $tree->withDescendants($category->id),
-            ));
-            $this->writer->insert('categories', [$category->id, $category->parent_id, $category->name, $category->slug, $category->path, $depth, count($below),
-                new Blob(StoredBits::encode($below, $this->numbering->layout->productBytes()))]);
+            $below = array_merge(
+                ...array_map(
+                    fn (int $id): array => $bits[$id] ?? [],
+                    $category->own_only ? [$category->id] : $tree->withDescendants($category->id),
+                ),
+            );
+            $this->writer->insert('categories', [
+                $category->id,
+                $category->parent_id,
+                $category->name,
+                $category->slug,
+                $category->path,
+                $depth,
+                count($below),
+                new Blob(StoredBits::encode($below, $this->numbering->layout->productBytes())),
+            ]);
         }
     }
 
     /** @param  array<int, int>|null  $counted  products by value id, where they were counted already */
     private function attribute(Definition $definition, ?array $counted): void
     {
-        $this->writer->insert(
-            'attributes',
-            [$definition->id, $definition->slug, $definition->label, $definition->kind->value, $definition->level->value, $definition->help],
-        );
+        $this->writer->insert('attributes', [
+            $definition->id,
+            $definition->slug,
+            $definition->label,
+            $definition->kind->value,
+            $definition->level->value,
+            $definition->help,
+        ]);
         // Items of the other level are among them; they have no bit.
         $carrying = fn (string $values): PDOStatement => DB::connection()
             ->getPdo()
@@ -144,7 +191,13 @@ final class BuildEdition
             $items = $term['id'] > Umbrella::TERM ? $ofUmbrella : $ofValue;
             $items->execute([$term['id'] > Umbrella::TERM ? $term['id'] - Umbrella::TERM : $term['id']]);
             $this->term(
-                $term['id'], $definition->id, $position, $term['slug'], $term['label'], $term['look'], $definition->level,
+                $term['id'],
+                $definition->id,
+                $position,
+                $term['slug'],
+                $term['label'],
+                $term['look'],
+                $definition->level,
                 $items->fetchAll(PDO::FETCH_COLUMN),
             );
         }
@@ -163,15 +216,30 @@ final class BuildEdition
         foreach ($this->draft->below($definition) as $position => $term) {
             $ofValue->execute([$term->id]);
             $this->term(
-                $term->id, $definition->id, $position, $term->slug, $term->label, $term->look->toJson(), $definition->level,
-                $ofValue->fetchAll(PDO::FETCH_COLUMN), $term->parent,
+                $term->id,
+                $definition->id,
+                $position,
+                $term->slug,
+                $term->label,
+                $term->look->toJson(),
+                $definition->level,
+                $ofValue->fetchAll(PDO::FETCH_COLUMN),
+                $term->parent,
             );
         }
     }
 
     /** @param  list<int>  $items */
     private function term(
-        int $id, int $attribute, int $position, string $slug, string $label, ?string $look, Level $level, array $items, ?int $parent = null,
+        int $id,
+        int $attribute,
+        int $position,
+        string $slug,
+        string $label,
+        ?string $look,
+        Level $level,
+        array $items,
+        ?int $parent = null,
     ): void {
         [$bits, $products] = $this->numbering->bits($items, $level);
         if ($bits === [] && $parent !== null) {
@@ -186,8 +254,12 @@ final class BuildEdition
     /** @return Generator<int, array{0: int, 1: float}> */
     private function numbersOf(Definition $definition): Generator
     {
-        yield from $this->stream('SELECT a.item_id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id
-            WHERE s.definition_id = '.$definition->id.' AND s.number IS NOT NULL');
+        yield from $this->stream(
+            'SELECT a.item_id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id
+            WHERE s.definition_id = '.
+                $definition->id.
+                ' AND s.number IS NOT NULL',
+        );
     }
 
     /**
@@ -198,11 +270,13 @@ final class BuildEdition
     private function words(Collection $definitions): void
     {
         $fields = array_map(fn (array $field): string => $field[0], Filter::FIELDS);
-        foreach ([
-            'helps' => $definitions->whereNotNull('help')->where('help', '!=', '')->pluck('help', 'slug')->all(),
-            'labels' => $definitions->pluck('label', 'slug')->all() + $fields,
-            'ended_attributes' => EndedAddresses::ofDefinitions(),
-        ] as $name => $words) {
+        foreach (
+            [
+                'helps' => $definitions->whereNotNull('help')->where('help', '!=', '')->pluck('help', 'slug')->all(),
+                'labels' => $definitions->pluck('label', 'slug')->all() + $fields,
+                'ended_attributes' => EndedAddresses::ofDefinitions(),
+            ] as $name => $words
+        ) {
             $this->writer->insert('meta', [$name, (string) json_encode($words, JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE)]);
         }
     }
@@ -210,12 +284,24 @@ final class BuildEdition
     private function fields(): void
     {
         foreach (['price' => 'Price', 'stock' => 'Stock'] as $field => $label) {
-            $this->numbers($field, $label, $field === 'price' ? (string) config('lokum.currency') : null, Level::Variant,
-                $this->stream("SELECT id, {$field} FROM items WHERE variant_count = 0 AND {$field} IS NOT NULL"));
+            $this->numbers(
+                $field,
+                $label,
+                $field === 'price' ? (string) config('lokum.currency') : null,
+                Level::Variant,
+                $this->stream("SELECT id, {$field} FROM items WHERE variant_count = 0 AND {$field} IS NOT NULL"),
+            );
         }
         $this->writer->insert('attributes', [0, 'stock', 'Stock', Kind::Flag->value, Level::Variant->value, null]);
-        foreach ([[self::IN_STOCK, 'yes', 'In stock', '> 0'], [self::SOLD_OUT, 'no', 'Sold out', '<= 0']] as $position => [$id, $slug, $label, $which]) {
-            $items = DB::table('items')->where('variant_count', 0)->whereRaw("stock {$which}")->pluck('id')->all();
+        foreach (
+            [[self::IN_STOCK, 'yes', 'In stock', '> '.
+                '0'], [self::SOLD_OUT, 'no', 'Sold out', '<= 0']] as $position => [$id, $slug, $label, $which]
+        ) {
+            $items = DB::table('items')
+                ->where('variant_count', 0)
+                ->whereRaw("stock {$which}")
+                ->pluck('id')
+                ->all();
             $this->term($id, 0, $position, $slug, $label, null, Level::Variant, $items);
         }
     }
@@ -229,7 +315,9 @@ final class BuildEdition
         foreach ($pairs as [$id, $number]) {
             $bit = $this->numbering->bit($id, $level);
             // Of several numbers of one variant the smallest counts.
-            $bit === null ?: $bits[$bit] = min($bits[$bit] ?? INF, (float) $number);
+            if ($bit !== null) {
+                $bits[$bit] = min($bits[$bit] ?? INF, (float) $number);
+            }
         }
         foreach ($bits as $number) {
             $numbers[var_export($number, true)] = $number;
@@ -237,13 +325,14 @@ final class BuildEdition
         asort($numbers);
         $ranks = array_flip(array_keys($numbers));
         $ranked = array_map(fn (float $number): int => $ranks[var_export($number, true)], $bits);
-        $this->writer->insert(
-            'numbers',
-            [
-                $field, $label, $unit, $level->value, new Blob(pack('e*', ...array_values($numbers))),
-                new Blob(StoredBits::encode(array_keys($bits), $bytes)),
-            ],
-        );
+        $this->writer->insert('numbers', [
+            $field,
+            $label,
+            $unit,
+            $level->value,
+            new Blob(pack('e*', ...array_values($numbers))),
+            new Blob(StoredBits::encode(array_keys($bits), $bytes)),
+        ]);
         for ($digit = 0; (count($numbers) - 1) >> $digit > 0; $digit++) {
             $set = [];
             foreach ($ranked as $bit => $rank) {
@@ -268,7 +357,10 @@ final class BuildEdition
                 'New',
                 'days',
                 Level::Product,
-                $this->stream("SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) FROM items WHERE parent_id IS NULL AND created_at IS NOT NULL"),
+                $this->stream(
+                    "SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) FROM items
+                        WHERE parent_id IS NULL AND created_at IS NOT NULL",
+                ),
             );
         }
         $list = in_array(Filter::DISCOUNT, $keys, true) ? Discount::listPrice() : null;

@@ -21,19 +21,45 @@ final class ContentDigest
     {
         $pdo = DB::connection()->getPdo();
         $items = 0;
-        foreach (self::rows($pdo, 'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image FROM items') as $row) {
+        foreach (
+            self::rows($pdo, 'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image FROM items') as $row
+        ) {
             $items = ($items + self::hash($row)) % self::MODULUS;
         }
         $accepted = Definition::query()->accepted()->orderBy('id')->get();
         $ids = implode(',', $accepted->pluck('id')->all()) ?: '0';
         // Mixed in the database: a catalog has millions of cells.
-        $cells = DB::scalar("SELECT SUM((item_id * 2654435761 + spelling_id * 40503 + item_id * spelling_id) % 2147483647) FROM assignments WHERE definition_id IN ({$ids})");
+        $cells = DB::scalar(
+            "SELECT SUM((item_id * 2654435761 + spelling_id * 40503 + item_id * spelling_id) % 2147483647) FROM assignments
+                WHERE definition_id IN ({$ids})",
+        );
         $texts = 0;
-        foreach (self::rows($pdo, "SELECT s.id, s.text, s.number, v.label, v.look, v.held FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.definition_id IN ({$ids}) AND EXISTS (SELECT 1 FROM assignments a WHERE a.spelling_id = s.id)") as $row) {
+        foreach (
+            self::rows(
+                $pdo,
+                "SELECT s.id, s.text, s.number, v.label, v.look, v.held FROM spellings s
+                    LEFT JOIN attribute_values v ON v.id = s.value_id
+                    WHERE s.definition_id IN ({$ids}) AND EXISTS (SELECT 1 FROM assignments a WHERE a.spelling_id = s.id)",
+            ) as $row
+        ) {
             $texts = ($texts + self::hash($row)) % self::MODULUS;
         }
-        $around = $accepted->map(fn (Definition $one): array => [$one->id, $one->label, $one->unit, $one->section, $one->level->value, $one->has_pages])->all();
-        $tree = DB::table('categories')->orderBy('id')->get(['id', 'parent_id', 'name', 'own_only'])->all();
+        $around = $accepted
+            ->map(
+                fn (Definition $one): array => [
+                    $one->id,
+                    $one->label,
+                    $one->unit,
+                    $one->section,
+                    $one->level->value,
+                    $one->has_pages,
+                ],
+            )
+            ->all();
+        $tree = DB::table('categories')
+            ->orderBy('id')
+            ->get(['id', 'parent_id', 'name', 'own_only'])
+            ->all();
 
         return implode(':', [$items, $cells, $texts, hash('xxh3', serialize([$around, $tree]))]);
     }

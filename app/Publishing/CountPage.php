@@ -24,7 +24,10 @@ final class CountPage
 
     private readonly AddedSets $sets;
 
-    /** @var array<string, array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}> */
+    /**
+     * @var array<string, array{label: string, unit: string|null, level: Level,
+     *         numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}>
+     */
     private array $numbers = [];
 
     /**
@@ -38,8 +41,15 @@ final class CountPage
      * @throws Refused for an attribute, a term or a field that does not exist, by its name
      */
     public function __construct(
-        private readonly EditionFile $edition, ?EditionCategory $category, private readonly Picks $picks, array $attributes, ?Scope $listing = null,
-        array $more = [], array $asked = [], private readonly array $nested = [], private readonly ?array $carried = null,
+        private readonly EditionFile $edition,
+        ?EditionCategory $category,
+        private readonly Picks $picks,
+        array $attributes,
+        ?Scope $listing = null,
+        array $more = [],
+        array $asked = [],
+        private readonly array $nested = [],
+        private readonly ?array $carried = null,
     ) {
         $this->listing = $listing ?? Scope::listing($edition->layout, $edition->listing($category));
         $this->sets = new AddedSets($edition);

@@ -23,10 +23,15 @@ final class Discount
     /** Items (id) and their discount (number); the list price counts from the variant, or from its product where it says none itself. */
     public static function sql(Definition $list): string
     {
-        $said = "(SELECT MIN(s.number) FROM assignments a JOIN spellings s ON s.id = a.spelling_id WHERE a.item_id = %s AND a.definition_id = {$list->id})";
+        $said = "(SELECT MIN(s.number) FROM assignments a JOIN spellings s ON s.id = a.spelling_id
+            WHERE a.item_id = %s AND a.definition_id = {$list->id})";
 
         return 'SELECT id, ROUND(100 * (1 - price / list), 1) AS number FROM (
-            SELECT i.id, i.price, COALESCE('.sprintf($said, 'i.id').', '.sprintf($said, 'i.parent_id').') AS list
+            SELECT i.id, i.price, COALESCE('.
+            sprintf($said, 'i.id').
+            ', '.
+            sprintf($said, 'i.parent_id').
+            ') AS list
             FROM items i WHERE i.variant_count = 0 AND i.price IS NOT NULL
         ) WHERE list > 0 AND price < list';
     }

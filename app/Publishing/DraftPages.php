@@ -24,7 +24,10 @@ use Lokum\Vocabulary\Level;
 /** Which filters would show on which category's page now, and why the others would not. */
 final class DraftPages
 {
-    /** @var array<int, array<int, array<int, int>>> products by category id (0: the whole shop), those below included; all, and those that are not sold out */
+    /**
+     * @var array<int, array<int, array<int, int>>> products by category id (0: the whole shop), those below included; all, and
+     *         those that are not sold out
+     */
     private array $products = [];
 
     private CategoryTree $tree;
@@ -47,7 +50,11 @@ final class DraftPages
         $this->products = [];
         $pages = [];
         foreach ([false, true] as $inStock) {
-            $this->products[(int) $inStock] = $this->byCategory('SELECT category_id, 1 AS term, COUNT(*) AS n FROM items p WHERE p.parent_id IS NULL'.($inStock ? ' AND '.Stock::ofProduct() : '').' GROUP BY 1');
+            $this->products[(int) $inStock] = $this->byCategory(
+                'SELECT category_id, 1 AS term, COUNT(*) AS n FROM items p WHERE p.parent_id IS NULL'.
+                    ($inStock ? ' AND '.Stock::ofProduct() : '').
+                    ' GROUP BY 1',
+            );
         }
         $facts = [];
         foreach (array_keys($this->products[0]) as $category) {
@@ -55,10 +62,17 @@ final class DraftPages
             $inStock = ($lineup->settings['sold_out'] ?? null) === 'hidden';
             foreach ($lineup->filters as $key => $filter) {
                 $settings = $filter->settings();
-                $name = $key.'|'.(int) $inStock.'|'.($settings->control === Control::Bands ? json_encode($settings->bands) : '');
+                $name =
+                    $key.
+                    '|'.
+                    (int) $inStock.
+                    '|'.
+                    ($settings->control === Control::Bands ? json_encode($settings->bands) : '');
                 $facts[$name] ??= $this->facts($settings, $inStock);
                 $pages[$category][$settings->title] = $this->absence(
-                    $settings, $facts[$name][$category] ?? null, $this->products[(int) $inStock][$category][1] ?? 0,
+                    $settings,
+                    $facts[$name][$category] ?? null,
+                    $this->products[(int) $inStock][$category][1] ?? 0,
                 );
             }
         }
@@ -80,7 +94,12 @@ final class DraftPages
         /** @var array<int, int> $counts */
         $counts = $facts ?? [];
 
-        return Offer::absence($filter, array_map(fn (int $id): OfferableTerm => new OfferableTerm($id, '', ''), array_keys($counts)), $counts, $products);
+        return Offer::absence(
+            $filter,
+            array_map(fn (int $id): OfferableTerm => new OfferableTerm($id, '', ''), array_keys($counts)),
+            $counts,
+            $products,
+        );
     }
 
     /** @return array<int, array<int|string, mixed>> by category */
@@ -104,16 +123,29 @@ final class DraftPages
 
         return match (true) {
             $definition === null && $key === Filter::STOCK => $this->byCategory(
-                $of(Stock::TERM)
-                .' items i JOIN items p ON p.id = '.Counted::PRODUCT.' WHERE i.variant_count = 0 AND i.stock IS NOT NULL'.$this->stock(Level::Variant, $inStock).' GROUP BY 1, 2',
+                $of(Stock::TERM).
+                    ' items i JOIN items p ON p.id = '.
+                    Counted::PRODUCT.
+                    ' WHERE i.variant_count = 0 AND i.stock IS NOT NULL'.
+                    $this->stock(Level::Variant, $inStock).
+                    ' GROUP BY 1, 2',
             ),
             $definition === null => [],
             $definition->kind === Kind::Text => $this->byCategory(
-                $of('1')." assignments a {$items} WHERE a.definition_id = {$definition->id} AND ".Counted::on($definition->level).$this->stock($definition->level, $inStock).' GROUP BY 1',
+                $of('1').
+                    " assignments a {$items} WHERE a.definition_id = {$definition->id} AND ".
+                    Counted::on($definition->level).
+                    $this->stock($definition->level, $inStock).
+                    ' GROUP BY 1',
             ),
             default => $this->byCategory(
-                $of(TermNumbers::SQL)." spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0 JOIN assignments a ON a.spelling_id = s.id {$items}
-                WHERE s.definition_id = {$definition->id} AND ".Counted::on($definition->level).$this->stock($definition->level, $inStock).' GROUP BY 1, 2',
+                $of(TermNumbers::SQL).
+                    " spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
+                        JOIN assignments a ON a.spelling_id = s.id {$items}
+                WHERE s.definition_id = {$definition->id} AND ".
+                    Counted::on($definition->level).
+                    $this->stock($definition->level, $inStock).
+                    ' GROUP BY 1, 2',
             ),
         };
     }
@@ -124,11 +156,18 @@ final class DraftPages
         $from = $this->numbers($filter->key, $definition, $inStock);
         $counts = [];
         foreach ($from === null ? [] : $filter->bands as $i => $band) {
-            $in = implode(' AND ', array_filter([
-                $band->from === null ? null : 'n.number >= '.var_export($band->from, true),
-                $band->to === null ? null : 'n.number '.($band->holdsTo ? '<=' : '<').' '.var_export($band->to, true),
-            ]));
-            foreach ($this->byCategory("SELECT p.category_id, {$i} + 1 AS term, COUNT(DISTINCT p.id) AS n {$from} AND {$in} GROUP BY 1") as $category => $terms) {
+            $in = implode(
+                ' AND ',
+                array_filter([
+                    $band->from === null ? null : 'n.number >= '.var_export($band->from, true),
+                    $band->to === null ? null : 'n.number '.($band->holdsTo ? '<=' : '<').' '.var_export($band->to, true),
+                ]),
+            );
+            foreach (
+                $this->byCategory(
+                    "SELECT p.category_id, {$i} + 1 AS term, COUNT(DISTINCT p.id) AS n {$from} AND {$in} GROUP BY 1",
+                ) as $category => $terms
+            ) {
                 $counts[$category] = ($counts[$category] ?? []) + $terms;
             }
         }
@@ -141,12 +180,18 @@ final class DraftPages
     {
         $from = $this->numbers($key, $definition, $inStock);
         $ends = [];
-        foreach ($from === null ? [] : DB::select("SELECT p.category_id, MIN(n.number) AS low, MAX(n.number) AS high {$from} GROUP BY 1") as $row) {
+        foreach (
+            $from === null
+                ? []
+                : DB::select("SELECT p.category_id, MIN(n.number) AS low, MAX(n.number) AS high {$from} GROUP BY 1") as $row
+        ) {
             foreach ($this->upwards($row->category_id) as $category) {
-                $ends[$category] = ['ends' => [
-                    min($ends[$category]['ends'][0] ?? INF, (float) $row->low),
-                    max($ends[$category]['ends'][1] ?? -INF, (float) $row->high),
-                ]];
+                $ends[$category] = [
+                    'ends' => [
+                        min($ends[$category]['ends'][0] ?? INF, (float) $row->low),
+                        max($ends[$category]['ends'][1] ?? -INF, (float) $row->high),
+                    ],
+                ];
             }
         }
 
@@ -159,8 +204,11 @@ final class DraftPages
         $list = $key === Filter::DISCOUNT ? Discount::listPrice() : null;
         $level = $definition->level ?? ($key === Filter::ADDED ? Level::Product : Level::Variant);
         $numbers = match (true) {
-            $definition !== null => "SELECT a.item_id AS id, MIN(s.number) AS number FROM spellings s JOIN assignments a ON a.spelling_id = s.id WHERE s.definition_id = {$definition->id} AND s.number IS NOT NULL GROUP BY a.item_id",
-            $key === Filter::ADDED => "SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) AS number FROM items WHERE parent_id IS NULL AND created_at IS NOT NULL",
+            $definition !== null => "SELECT a.item_id AS id, MIN(s.number) AS number FROM spellings s
+                JOIN assignments a ON a.spelling_id = s.id
+                WHERE s.definition_id = {$definition->id} AND s.number IS NOT NULL GROUP BY a.item_id",
+            $key === Filter::ADDED => "SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) AS number FROM items
+                WHERE parent_id IS NULL AND created_at IS NOT NULL",
             $list !== null => Discount::sql($list),
             $key === Filter::PRICE => 'SELECT id, price AS number FROM items WHERE variant_count = 0 AND price IS NOT NULL',
             default => null,
@@ -168,7 +216,11 @@ final class DraftPages
 
         return $numbers === null
             ? null
-            : "FROM ({$numbers}) n JOIN items i ON i.id = n.id JOIN items p ON p.id = ".Counted::PRODUCT.' WHERE '.Counted::on($level).$this->stock($level, $inStock);
+            : "FROM ({$numbers}) n JOIN items i ON i.id = n.id JOIN items p ON p.id = ".
+                    Counted::PRODUCT.
+                    ' WHERE '.
+                    Counted::on($level).
+                    $this->stock($level, $inStock);
     }
 
     /** Condition on what is in stock, or of whose stock nothing is known: the variant i itself, or one of the product p. */

@@ -27,27 +27,56 @@ final readonly class DraftSummary
     public function __invoke(): Summary
     {
         $terms = $ended = [];
-        foreach (Definition::query()->accepted()->whereIn('kind', [Kind::Choice, Kind::Flag])->get() as $definition) {
+        foreach (
+            Definition::query()
+                ->accepted()
+                ->whereIn('kind', [Kind::Choice, Kind::Flag])
+                ->get() as $definition
+        ) {
             $held = $this->held($definition);
             foreach ($this->terms->of($definition) as $term) {
                 $terms[$term['id']] = new TermLine(
-                    $term['id'], $definition->slug, $term['label'], $term['slug'], $term['look'].$term['page'], $term['products'],
+                    $term['id'],
+                    $definition->slug,
+                    $term['label'],
+                    $term['slug'],
+                    $term['look'].$term['page'],
+                    $term['products'],
                     $held[$term['id']] ?? [],
                 );
             }
             $ended[$definition->slug] = EndedAddresses::of($definition);
         }
-        $totals = DB::selectOne('SELECT COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants FROM items');
+        $totals = DB::selectOne(
+            'SELECT COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants
+                FROM items',
+        );
 
-        return new Summary((int) $totals->products, (int) $totals->variants, $terms,
-            $this->filters(), $this->pages(), ContentDigest::now(), array_filter($ended));
+        return new Summary(
+            (int) $totals->products,
+            (int) $totals->variants,
+            $terms,
+            $this->filters(),
+            $this->pages(),
+            ContentDigest::now(),
+            array_filter($ended),
+        );
     }
 
     /** @return array<int, list<string>> labels of the values under each umbrella, by its term */
     private function held(Definition $definition): array
     {
         $held = [];
-        foreach (DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into')->whereNotNull('umbrella_id')->where('held', false)->orderBy('label')->orderBy('id')->get(['umbrella_id', 'label']) as $value) {
+        foreach (
+            DB::table('attribute_values')
+                ->where('definition_id', $definition->id)
+                ->whereNull('merged_into')
+                ->whereNotNull('umbrella_id')
+                ->where('held', false)
+                ->orderBy('label')
+                ->orderBy('id')
+                ->get(['umbrella_id', 'label']) as $value
+        ) {
             $held[Umbrella::TERM + (int) $value->umbrella_id][] = (string) $value->label;
         }
 
@@ -61,22 +90,38 @@ final readonly class DraftSummary
         $all = Compositions::load();
         foreach ($all->layers() as $placement => $layer) {
             $of = fn (string $title): string => $placement === Placement::SHOP ? $title : "{$title} ({$layer->name})";
-            $titles = array_map(fn (ComposedFilter $filter): string => $filter->settings()->title, $all->of(LineupLedger::pageOf($placement))->filters);
-            $added = $placement === Placement::SHOP
-                ? array_map(fn (ComposedFilter $filter): array => $filter->given, $all->of(Placement::SHOP)->filters)
-                : $layer->added;
+            $titles = array_map(
+                fn (ComposedFilter $filter): string => $filter->settings()->title,
+                $all->of(LineupLedger::pageOf($placement))->filters,
+            );
+            $added =
+                $placement === Placement::SHOP
+                    ? array_map(fn (ComposedFilter $filter): array => $filter->given, $all->of(Placement::SHOP)->filters)
+                    : $layer->added;
             foreach ($added as $key => $given) {
                 $said["{$placement} {$key}"] = new FilterLine($of((string) $given['title']), true, (string) json_encode($given));
             }
             foreach ($layer->changed as $key => $changes) {
-                $said["{$placement} changes {$key}"] = new FilterLine($of($titles[$key] ?? (string) $key), false, (string) json_encode($changes));
+                $said["{$placement} changes {$key}"] = new FilterLine(
+                    $of($titles[$key] ?? (string) $key),
+                    false,
+                    (string) json_encode($changes),
+                );
             }
             foreach ($layer->dropped as $key) {
-                $said["{$placement} drops {$key}"] = new FilterLine($of('without '.($all->of(LineupLedger::pageOf($placement))->dropped[$key]->filter->given['title'] ?? $key)), false, '');
+                $said["{$placement} drops {$key}"] = new FilterLine(
+                    $of('without '.($all->of(LineupLedger::pageOf($placement))->dropped[$key]->filter->given['title'] ?? $key)),
+                    false,
+                    '',
+                );
             }
             $order = $placement === Placement::SHOP ? null : $layer->order;
             if ($order !== null || $layer->settings !== []) {
-                $said["{$placement} order"] = new FilterLine($of('Order and sorting'), false, (string) json_encode([$order, $layer->settings]));
+                $said["{$placement} order"] = new FilterLine(
+                    $of('Order and sorting'),
+                    false,
+                    (string) json_encode([$order, $layer->settings]),
+                );
             }
         }
 

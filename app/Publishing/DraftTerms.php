@@ -28,7 +28,8 @@ final readonly class DraftTerms
 
     /**
      * @param  array<int, int>|null  $products  distinct products by term, where they were counted already
-     * @return list<array{id: int, label: string, slug: string, look: string|null, products: int, page: string}> in their order; page: what tells its page from another
+     * @return list<array{id: int, label: string, slug: string, look: string|null, products: int, page: string}> in their order;
+     *         page: what tells its page from another
      */
     public function of(Definition $definition, ?array $products = null, ?TermOrder $order = null): array
     {
@@ -37,13 +38,28 @@ final readonly class DraftTerms
         $terms = [];
         foreach ($this->candidates($definition) as $row) {
             if (isset($products[$row->id])) {
-                $rows[$row->id] = ['id' => $row->id, 'label' => $row->label, 'slug' => $row->slug, 'look' => $row->look, 'products' => $products[$row->id],
-                    'page' => $definition->has_pages ? md5($row->description.$row->picture) : ''];
-                $terms[] = new Term($row->id, $row->label, $row->position, $products[$row->id], Look::fromJson($row->look)->colors[0] ?? null);
+                $rows[$row->id] = [
+                    'id' => $row->id,
+                    'label' => $row->label,
+                    'slug' => $row->slug,
+                    'look' => $row->look,
+                    'products' => $products[$row->id],
+                    'page' => $definition->has_pages ? md5($row->description.$row->picture) : '',
+                ];
+                $terms[] = new Term(
+                    $row->id,
+                    $row->label,
+                    $row->position,
+                    $products[$row->id],
+                    Look::fromJson($row->look)->colors[0] ?? null,
+                );
             }
         }
 
-        return array_map(fn (Term $term): array => $rows[$term->id], $this->sorter->sort($terms, $order ?? $definition->term_order));
+        return array_map(
+            fn (Term $term): array => $rows[$term->id],
+            $this->sorter->sort($terms, $order ?? $definition->term_order),
+        );
     }
 
     /**
@@ -69,10 +85,16 @@ final readonly class DraftTerms
         $taken = array_fill_keys(array_column($this->candidates($definition), 'slug'), true);
         $terms = [];
         /** @var Value $value */
-        foreach ($definition->values()->whereNotNull('umbrella_id')->where('held', false)->orderBy('label')->orderBy('id')->get() as $value) {
+        foreach (
+            $definition->values()->whereNotNull('umbrella_id')->where('held', false)->orderBy('label')->orderBy('id')->get() as $value
+        ) {
             $slug = isset($taken[$value->slug]) ? "{$value->slug}-itself" : $value->slug;
             $terms[] = new OfferableTerm(
-                $value->id, $slug, $value->look()->label ?? $value->label, $value->look(), Umbrella::TERM + (int) $value->umbrella_id,
+                $value->id,
+                $slug,
+                $value->look()->label ?? $value->label,
+                $value->look(),
+                Umbrella::TERM + (int) $value->umbrella_id,
             );
         }
 

@@ -14,28 +14,43 @@ final class DriftInWords
     public static function document(Drift $drift): array
     {
         $term = fn (TermLine $term): array => [
-            'attribute' => $term->attribute, 'label' => $term->label, 'slug' => $term->slug, 'products' => $term->products,
+            'attribute' => $term->attribute,
+            'label' => $term->label,
+            'slug' => $term->slug,
+            'products' => $term->products,
         ];
         $pair = fn (array $pair): array => [
-            'attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->label, 'after' => $pair[1]->label,
+            'attribute' => $pair[1]->attribute,
+            'slug' => $pair[1]->slug,
+            'before' => $pair[0]->label,
+            'after' => $pair[1]->label,
         ];
 
         return [
-            'products' => $drift->products, 'variants' => $drift->variants,
+            'products' => $drift->products,
+            'variants' => $drift->variants,
             'terms' => [
                 'new' => array_map($term, $drift->new), // Whatever follows them: programs ask which terms end.
-                'gone' => array_map($term, [...$drift->gone, ...array_column($drift->ledOn, 0)]), 'led_on' => array_map($pair, $drift->ledOn),
-                'renamed' => array_map($pair, $drift->renamed), 'redressed' => array_map($pair, $drift->redressed),
+                'gone' => array_map($term, [...$drift->gone, ...array_column($drift->ledOn, 0)]),
+                'led_on' => array_map($pair, $drift->ledOn),
+                'renamed' => array_map($pair, $drift->renamed),
+                'redressed' => array_map($pair, $drift->redressed),
                 'regrouped' => array_map(
                     fn (array $pair): array => [
-                        'attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->holds, 'after' => $pair[1]->holds,
+                        'attribute' => $pair[1]->attribute,
+                        'slug' => $pair[1]->slug,
+                        'before' => $pair[0]->holds,
+                        'after' => $pair[1]->holds,
                     ],
                     $drift->regrouped,
                 ),
             ],
             'counts' => array_map(
                 fn (array $pair): array => [
-                    'attribute' => $pair[1]->attribute, 'slug' => $pair[1]->slug, 'before' => $pair[0]->products, 'after' => $pair[1]->products,
+                    'attribute' => $pair[1]->attribute,
+                    'slug' => $pair[1]->slug,
+                    'before' => $pair[0]->products,
+                    'after' => $pair[1]->products,
                 ],
                 $drift->recounted,
             ),
@@ -77,20 +92,23 @@ final class DriftInWords
             $add(
                 '~',
                 $after->attribute,
-                $before->label === $after->label ? "{$after->label} has a new address" : "{$before->label} is now called {$after->label}",
+                $before->label === $after->label
+                    ? "{$after->label} has a new address"
+                    : "{$before->label} is now called {$after->label}",
             );
         }
         foreach ($drift->regrouped as [$before, $after]) {
             $add(
                 '~',
                 $after->attribute,
-                "{$after->label} holds ".implode(
-                    ' and ',
-                    array_filter([
-                        self::named('also ', array_diff($after->holds, $before->holds)),
-                        self::named('no longer ', array_diff($before->holds, $after->holds)),
-                    ]),
-                ),
+                "{$after->label} holds ".
+                    implode(
+                        ' and ',
+                        array_filter([
+                            self::named('also ', array_diff($after->holds, $before->holds)),
+                            self::named('no longer ', array_diff($before->holds, $after->holds)),
+                        ]),
+                    ),
             );
         }
         foreach ($drift->redressed as [, $after]) {
@@ -100,18 +118,26 @@ final class DriftInWords
             $add(
                 '~',
                 'Addresses',
-                $to === null ? "{$attribute}={$from} will show the page without it" : "{$attribute}={$from} will lead to {$attribute}={$to}",
+                $to === null
+                    ? "{$attribute}={$from} will show the page without it"
+                    : "{$attribute}={$from} will lead to {$attribute}={$to}",
             );
         }
         if ($drift->recounted !== []) {
             $add(
                 '~',
                 'Counts',
-                count($drift->recounted) === 1 ? 'The count of one term differs' : 'The counts of '.count($drift->recounted).' terms differ',
+                count($drift->recounted) === 1
+                    ? 'The count of one term differs'
+                    : 'The counts of '.count($drift->recounted).' terms differ',
             );
         }
         if ($drift->products !== 0 || $drift->variants !== 0) {
-            $add($drift->products < 0 ? '−' : '+', 'Products', sprintf('%+d products, %+d variants', $drift->products, $drift->variants));
+            $add(
+                $drift->products < 0 ? '−' : '+',
+                'Products',
+                sprintf('%+d products, %+d variants', $drift->products, $drift->variants),
+            );
         } elseif ($drift->content) {
             $add('~', 'Products', 'Names, prices, stock or other data of products differ');
         }
@@ -122,7 +148,11 @@ final class DriftInWords
     /** @param  array<string>  $labels */
     private static function named(string $how, array $labels): string
     {
-        return $labels === [] ? '' : $how.implode(', ', array_slice($labels, 0, 4)).(count($labels) > 4 ? ' and '.(count($labels) - 4).' more' : '');
+        return $labels === []
+            ? ''
+            : $how.
+                    implode(', ', array_slice($labels, 0, 4)).
+                    (count($labels) > 4 ? ' and '.(count($labels) - 4).' more' : '');
     }
 
     private static function products(int $count): string

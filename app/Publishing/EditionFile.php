@@ -73,7 +73,9 @@ final class EditionFile implements TermSource
             $this->attributes[(int) $row['id']] = EditionAttribute::fromRow($row);
             $this->ofProducts[(int) $row['id']] = $row['level'] === Level::Product->value;
         }
-        $this->bits = $this->database->prepared('SELECT t.attribute_id, b.bits FROM term_bits b JOIN terms t ON t.id = b.id WHERE b.id = ?');
+        $this->bits = $this->database->prepared(
+            'SELECT t.attribute_id, b.bits FROM term_bits b JOIN terms t ON t.id = b.id WHERE b.id = ?',
+        );
     }
 
     public function meta(string $key): string
@@ -83,7 +85,9 @@ final class EditionFile implements TermSource
 
     public function summary(): Summary
     {
-        $summary = unserialize($this->meta('summary'), ['allowed_classes' => [Summary::class, TermLine::class, FilterLine::class]]);
+        $summary = unserialize($this->meta('summary'), [
+            'allowed_classes' => [Summary::class, TermLine::class, FilterLine::class],
+        ]);
 
         return $summary instanceof Summary ? $summary : throw new Refused('The current edition cannot be read. Publish again.');
     }
@@ -118,7 +122,14 @@ final class EditionFile implements TermSource
     private function readTerms(EditionAttribute $attribute, bool $nested): array
     {
         $terms = [];
-        foreach ($this->database->rows('SELECT id, slug, label, look, products, parent_id FROM terms WHERE attribute_id = ?'.($nested ? '' : ' AND parent_id IS NULL').' ORDER BY parent_id IS NOT NULL, position', [$attribute->id]) as $row) {
+        foreach (
+            $this->database->rows(
+                'SELECT id, slug, label, look, products, parent_id FROM terms WHERE attribute_id = ?'.
+                    ($nested ? '' : ' AND parent_id IS NULL').
+                    ' ORDER BY parent_id IS NOT NULL, position',
+                [$attribute->id],
+            ) as $row
+        ) {
             $terms[(int) $row['id']] = EditionTerm::fromRow($row);
         }
 
@@ -152,7 +163,9 @@ final class EditionFile implements TermSource
     {
         $ids = (array) json_decode($this->meta('directories') ?: '[]', true);
 
-        return array_values(array_filter($this->attributes(), fn (EditionAttribute $attribute): bool => in_array($attribute->id, $ids, true)));
+        return array_values(
+            array_filter($this->attributes(), fn (EditionAttribute $attribute): bool => in_array($attribute->id, $ids, true)),
+        );
     }
 
     /** The number of the edition. */
@@ -165,7 +178,9 @@ final class EditionFile implements TermSource
     public function pages(EditionAttribute $attribute): array
     {
         $pages = [];
-        foreach ($this->database->rows('SELECT term_id, description, picture FROM pages WHERE attribute_id = ?', [$attribute->id]) as $row) {
+        foreach (
+            $this->database->rows('SELECT term_id, description, picture FROM pages WHERE attribute_id = ?', [$attribute->id]) as $row
+        ) {
             $pages[(int) $row['term_id']] = [
                 'description' => $row['description'] === null ? null : (string) $row['description'],
                 'picture' => $row['picture'] === null ? null : (string) $row['picture'],
@@ -195,8 +210,17 @@ final class EditionFile implements TermSource
     private function load(int $term): Carriers
     {
         if ($this->layout->bytes <= self::KEPT_BYTES) {
-            foreach ($this->database->rows('SELECT t.id, t.attribute_id, b.bits FROM terms t JOIN term_bits b ON b.id = t.id WHERE t.attribute_id = (SELECT attribute_id FROM terms WHERE id = ?)', [$term]) as $row) {
-                $this->known[(int) $row['id']] = $this->carried((string) $row['bits'], $this->ofProducts[(int) $row['attribute_id']]);
+            foreach (
+                $this->database->rows(
+                    'SELECT t.id, t.attribute_id, b.bits FROM terms t JOIN term_bits b ON b.id = t.id
+                        WHERE t.attribute_id = (SELECT attribute_id FROM terms WHERE id = ?)',
+                    [$term],
+                ) as $row
+            ) {
+                $this->known[(int) $row['id']] = $this->carried(
+                    (string) $row['bits'],
+                    $this->ofProducts[(int) $row['attribute_id']],
+                );
             }
 
             return $this->known[$term];
@@ -222,10 +246,12 @@ final class EditionFile implements TermSource
     {
         $counted = (array) json_decode($this->meta('counted_numbers'), true);
 
-        return array_values(array_filter(
-            array_map(fn (array $row): string => (string) $row['field'], $this->database->rows('SELECT field FROM numbers')),
-            fn (string $field): bool => in_array($field, $counted, true),
-        ));
+        return array_values(
+            array_filter(
+                array_map(fn (array $row): string => (string) $row['field'], $this->database->rows('SELECT field FROM numbers')),
+                fn (string $field): bool => in_array($field, $counted, true),
+            ),
+        );
     }
 
     /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null */
@@ -299,7 +325,9 @@ final class EditionFile implements TermSource
 
     public function category(string $slug): ?EditionCategory
     {
-        $row = $this->database->row('SELECT id, parent_id, name, slug, path, depth, products FROM categories WHERE slug = ?', [$slug]);
+        $row = $this->database->row('SELECT id, parent_id, name, slug, path, depth, products FROM categories WHERE slug = ?', [
+            $slug,
+        ]);
 
         return $row === null ? null : EditionCategory::fromRow($row);
     }
@@ -314,7 +342,10 @@ final class EditionFile implements TermSource
         return StoredBits::products((string) ($row['bits'] ?? 'l'), $this->layout);
     }
 
-    /** @return array<int, int> how many products of a listing carry each term, before anything is picked; those that none carries are left out */
+    /**
+     * @return array<int, int> how many products of a listing carry each term, before anything is picked; those that none carries
+     *         are left out
+     */
     public function listingCounts(?EditionCategory $category): array
     {
         if ($category === null) {
@@ -325,7 +356,9 @@ final class EditionFile implements TermSource
         }
         /** @var array<int, int> $counts */
         $counts = (array) json_decode(
-            (string) ($this->database->row('SELECT counts FROM listing_counts WHERE category_id = ?', [$category->id])['counts'] ?? '{}'),
+            (string) ($this->database->row('SELECT counts FROM listing_counts WHERE category_id = ?', [$category->id])[
+                'counts'
+            ] ?? '{}'),
             true,
         );
 
@@ -340,7 +373,10 @@ final class EditionFile implements TermSource
     {
         return $this->filters[$page] ??= array_map(
             fn (array $row): FilterSettings => FilterSettings::of((array) json_decode((string) $row['settings'], true)),
-            $this->database->rows('SELECT f.settings FROM placements p JOIN lineup_filters f USING (lineup_id) WHERE p.page = ? ORDER BY f.position', [$page]),
+            $this->database->rows(
+                'SELECT f.settings FROM placements p JOIN lineup_filters f USING (lineup_id) WHERE p.page = ? ORDER BY f.position',
+                [$page],
+            ),
         );
     }
 

@@ -30,14 +30,25 @@ final readonly class EditionGoods
      */
     public function having(string $field, string $text, bool $whole = false): Carriers
     {
-        $level = (string) ($this->database->row('SELECT level FROM text_levels WHERE field = ?', [$field])['level'] ?? Level::Product->value);
-        $bits = array_map(intval(...), array_column($this->database->rows(
-            'SELECT bit FROM texts WHERE field = ? AND '.($whole ? 'folded = ?' : 'instr(folded, ?) > 0'),
-            [$field, StrictKey::of($text)],
-        ), 'bit'));
+        $level =
+            (string) ($this->database->row('SELECT level FROM text_levels WHERE field = ?', [$field])['level'] ??
+                Level::Product->value);
+        $bits = array_map(
+            intval(...),
+            array_column(
+                $this->database->rows(
+                    'SELECT bit FROM texts WHERE field = ? AND '.($whole ? 'folded = ?' : 'instr(folded, ?) > 0'),
+                    [$field, StrictKey::of($text)],
+                ),
+                'bit',
+            ),
+        );
         $ofProducts = $level === Level::Product->value;
 
-        $stored = StoredBits::encode(array_values(array_unique($bits)), $ofProducts ? $this->layout->productBytes() : $this->layout->bytes);
+        $stored = StoredBits::encode(
+            array_values(array_unique($bits)),
+            $ofProducts ? $this->layout->productBytes() : $this->layout->bytes,
+        );
 
         return StoredBits::carriers($stored, $this->layout, $ofProducts);
     }
@@ -81,10 +92,12 @@ final readonly class EditionGoods
             $byNumber[(int) $row['number']] = EditionProduct::fromRow($row);
         }
 
-        return array_values(array_filter(
-            array_map(fn (int $number): ?EditionProduct => $byNumber[$number] ?? null, $numbers),
-            fn (?EditionProduct $product): bool => $product !== null,
-        ));
+        return array_values(
+            array_filter(
+                array_map(fn (int $number): ?EditionProduct => $byNumber[$number] ?? null, $numbers),
+                fn (?EditionProduct $product): bool => $product !== null,
+            ),
+        );
     }
 
     /** @return iterable<EditionProduct> all of them, read as they are asked for */

@@ -26,7 +26,9 @@ final class EditionLineups
     private array $sequences = [];
 
     public function __construct(
-        private readonly EditionWriter $writer, private readonly DraftTerms $terms, private readonly Compositions $compositions,
+        private readonly EditionWriter $writer,
+        private readonly DraftTerms $terms,
+        private readonly Compositions $compositions,
     ) {
     }
 
@@ -70,13 +72,19 @@ final class EditionLineups
 
     private function lineup(ComposedLineup $lineup): int
     {
-        $filters = array_map(fn (ComposedFilter $filter): array => $this->sequenced($filter->given), array_values($lineup->filters));
+        $filters = array_map(
+            fn (ComposedFilter $filter): array => $this->sequenced($filter->given),
+            array_values($lineup->filters),
+        );
         $said = (string) json_encode([$lineup->settings, $filters], JSON_UNESCAPED_UNICODE);
         if (isset($this->written[$said])) {
             return $this->written[$said];
         }
         $id = $this->written[$said] = count($this->written) + 1;
-        $this->writer->insert('lineups', [$id, (string) json_encode($lineup->settings, JSON_UNESCAPED_UNICODE | JSON_FORCE_OBJECT)]);
+        $this->writer->insert('lineups', [
+            $id,
+            (string) json_encode($lineup->settings, JSON_UNESCAPED_UNICODE | JSON_FORCE_OBJECT),
+        ]);
         foreach ($filters as $position => $given) {
             $this->keys[(string) $given['key']] = true;
             $this->writer->insert('lineup_filters', [$id, $position, (string) json_encode($given, JSON_UNESCAPED_UNICODE)]);
@@ -95,7 +103,10 @@ final class EditionLineups
     {
         $order = FilterSettings::of($given)->order;
         if ($order !== null) {
-            $given['sequence'] = $this->sequences["{$given['key']}:{$order->value}"] ??= $this->sequence((string) $given['key'], $order);
+            $given['sequence'] = $this->sequences["{$given['key']}:{$order->value}"] ??= $this->sequence(
+                (string) $given['key'],
+                $order,
+            );
         }
 
         return $given;

@@ -26,8 +26,11 @@ final class EditionOrder
      * @param  Closure(int): string  $numbers  a part of the numbers in this order, packed in four bytes each; empty behind the last
      * @param  Closure(int): string  $places  a part of the places by number, packed alike
      */
-    public function __construct(private readonly int $products, private readonly Closure $numbers, private readonly Closure $places)
-    {
+    public function __construct(
+        private readonly int $products,
+        private readonly Closure $numbers,
+        private readonly Closure $places,
+    ) {
     }
 
     /** @return list<int> numbers of the products that match, one page of them */

@@ -11,7 +11,8 @@ final readonly class EditionProduct
      * @param  bool|null  $inStock  null when nothing is known of its stock
      * @param  list<string>  $colors  that its picture is drawn in
      * @param  array<string, list<string>>  $properties  by label
-     * @param  list<array{sku: string, name: string|null, price: float|null, stock: int|null, properties: array<string, list<string>>}>  $variants
+     * @param  list<array{sku: string, name: string|null, price: float|null, stock: int|null, properties: array<string,
+     *         list<string>>}>  $variants
      */
     private function __construct(
         public string $sku,
@@ -34,13 +35,18 @@ final readonly class EditionProduct
         $body = (array) json_decode((string) $row['body'], true);
         $float = fn (mixed $value): ?float => $value === null ? null : (float) $value;
 
-        return new self((string) $row['sku'], (string) $row['name'], $row['category_id'] === null ? null : (int) $row['category_id'], $float($row['price_from']), $float($row['price_to']),
-            $row['currency'] === null
-                ? null
-                : (string) $row['currency'], $row['in_stock'] === null
-                ? null
-                : (bool) $row['in_stock'], $body['description']
-                ?? null,
-            $body['colors'] ?? [], $body['properties'] ?? [], $body['variants'] ?? []);
+        return new self(
+            (string) $row['sku'],
+            (string) $row['name'],
+            $row['category_id'] === null ? null : (int) $row['category_id'],
+            $float($row['price_from']),
+            $float($row['price_to']),
+            $row['currency'] === null ? null : (string) $row['currency'],
+            $row['in_stock'] === null ? null : (bool) $row['in_stock'],
+            $body['description'] ?? null,
+            $body['colors'] ?? [],
+            $body['properties'] ?? [],
+            $body['variants'] ?? [],
+        );
     }
 }

@@ -37,7 +37,10 @@ final class EditionProducts
      * @param  array<string, SortOrder>  $sorts  that any page can be put in, by what they do
      */
     public function __construct(
-        private readonly EditionWriter $writer, private readonly Numbering $numbering, Collection $definitions, private readonly array $sorts,
+        private readonly EditionWriter $writer,
+        private readonly Numbering $numbering,
+        Collection $definitions,
+        private readonly array $sorts,
     ) {
         $this->pdo = DB::connection()->getPdo();
         $this->categories = DB::table('categories')->pluck('name', 'id')->all();
@@ -52,7 +55,13 @@ final class EditionProducts
         $written = 0;
         $last = 0;
         do {
-            $products = $this->rows('SELECT id, sku, name, category_id, price, currency, stock, description, image FROM items WHERE parent_id IS NULL AND id > '.$last.' ORDER BY id LIMIT '.self::CHUNK);
+            $products = $this->rows(
+                'SELECT id, sku, name, category_id, price, currency, stock, description, image FROM items
+                    WHERE parent_id IS NULL AND id > '.
+                    $last.
+                    ' ORDER BY id LIMIT '.
+                    self::CHUNK,
+            );
             if ($products !== []) {
                 $this->write($products);
                 $last = (int) $products[count($products) - 1]['id'];
@@ -67,7 +76,13 @@ final class EditionProducts
     {
         $ids = array_column($products, 'id');
         $variants = [];
-        foreach ($this->rows('SELECT id, parent_id, sku, name, price, currency, stock FROM items WHERE parent_id IN ('.implode(',', $ids).') ORDER BY id') as $variant) {
+        foreach (
+            $this->rows(
+                'SELECT id, parent_id, sku, name, price, currency, stock FROM items WHERE parent_id IN ('.
+                    implode(',', $ids).
+                    ') ORDER BY id',
+            ) as $variant
+        ) {
             $variants[$variant['parent_id']][] = $variant;
             $ids[] = $variant['id'];
         }
@@ -90,7 +105,7 @@ final class EditionProducts
         $stocks = [];
         $currency = $product['currency'];
         foreach ($own as $variant) {
-            $colors = $colors ?: ($data[$variant['id']]['colors'] ?? []);
+            $colors = $colors ?: $data[$variant['id']]['colors'] ?? [];
             $rows[] = [
                 'sku' => $variant['sku'],
                 'name' => $variant['name'],
@@ -106,12 +121,29 @@ final class EditionProducts
                 $stocks[] = (int) $variant['stock'];
             }
         }
-        $body = ['description' => $product['description'], 'image' => $product['image'], 'colors' => $colors ?: ($data[$product['id']]['colors'] ?? []),
-            'properties' => $data[$product['id']][Level::Product->value] ?? [], 'variants' => $rows];
-        $this->writer->insert('products', [$this->numbering->product((int) $product['id']), $product['sku'], $product['name'] ?? $product['sku'], $product['category_id'],
-            $prices === [] ? null : min($prices), $prices === [] ? null : max($prices), $currency, $stocks === [] ? null : (int) (max($stocks) > 0),
-            (string) json_encode($body, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE)]);
-        $this->writer->insert('texts', [EditionGoods::SEARCH, $this->numbering->product((int) $product['id']), $this->searched($product, $own, $data)]);
+        $body = [
+            'description' => $product['description'],
+            'image' => $product['image'],
+            'colors' => $colors ?: $data[$product['id']]['colors'] ?? [],
+            'properties' => $data[$product['id']][Level::Product->value] ?? [],
+            'variants' => $rows,
+        ];
+        $this->writer->insert('products', [
+            $this->numbering->product((int) $product['id']),
+            $product['sku'],
+            $product['name'] ?? $product['sku'],
+            $product['category_id'],
+            $prices === [] ? null : min($prices),
+            $prices === [] ? null : max($prices),
+            $currency,
+            $stocks === [] ? null : (int) (max($stocks) > 0),
+            (string) json_encode($body, JSON_UNESCAPED_UNICODE | JSON_INVALID_UTF8_SUBSTITUTE),
+        ]);
+        $this->writer->insert('texts', [
+            EditionGoods::SEARCH,
+            $this->numbering->product((int) $product['id']),
+            $this->searched($product, $own, $data),
+        ]);
     }
 
     /**
@@ -153,12 +185,19 @@ final class EditionProducts
     {
         foreach ($this->sorts as $order) {
             $statement = $this->pdo->query(SortSql::of($order));
-            [$numbers] = $this->numbering->bits($statement === false ? [] : $statement->fetchAll(PDO::FETCH_COLUMN), Level::Product);
+            [$numbers] = $this->numbering->bits(
+                $statement === false ? [] : $statement->fetchAll(PDO::FETCH_COLUMN),
+                Level::Product,
+            );
             $places = array_flip($numbers);
             for ($first = 0; $first < count($numbers); $first += EditionOrder::PART) {
                 $last = min(count($numbers), $first + EditionOrder::PART) - 1;
-                $this->writer->insert('orders', [$order->key(), intdiv($first, EditionOrder::PART), new Blob(pack('V*', ...array_slice($numbers, $first, EditionOrder::PART))),
-                    new Blob(pack('V*', ...array_map(fn (int $number): int => $places[$number], range($first, $last))))]);
+                $this->writer->insert('orders', [
+                    $order->key(),
+                    intdiv($first, EditionOrder::PART),
+                    new Blob(pack('V*', ...array_slice($numbers, $first, EditionOrder::PART))),
+                    new Blob(pack('V*', ...array_map(fn (int $number): int => $places[$number], range($first, $last)))),
+                ]);
             }
         }
     }

@@ -14,7 +14,12 @@ final readonly class EditionTerm
      * @param  int|null  $parent  the umbrella that it is below
      */
     private function __construct(
-        public int $id, public string $slug, public string $label, public Look $look, public int $products, public ?int $parent,
+        public int $id,
+        public string $slug,
+        public string $label,
+        public Look $look,
+        public int $products,
+        public ?int $parent,
     ) {
     }
 
@@ -24,7 +29,11 @@ final readonly class EditionTerm
         $look = Look::fromJson($row['look'] === null ? null : (string) $row['look']);
 
         return new self(
-            (int) $row['id'], (string) $row['slug'], $look->label ?? (string) $row['label'], $look, (int) $row['products'],
+            (int) $row['id'],
+            (string) $row['slug'],
+            $look->label ?? (string) $row['label'],
+            $look,
+            (int) $row['products'],
             $row['parent_id'] === null ? null : (int) $row['parent_id'],
         );
     }

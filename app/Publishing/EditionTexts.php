@@ -25,14 +25,25 @@ final readonly class EditionTexts
     {
         foreach ($definitions as $definition) {
             $bits = [];
-            foreach ($this->rows('SELECT a.item_id, s.text FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = '.$definition->id.' AND '.Counted::on($definition->level)) as [$item, $text]) {
+            foreach (
+                $this->rows(
+                    'SELECT a.item_id, s.text FROM spellings s JOIN assignments a ON a.spelling_id = s.id
+                        JOIN items i ON i.id = a.item_id WHERE s.definition_id = '.
+                        $definition->id.
+                        ' AND '.
+                        Counted::on($definition->level),
+                ) as [$item, $text]
+            ) {
                 $bit = $this->numbering->bit((int) $item, $definition->level);
                 if ($bit !== null) {
                     $bits[$bit] = true;
                     $this->writer->insert('texts', [$definition->slug, $bit, StrictKey::of((string) $text)]);
                 }
             }
-            $bytes = $definition->level === Level::Product ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes;
+            $bytes =
+                $definition->level === Level::Product
+                    ? $this->numbering->layout->productBytes()
+                    : $this->numbering->layout->bytes;
             $present = $bits === [] ? null : new Blob(StoredBits::encode(array_keys($bits), $bytes));
             $this->writer->insert('text_levels', [$definition->slug, $definition->level->value, $present]);
         }

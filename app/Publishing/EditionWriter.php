@@ -15,22 +15,31 @@ final class EditionWriter
 
     private const SCHEMA = '
         CREATE TABLE meta (key TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
-        CREATE TABLE categories (id INTEGER PRIMARY KEY, parent_id INTEGER, name TEXT NOT NULL, slug TEXT NOT NULL UNIQUE, path TEXT NOT NULL, depth INTEGER NOT NULL, products INTEGER NOT NULL, bits BLOB NOT NULL);
-        CREATE TABLE attributes (id INTEGER PRIMARY KEY, slug TEXT NOT NULL UNIQUE, label TEXT NOT NULL, kind TEXT NOT NULL, level TEXT NOT NULL, help TEXT);
-        CREATE TABLE terms (id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, position INTEGER NOT NULL, slug TEXT NOT NULL, label TEXT NOT NULL, look TEXT, products INTEGER NOT NULL, parent_id INTEGER, UNIQUE (attribute_id, slug));
+        CREATE TABLE categories (id INTEGER PRIMARY KEY, parent_id INTEGER, name TEXT NOT NULL, slug TEXT NOT NULL UNIQUE,
+            path TEXT NOT NULL, depth INTEGER NOT NULL, products INTEGER NOT NULL, bits BLOB NOT NULL);
+        CREATE TABLE attributes (id INTEGER PRIMARY KEY, slug TEXT NOT NULL UNIQUE, label TEXT NOT NULL, kind TEXT NOT NULL,
+            level TEXT NOT NULL, help TEXT);
+        CREATE TABLE terms (id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, position INTEGER NOT NULL, slug TEXT NOT NULL,
+            label TEXT NOT NULL, look TEXT, products INTEGER NOT NULL, parent_id INTEGER, UNIQUE (attribute_id, slug));
         CREATE TABLE term_bits (id INTEGER PRIMARY KEY, bits BLOB NOT NULL);
         CREATE TABLE listing_counts (category_id INTEGER PRIMARY KEY, counts TEXT NOT NULL);
-        CREATE TABLE numbers (field TEXT PRIMARY KEY, label TEXT NOT NULL, unit TEXT, level TEXT NOT NULL, numbers BLOB NOT NULL, present BLOB NOT NULL) WITHOUT ROWID;
-        CREATE TABLE number_slices (field TEXT NOT NULL, digit INTEGER NOT NULL, bits BLOB NOT NULL, PRIMARY KEY (field, digit)) WITHOUT ROWID;
+        CREATE TABLE numbers (field TEXT PRIMARY KEY, label TEXT NOT NULL, unit TEXT, level TEXT NOT NULL, numbers BLOB NOT NULL,
+            present BLOB NOT NULL) WITHOUT ROWID;
+        CREATE TABLE number_slices (field TEXT NOT NULL, digit INTEGER NOT NULL, bits BLOB NOT NULL, PRIMARY KEY (field,
+            digit)) WITHOUT ROWID;
         CREATE TABLE lineups (id INTEGER PRIMARY KEY, settings TEXT NOT NULL);
-        CREATE TABLE lineup_filters (lineup_id INTEGER NOT NULL, position INTEGER NOT NULL, settings TEXT NOT NULL, PRIMARY KEY (lineup_id, position)) WITHOUT ROWID;
+        CREATE TABLE lineup_filters (lineup_id INTEGER NOT NULL, position INTEGER NOT NULL, settings TEXT NOT NULL,
+            PRIMARY KEY (lineup_id, position)) WITHOUT ROWID;
         CREATE TABLE placements (page TEXT PRIMARY KEY, lineup_id INTEGER NOT NULL) WITHOUT ROWID;
         CREATE TABLE texts (field TEXT NOT NULL, bit INTEGER NOT NULL, folded TEXT NOT NULL);
         CREATE TABLE text_levels (field TEXT PRIMARY KEY, level TEXT NOT NULL, present BLOB) WITHOUT ROWID;
-        CREATE TABLE redirects (attribute_id INTEGER NOT NULL, slug TEXT NOT NULL, leads_to INTEGER NOT NULL, PRIMARY KEY (attribute_id, slug)) WITHOUT ROWID;
-        CREATE TABLE products (number INTEGER PRIMARY KEY, sku TEXT NOT NULL UNIQUE, name TEXT NOT NULL, category_id INTEGER, price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, body TEXT NOT NULL);
+        CREATE TABLE redirects (attribute_id INTEGER NOT NULL, slug TEXT NOT NULL, leads_to INTEGER NOT NULL,
+            PRIMARY KEY (attribute_id, slug)) WITHOUT ROWID;
+        CREATE TABLE products (number INTEGER PRIMARY KEY, sku TEXT NOT NULL UNIQUE, name TEXT NOT NULL, category_id INTEGER,
+            price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, body TEXT NOT NULL);
         CREATE TABLE pages (term_id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, description TEXT, picture TEXT);
-        CREATE TABLE orders (name TEXT NOT NULL, part INTEGER NOT NULL, numbers BLOB NOT NULL, ranks BLOB NOT NULL, PRIMARY KEY (name, part)) WITHOUT ROWID;';
+        CREATE TABLE orders (name TEXT NOT NULL, part INTEGER NOT NULL, numbers BLOB NOT NULL, ranks BLOB NOT NULL,
+            PRIMARY KEY (name, part)) WITHOUT ROWID;';
 
     private PDO $pdo;
 
@@ -50,7 +59,9 @@ final class EditionWriter
     /** @param  list<mixed>  $row */
     public function insert(string $table, array $row): void
     {
-        $this->statements[$table] ??= $this->pdo->prepare("INSERT INTO {$table} VALUES (".implode(', ', array_fill(0, count($row), '?')).')');
+        $this->statements[$table] ??= $this->pdo->prepare(
+            "INSERT INTO {$table} VALUES (".implode(', ', array_fill(0, count($row), '?')).')',
+        );
         // Columns have types of their own, so that a number may come as text; only bytes have to be named as such.
         $row = array_map(fn (mixed $value): mixed => is_float($value) ? var_export($value, true) : $value, $row);
         $blobs = array_filter($row, fn (mixed $value): bool => $value instanceof Blob);
@@ -60,7 +71,11 @@ final class EditionWriter
             return;
         }
         foreach ($row as $i => $value) {
-            $this->statements[$table]->bindValue($i + 1, $value instanceof Blob ? $value->bytes : $value, isset($blobs[$i]) ? PDO::PARAM_LOB : PDO::PARAM_STR);
+            $this->statements[$table]->bindValue(
+                $i + 1,
+                $value instanceof Blob ? $value->bytes : $value,
+                isset($blobs[$i]) ? PDO::PARAM_LOB : PDO::PARAM_STR,
+            );
         }
         $this->statements[$table]->execute();
     }
@@ -81,7 +96,9 @@ final class EditionWriter
             fclose($file);
         }
         $bytes = (int) filesize($this->path);
-        rename($this->path, dirname($this->path).'/'.$name) || throw new Refused('The file of the new edition cannot be given its name. Shoppers still see the edition before.');
+        if (! rename($this->path, dirname($this->path).'/'.$name)) {
+            throw new Refused('The file of the new edition cannot be given its name. Shoppers still see the edition before.');
+        }
 
         return $bytes;
     }

@@ -18,7 +18,11 @@ final class EndedAddresses
         $terms = TermNumbers::of($definition);
         $values = DB::table('attribute_values')
             ->where('definition_id', $definition->id)
-            ->where(fn ($either) => $either->whereNotNull('merged_into')->orWhere(fn ($inside) => $inside->whereNotNull('umbrella_id')->where('held', false)))
+            ->where(
+                fn ($either) => $either
+                    ->whereNotNull('merged_into')
+                    ->orWhere(fn ($inside) => $inside->whereNotNull('umbrella_id')->where('held', false)),
+            )
             ->get(['id', 'slug', 'merged_into']);
         $merged = $values->pluck('merged_into', 'id')->all();
         $leads = [];
@@ -43,11 +47,22 @@ final class EndedAddresses
             return [];
         }
         $terms = TermNumbers::of($definition);
-        $byKey = DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('value_id')->pluck('value_id', 'key')->all();
+        $byKey = DB::table('spellings')
+            ->where('definition_id', $definition->id)
+            ->whereNotNull('value_id')
+            ->pluck('value_id', 'key')
+            ->all();
         $leads = [];
-        foreach (DB::table('attribute_values')->whereIn('definition_id', $goes)->orderBy('id')->get(['slug', 'label']) as $value) {
+        foreach (
+            DB::table('attribute_values')
+                ->whereIn('definition_id', $goes)
+                ->orderBy('id')
+                ->get(['slug', 'label']) as $value
+        ) {
             $stayed = $byKey[StrictKey::of((string) $value->label)] ?? null;
-            $stayed === null ?: $leads[(string) $value->slug] ??= $terms[$stayed] ?? (int) $stayed;
+            if ($stayed !== null) {
+                $leads[(string) $value->slug] ??= $terms[$stayed] ?? (int) $stayed;
+            }
         }
 
         return $leads;

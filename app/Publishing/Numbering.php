@@ -30,7 +30,10 @@ final class Numbering
         $this->numbers = $this->bits = $this->shown = array_fill(0, $size, self::NONE);
         $sizes = [];
         $number = 0;
-        foreach ($this->stream('SELECT id, MAX(variant_count, 1) AS lanes FROM items WHERE parent_id IS NULL ORDER BY lanes DESC, id') as [$id, $lanes]) {
+        foreach (
+            $this->stream('SELECT id, MAX(variant_count, 1) AS lanes FROM items WHERE parent_id IS NULL
+                ORDER BY lanes DESC, id') as [$id, $lanes]
+        ) {
             $this->numbers[$id] = $number++;
             for ($lane = 0; $lane < $lanes; $lane++) {
                 $sizes[$lane] = $number;
@@ -39,7 +42,10 @@ final class Numbering
         $this->layout = new Layout($sizes);
         $lane = 0;
         $last = 0;
-        foreach ($this->stream('SELECT id, COALESCE(parent_id, id) AS product FROM items WHERE variant_count = 0 ORDER BY product, id') as [$id, $product]) {
+        foreach (
+            $this->stream('SELECT id, COALESCE(parent_id, id) AS product FROM items WHERE variant_count = 0
+                ORDER BY product, id') as [$id, $product]
+        ) {
             $lane = $product === $last ? $lane + 1 : 0;
             $last = $product;
             $this->shown[$id] = $this->numbers[$product];

@@ -32,7 +32,9 @@ final readonly class Publish
      */
     public function __invoke(Closure $progress): Edition
     {
-        $lock = FileLock::tryHold(self::lock()) ?? throw new Refused('Another edition is being made right now. Wait until it is served.');
+        $lock =
+            FileLock::tryHold(self::lock()) ??
+            throw new Refused('Another edition is being made right now. Wait until it is served.');
         try {
             return $this->publish($progress);
         } finally {
@@ -87,14 +89,26 @@ final readonly class Publish
         }
         $bytes = $writer->finish($name);
 
-        return DB::transaction(fn (): Edition => Edition::query()->create($figures + [
-            'id' => $number, 'file' => $name, 'bytes' => $bytes, 'seconds' => round(microtime(true) - $started, 3), 'user_id' => Auth::id(),
-            'change_id' => $this->ledger->note(
-                'Publishing',
-                "Published edition {$number}: ".number_format($figures['products']).' products, '.number_format($figures['terms']).' terms',
-                $figures,
-            )->id,
-        ]));
+        return DB::transaction(
+            fn (): Edition => Edition::query()->create(
+                $figures + [
+                    'id' => $number,
+                    'file' => $name,
+                    'bytes' => $bytes,
+                    'seconds' => round(microtime(true) - $started, 3),
+                    'user_id' => Auth::id(),
+                    'change_id' => $this->ledger->note(
+                        'Publishing',
+                        "Published edition {$number}: ".
+                            number_format($figures['products']).
+                            ' products, '.
+                            number_format($figures['terms']).
+                            ' terms',
+                        $figures,
+                    )->id,
+                ],
+            ),
+        );
     }
 
     /** Keeps the newest files, and removes what a killed publication left behind. */

@@ -22,8 +22,14 @@ final class PublishingController
         }
         $found = $drift();
 
-        return view('publishing.show', ['drift' => $found, 'lines' => collect(DriftInWords::lines($found))->groupBy('about'), 'edition' => Served::of($request)->edition, 'problem' => Served::of($request)->problem,
-            'editions' => Edition::query()->with('user')->orderByDesc('id')->limit(12)->get(), 'progress' => $progress]);
+        return view('publishing.show', [
+            'drift' => $found,
+            'lines' => collect(DriftInWords::lines($found))->groupBy('about'),
+            'edition' => Served::of($request)->edition,
+            'problem' => Served::of($request)->problem,
+            'editions' => Edition::query()->with('user')->orderByDesc('id')->limit(12)->get(),
+            'progress' => $progress,
+        ]);
     }
 
     public function store(Request $request): RedirectResponse
@@ -44,7 +50,9 @@ final class PublishingController
         $served = Served::of($request);
 
         return view('publishing.status', [
-            'edition' => $served->edition, 'problem' => $served->problem, 'differences' => $drift->known($served->edition) ?? $drift()->differences(),
+            'edition' => $served->edition,
+            'problem' => $served->problem,
+            'differences' => $drift->known($served->edition) ?? $drift()->differences(),
         ]);
     }
 }

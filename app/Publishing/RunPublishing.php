@@ -49,7 +49,11 @@ final class RunPublishing implements ShouldQueue
 
     public function failed(?Throwable $why): void
     {
-        self::progress()
-            ->stop($why instanceof Refused ? $why->getMessage() : 'Publishing stopped before it was done. Shoppers still see the edition before. Try again; the newest log in storage/logs says more.');
+        self::progress()->stop(
+            $why instanceof Refused
+                ? $why->getMessage()
+                : 'Publishing stopped before it was done. Shoppers still see the edition before. Try again; the newest log in '.
+                    'storage/logs says more.',
+        );
     }
 }

@@ -51,7 +51,7 @@ final readonly class Served
     public static function of(Request $request): self
     {
         $known = $request->attributes->get(self::class);
-        if (! $known instanceof self) {
+        if (! ($known instanceof self)) {
             $known = self::now();
             $request->attributes->set(self::class, $known);
         }

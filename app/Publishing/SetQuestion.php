@@ -19,7 +19,10 @@ final class SetQuestion
      * @param  list<string>  $picks  slugs
      */
     public function __construct(
-        public readonly string $name, private readonly array $sets, private readonly array $picks, private readonly Combine $combine,
+        public readonly string $name,
+        private readonly array $sets,
+        private readonly array $picks,
+        private readonly Combine $combine,
     ) {
     }
 

@@ -18,7 +18,10 @@ final class ShownSpellings
     /** @var array<int, array{0: string, 1: string, 2: string|null}> level, label and unit by definition id */
     private array $definitions = [];
 
-    /** @var array<int, array{0: string, 1: string, 2: string, 3: list<string>}|null> level, label, text and colors by spelling id; null: not shown */
+    /**
+     * @var array<int, array{0: string, 1: string, 2: string, 3: list<string>}|null> level, label, text and colors by spelling id;
+     *         null: not shown
+     */
     private array $known = [];
 
     /** @param  Collection<int, Definition>  $definitions  those that shoppers see */
@@ -31,11 +34,14 @@ final class ShownSpellings
 
     /**
      * @param  list<int>  $items
-     * @return array<int, array{product?: array<string, list<string>>, variant?: array<string, list<string>>, colors?: list<string>}> by item: texts by level and label, and the colors it wears
+     * @return array<int, array{product?: array<string, list<string>>, variant?: array<string, list<string>>,
+     *         colors?: list<string>}> by item: texts by level and label, and the colors it wears
      */
     public function of(array $items): array
     {
-        $statement = DB::connection()->getPdo()->query('SELECT item_id, spelling_id FROM assignments WHERE item_id IN ('.implode(',', $items).')');
+        $statement = DB::connection()
+            ->getPdo()
+            ->query('SELECT item_id, spelling_id FROM assignments WHERE item_id IN ('.implode(',', $items).')');
         /** @var list<array{0: int, 1: int}> $cells */
         $cells = $statement === false ? [] : $statement->fetchAll(PDO::FETCH_NUM);
         $this->lookUp(array_column($cells, 1));
@@ -64,7 +70,12 @@ final class ShownSpellings
         foreach (array_chunk($missing, 5000) as $chunk) {
             $statement = DB::connection()
                 ->getPdo()
-                ->query('SELECT s.id, s.definition_id, s.text, s.number, v.label, v.look, v.held FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.id IN ('.implode(',', $chunk).')');
+                ->query(
+                    'SELECT s.id, s.definition_id, s.text, s.number, v.label, v.look, v.held FROM spellings s
+                        LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.id IN ('.
+                        implode(',', $chunk).
+                        ')',
+                );
             foreach ($statement === false ? [] : $statement->fetchAll(PDO::FETCH_ASSOC) as $row) {
                 $this->known[(int) $row['id']] = $this->shown($row);
             }
@@ -85,7 +96,12 @@ final class ShownSpellings
         $look = Look::fromJson($row['look'] === null ? null : (string) $row['look']);
         $text = match (true) {
             $row['label'] !== null => $look->label ?? (string) $row['label'],
-            $row['number'] !== null && $unit !== null => rtrim(rtrim(number_format((float) $row['number'], 3, '.', ''), '0'), '.').' '.$unit,
+            $row['number'] !== null && $unit !== null => rtrim(
+                rtrim(number_format((float) $row['number'], 3, '.', ''), '0'),
+                '.',
+            ).
+                ' '.
+                $unit,
             default => trim((string) $row['text']),
         };
 

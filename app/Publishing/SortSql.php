@@ -23,7 +23,9 @@ final class SortSql
         $steps = $soldOutLast ? ['NOT '.Stock::ofProduct()] : [];
         foreach ($order->by as [$field, $down]) {
             $sql = self::field($field, $down);
-            $sql === null ?: $steps[] = "{$sql} IS NULL, {$sql} ".($down ? 'DESC' : 'ASC');
+            if ($sql !== null) {
+                $steps[] = "{$sql} IS NULL, {$sql} ".($down ? 'DESC' : 'ASC');
+            }
         }
 
         return "SELECT p.id FROM items p WHERE p.parent_id IS NULL AND {$where} ORDER BY ".implode(', ', [...$steps, 'p.id']);
@@ -44,10 +46,16 @@ final class SortSql
 
     private static function number(string $field, string $pick): ?string
     {
-        $definition = Definition::query()->accepted()->where('slug', $field)->whereIn('kind', [Kind::Number, Kind::Date])->value('id');
+        $definition = Definition::query()
+            ->accepted()
+            ->where('slug', $field)
+            ->whereIn('kind', [Kind::Number, Kind::Date])
+            ->value('id');
 
         return $definition === null
             ? null
-            : "(SELECT {$pick}(s.number) FROM assignments a JOIN spellings s ON s.id = a.spelling_id WHERE a.definition_id = {$definition} AND a.item_id IN (SELECT p.id UNION ALL SELECT id FROM items WHERE parent_id = p.id))";
+            : "(SELECT {$pick}(s.number) FROM assignments a JOIN spellings s ON s.id = a.spelling_id
+                WHERE a.definition_id = {$definition} AND a.item_id IN (SELECT p.id UNION ALL SELECT id FROM items
+                WHERE parent_id = p.id))";
     }
 }

@@ -15,7 +15,11 @@ final class BandWords
     {
         return $band->words(
             (string) $filter->prefix,
-            $filter->unit !== null ? Format::unit($filter->unit) : ($filter->key === 'price' ? Format::unit((string) config('lokum.currency')) : ''),
+            $filter->unit !== null
+                ? Format::unit($filter->unit)
+                : ($filter->key === 'price'
+                    ? Format::unit((string) config('lokum.currency'))
+                    : ''),
             $filter->decimals,
         );
     }

@@ -61,12 +61,11 @@ final class DirectoryController
         }
         $term = reset($terms);
 
-        return Listing::answer(
-            $request,
-            fn (): ShopPage => ShopPage::ofValue($found, $term),
-            'shop.value',
-            ['attribute' => $found, 'term' => $term, 'about' => $edition->pages($found)[$term->id] ?? null],
-        );
+        return Listing::answer($request, fn (): ShopPage => ShopPage::ofValue($found, $term), 'shop.value', [
+            'attribute' => $found,
+            'term' => $term,
+            'about' => $edition->pages($found)[$term->id] ?? null,
+        ]);
     }
 
     public function picture(string $name): BinaryFileResponse
@@ -74,7 +73,10 @@ final class DirectoryController
         $path = Pictures::path($name);
         abort_unless(is_file($path), 404);
 
-        return response()->file($path, ['Content-Type' => 'image/webp', 'Cache-Control' => 'public, max-age=31536000, immutable']);
+        return response()->file($path, [
+            'Content-Type' => 'image/webp',
+            'Cache-Control' => 'public, max-age=31536000, immutable',
+        ]);
     }
 
     private function attribute(EditionFile $edition, string $slug): EditionAttribute

@@ -18,8 +18,12 @@ final class Listing
      * @param  Closure(EditionFile): ShopPage  $which
      * @param  array<string, mixed>  $more  for the view
      */
-    public static function answer(Request $request, Closure $which, string $view = 'shop.listing', array $more = []): Response|RedirectResponse
-    {
+    public static function answer(
+        Request $request,
+        Closure $which,
+        string $view = 'shop.listing',
+        array $more = [],
+    ): Response|RedirectResponse {
         $served = Served::of($request);
         if ($served->isBeforeTheFirst()) {
             return response()->view('shop.closed');
@@ -35,7 +39,15 @@ final class Listing
         $listing = new ListingPage($edition, $address);
 
         return response()
-            ->view($view, $more + ['page' => $listing, 'categories' => $edition->categories(), 'category' => $page->category, 'address' => $address])
+            ->view(
+                $view,
+                $more + [
+                    'page' => $listing,
+                    'categories' => $edition->categories(),
+                    'category' => $page->category,
+                    'address' => $address,
+                ],
+            )
             ->header('HX-Push-Url', $address->onPage($listing->number)->url());
     }
 }

@@ -32,9 +32,19 @@ final readonly class ListingAddress
      * @param  list<string>  $unknown  parameters that mean nothing
      */
     private function __construct(
-        public ShopPage $page, public array $terms, public array $ranges, public array $words, public string $sort, public int $number,
-        private string $usualSort, public bool $soldOut = false, public bool $moved = false, private array $days = [], public array $refused = [],
-        public array $told = [], public array $unknown = [],
+        public ShopPage $page,
+        public array $terms,
+        public array $ranges,
+        public array $words,
+        public string $sort,
+        public int $number,
+        private string $usualSort,
+        public bool $soldOut = false,
+        public bool $moved = false,
+        private array $days = [],
+        public array $refused = [],
+        public array $told = [],
+        public array $unknown = [],
     ) {
     }
 
@@ -48,7 +58,10 @@ final readonly class ListingAddress
             $refused[] = 'There is no sort order “'.mb_strimwidth($sort, 0, 60, '…').'” here.';
         }
         $number = (string) $request->query('page', '1');
-        $days = array_filter($edition->filters($page->lineup), fn (FilterSettings $filter): bool => $filter->control === Control::Dates);
+        $days = array_filter(
+            $edition->filters($page->lineup),
+            fn (FilterSettings $filter): bool => $filter->control === Control::Dates,
+        );
 
         return new self(
             $page,
@@ -94,7 +107,8 @@ final readonly class ListingAddress
     public function without(string $key): self
     {
         return $this->with([
-            'terms' => array_diff_key($this->terms, [$key => 0]), 'ranges' => array_diff_key($this->ranges, [$key => 0]),
+            'terms' => array_diff_key($this->terms, [$key => 0]),
+            'ranges' => array_diff_key($this->ranges, [$key => 0]),
             'words' => array_diff_key($this->words, [$key => 0]),
         ]);
     }
@@ -164,7 +178,14 @@ final readonly class ListingAddress
         $all = $changes + ['number' => 1] + get_object_vars($this);
 
         return new self(
-            $this->page, $all['terms'], $all['ranges'], $all['words'], $this->sort, $all['number'], $this->usualSort, $all['soldOut'],
+            $this->page,
+            $all['terms'],
+            $all['ranges'],
+            $all['words'],
+            $this->sort,
+            $all['number'],
+            $this->usualSort,
+            $all['soldOut'],
             days: $this->days,
         );
     }

@@ -55,7 +55,9 @@ final readonly class ListingPage
         // Where all of a category is listed the edition knows what each term has before anything is picked.
         $carried = $hides || ! $address->page->isListing() ? null : $file->listingCounts($address->page->category);
         $this->count = $this->counted($settings, $address, $always, $carried, $carried === null || $address->isNarrowed());
-        $bare = $address->isNarrowed() ? $this->counted($settings, $address->cleared(), $always, $carried, $carried === null) : $this->count;
+        $bare = $address->isNarrowed()
+            ? $this->counted($settings, $address->cleared(), $always, $carried, $carried === null)
+            : $this->count;
         $this->filters = (new ShownFilters($file, $address, $this->count, $bare, $carried))->of($settings);
         $this->sorts = $address->page->sorts($file);
         $matching = $this->count->matching();
@@ -63,7 +65,9 @@ final readonly class ListingPage
         $this->hidden = $hides ? $this->count->counter->without('sold out')->matching->count() - $this->products : 0;
         $this->pages = max(1, (int) ceil($this->products / self::PER_PAGE));
         $this->number = min($address->number, $this->pages);
-        $this->shown = $file->goods->products($this->page($matching, ($page['sold_out'] ?? null) === 'last' ? $inStock->products() : null));
+        $this->shown = $file->goods->products(
+            $this->page($matching, ($page['sold_out'] ?? null) === 'last' ? $inStock->products() : null),
+        );
     }
 
     /** @return list<array{label: string, url: string}> what is picked, each with the address without it */
@@ -78,10 +82,16 @@ final readonly class ListingPage
                 ];
             }
             if ($filter->from !== null || $filter->to !== null) {
-                $chips[] = ['label' => $filter->title.': '.$filter->rangeInWords(), 'url' => $this->address->without($filter->key)->url()];
+                $chips[] = [
+                    'label' => $filter->title.': '.$filter->rangeInWords(),
+                    'url' => $this->address->without($filter->key)->url(),
+                ];
             }
             if ($filter->words !== '') {
-                $chips[] = ['label' => "{$filter->title}: “{$filter->words}”", 'url' => $this->address->without($filter->key)->url()];
+                $chips[] = [
+                    'label' => "{$filter->title}: “{$filter->words}”",
+                    'url' => $this->address->without($filter->key)->url(),
+                ];
             }
         }
 
@@ -95,26 +105,44 @@ final readonly class ListingPage
         foreach ($this->filters as $filter) {
             $low = $filter->steps !== null && $filter->from !== null && $filter->from < $filter->steps->min;
             $high = $filter->steps !== null && $filter->to !== null && $filter->to > $filter->steps->max;
-            $beyond = $filter->steps !== null && ($filter->from > $filter->steps->max || $filter->to !== null && $filter->to < $filter->steps->min);
+            $beyond =
+                $filter->steps !== null &&
+                ($filter->from > $filter->steps->max || ($filter->to !== null && $filter->to < $filter->steps->min));
             if ($filter->steps !== null && ($low || $high || $beyond)) {
-                $remarks[] = "{$filter->title} goes from {$filter->say($filter->steps->min)} to {$filter->say($filter->steps->max)} here.";
+                $remarks[] = "{$filter->title} goes from {$filter->say($filter->steps->min)} to {$filter->say(
+                    $filter->steps->max,
+                )} here.";
             }
         }
 
         return $remarks;
     }
 
-    /** @return list<array{title: string, products: int, url: string}> where nothing is left: what dropping one filter would bring, most first */
+    /**
+     * @return list<array{title: string, products: int, url: string}> where nothing is left: what dropping one filter would bring,
+     *         most first
+     */
     public function remedies(): array
     {
         $remedies = [];
         foreach ($this->products > 0 ? [] : $this->filters as $filter) {
             if ($filter->picked() !== [] || $filter->from !== null || $filter->to !== null || $filter->words !== '') {
                 $products = $this->count->counter
-                    ->without($filter->from !== null || $filter->to !== null ? "range {$filter->key}" : ($filter->words !== '' ? "words {$filter->key}" : $filter->key))->matching
-                    ->count();
-                $products === 0
-                    ?: $remedies[] = ['title' => $filter->title, 'products' => $products, 'url' => $this->address->without($filter->key)->url()];
+                    ->without(
+                        $filter->from !== null || $filter->to !== null
+                            ? "range {$filter->key}"
+                            : ($filter->words !== ''
+                                ? "words {$filter->key}"
+                                : $filter->key),
+                    )
+                    ->matching->count();
+                if ($products !== 0) {
+                    $remedies[] = [
+                        'title' => $filter->title,
+                        'products' => $products,
+                        'url' => $this->address->without($filter->key)->url(),
+                    ];
+                }
             }
         }
         usort($remedies, fn (array $a, array $b): int => $b['products'] <=> $a['products']);
@@ -140,9 +168,14 @@ final readonly class ListingPage
 
         return [
             ...$found,
-            ...count($found) === self::PER_PAGE ? [] : $this->file->goods->page(
-                $matching->without($first), $order, max(0, $offset - $front->count()), self::PER_PAGE - count($found),
-            ),
+            ...count($found) === self::PER_PAGE
+                ? []
+                : $this->file->goods->page(
+                    $matching->without($first),
+                    $order,
+                    max(0, $offset - $front->count()),
+                    self::PER_PAGE - count($found),
+                ),
         ];
     }
 
@@ -163,16 +196,32 @@ final readonly class ListingPage
                 $more[] = new SetQuestion($filter->key, $sets, $address->terms[$filter->key] ?? [], $filter->combine);
             } elseif ($filter->control === Control::Words) {
                 if (isset($address->words[$filter->key])) {
-                    $asked["words {$filter->key}"] = $this->file->goods->having($filter->key, $address->words[$filter->key], $filter->wholeText);
+                    $asked["words {$filter->key}"] = $this->file->goods->having(
+                        $filter->key,
+                        $address->words[$filter->key],
+                        $filter->wholeText,
+                    );
                 }
             } elseif ($terms && ! $filter->isScale() && $this->file->attribute($filter->key) !== null) {
                 $attributes[] = $filter->key;
-                $filter->control !== Control::Nested ?: $nested[] = $filter->key;
+                if ($filter->control === Control::Nested) {
+                    $nested[] = $filter->key;
+                }
             }
         }
         $made = array_map(fn (SetQuestion $question): string => $question->name, $more);
         $picks = new Picks(array_diff_key($address->terms, array_flip($made)), $combine, $address->ranges);
 
-        return new CountPage($this->file, null, $picks, $attributes, $address->page->scope($this->file), $more, $asked, $nested, $carried);
+        return new CountPage(
+            $this->file,
+            null,
+            $picks,
+            $attributes,
+            $address->page->scope($this->file),
+            $more,
+            $asked,
+            $nested,
+            $carried,
+        );
     }
 }

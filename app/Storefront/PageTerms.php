@@ -20,7 +20,10 @@ final readonly class PageTerms
     {
     }
 
-    /** @return list<OfferableTerm>|null in the attribute's order; null for a scale, a text box, and a filter over what the edition does not have */
+    /**
+     * @return list<OfferableTerm>|null in the attribute's order; null for a scale, a text box, and a filter over what the edition
+     *         does not have
+     */
     public function of(FilterSettings $filter): ?array
     {
         if ($filter->isScale() || $filter->control === Control::Words) {
@@ -37,10 +40,20 @@ final readonly class PageTerms
         }
         $attribute = $this->edition->attribute($filter->key);
 
-        return $attribute === null ? null : array_values(array_map(
-            fn (EditionTerm $term): OfferableTerm => new OfferableTerm($term->id, $term->slug, $term->label, $term->look, $term->parent),
-            $this->edition->terms($attribute, $filter->control === Control::Nested),
-        ));
+        return $attribute === null
+            ? null
+            : array_values(
+                array_map(
+                    fn (EditionTerm $term): OfferableTerm => new OfferableTerm(
+                        $term->id,
+                        $term->slug,
+                        $term->label,
+                        $term->look,
+                        $term->parent,
+                    ),
+                    $this->edition->terms($attribute, $filter->control === Control::Nested),
+                ),
+            );
     }
 
     /** @return list<OfferableTerm> bands as terms, numbered from 1 */
@@ -53,7 +66,10 @@ final readonly class PageTerms
         );
     }
 
-    /** @return array<string, Carriers>|null who is in each of the sets that a filter asks for, by slug, in their order; null where it asks for an attribute's terms */
+    /**
+     * @return array<string, Carriers>|null who is in each of the sets that a filter asks for, by slug, in their order; null where
+     *         it asks for an attribute's terms
+     */
     public function sets(FilterSettings $filter): ?array
     {
         $sets = [];

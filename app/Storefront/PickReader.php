@@ -132,7 +132,10 @@ final class PickReader
             } elseif ($term instanceof OfferableTerm) {
                 $this->refused[] = "{$filter->title}: {$term->label} is not offered here, so it does not narrow the page.";
             } else {
-                $this->refused[] = "{$filter->title}: “".mb_strimwidth($text, 0, 60, '…').'” is not offered here, so it does not narrow the page.';
+                $this->refused[] =
+                    "{$filter->title}: “".
+                    mb_strimwidth($text, 0, 60, '…').
+                    '” is not offered here, so it does not narrow the page.';
             }
         }
         $slugs = array_map(strval(...), array_keys($picked));
@@ -154,9 +157,11 @@ final class PickReader
             if ($this->texts($key) === []) {
                 continue;
             }
-            $label === null
-                ? $this->unknown[] = mb_strimwidth($key, 0, 60, '…')
-                : $this->refused[] = "This page has no filter “{$label}”, so what was picked there does not narrow it.";
+            if ($label === null) {
+                $this->unknown[] = mb_strimwidth($key, 0, 60, '…');
+            } else {
+                $this->refused[] = "This page has no filter “{$label}”, so what was picked there does not narrow it.";
+            }
         }
     }
 

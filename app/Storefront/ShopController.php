@@ -23,7 +23,10 @@ final class ShopController
 
     public function category(Request $request, string $slug): View|Response|RedirectResponse
     {
-        return Listing::answer($request, fn (EditionFile $edition): ShopPage => ShopPage::ofCategory($edition->category($slug) ?? abort(404)));
+        return Listing::answer(
+            $request,
+            fn (EditionFile $edition): ShopPage => ShopPage::ofCategory($edition->category($slug) ?? abort(404)),
+        );
     }
 
     public function search(Request $request): View|Response|RedirectResponse
@@ -45,13 +48,13 @@ final class ShopController
             array_unshift($trail, $at);
         }
 
-        return view(
-            'shop.product',
-            [
-                'product' => $product, 'sections' => $this->sections($edition, $product), 'pages' => $this->pages($edition, $product),
-                'trail' => $trail, 'currency' => $edition->meta('currency'),
-            ],
-        );
+        return view('shop.product', [
+            'product' => $product,
+            'sections' => $this->sections($edition, $product),
+            'pages' => $this->pages($edition, $product),
+            'trail' => $trail,
+            'currency' => $edition->meta('currency'),
+        ]);
     }
 
     /** @return array<string, array<string, list<string>>> texts by section and label; those of no section first */
@@ -59,14 +62,19 @@ final class ShopController
     {
         $known = (array) json_decode($edition->meta('sections') ?: '{}', true);
         $sections = ['' => []];
-        foreach ($product->properties + (count($product->variants) === 1 ? $product->variants[0]['properties'] : []) as $label => $texts) {
+        foreach (
+            $product->properties + (count($product->variants) === 1 ? $product->variants[0]['properties'] : []) as $label => $texts
+        ) {
             $sections[(string) ($known[$label] ?? '')][$label] = $texts;
         }
 
         return array_filter($sections);
     }
 
-    /** @return array<string, array{slug: string, directory: string, picture: string|null}> pages of values that the product carries, by label and text */
+    /**
+     * @return array<string, array{slug: string, directory: string, picture: string|null}> pages of values that the product
+     *         carries, by label and text
+     */
     private function pages(EditionFile $edition, EditionProduct $product): array
     {
         $pages = [];
@@ -75,7 +83,9 @@ final class ShopController
             foreach ($edition->terms($attribute) as $id => $term) {
                 if (in_array($term->label, $product->properties[$attribute->label] ?? [], true)) {
                     $pages["{$attribute->label}:{$term->label}"] = [
-                        'slug' => $term->slug, 'directory' => $attribute->slug, 'picture' => $about[$id]['picture'] ?? null,
+                        'slug' => $term->slug,
+                        'directory' => $attribute->slug,
+                        'picture' => $about[$id]['picture'] ?? null,
                     ];
                 }
             }

@@ -23,8 +23,12 @@ final class ShopPage
      * @param  EditionTerm|null  $term  that all its products carry
      */
     private function __construct(
-        public readonly string $lineup, public readonly string $title, public readonly string $path, public readonly ?EditionCategory $category = null,
-        public readonly ?SearchWords $words = null, public readonly ?EditionTerm $term = null,
+        public readonly string $lineup,
+        public readonly string $title,
+        public readonly string $path,
+        public readonly ?EditionCategory $category = null,
+        public readonly ?SearchWords $words = null,
+        public readonly ?EditionTerm $term = null,
     ) {
     }
 
@@ -43,7 +47,13 @@ final class ShopPage
     {
         $words = SearchWords::of($typed);
 
-        return new self('search', $words->text === '' ? 'Search' : "“{$words->text}”", route('shop.search', absolute: false), $in, $words);
+        return new self(
+            'search',
+            $words->text === '' ? 'Search' : "“{$words->text}”",
+            route('shop.search', absolute: false),
+            $in,
+            $words,
+        );
     }
 
     public static function ofValue(EditionAttribute $attribute, EditionTerm $term): self

@@ -41,11 +41,20 @@ final readonly class ShownFilter
      * @param  string  $words  text that is asked for
      */
     public function __construct(
-        public FilterSettings $settings, Offer $offer, private ?string $help = null, public ?float $from = null, public ?float $to = null,
+        public FilterSettings $settings,
+        Offer $offer,
+        private ?string $help = null,
+        public ?float $from = null,
+        public ?float $to = null,
         public string $words = '',
     ) {
         [$this->terms, $this->steps] = [$offer->terms, $offer->steps];
-        [$this->key, $this->title, $this->control, $this->combine] = [$settings->key, $settings->title, $settings->control, $settings->combine];
+        [$this->key, $this->title, $this->control, $this->combine] = [
+            $settings->key,
+            $settings->title,
+            $settings->control,
+            $settings->combine,
+        ];
         $this->unit = $settings->unit ?? ($settings->key === 'price' ? (string) config('lokum.currency') : null);
         $this->open = $settings->open || $from !== null || $to !== null || $words !== '' || $this->picked() !== [];
     }
@@ -90,7 +99,9 @@ final readonly class ShownFilter
             return Day::text($number);
         }
 
-        return $this->settings->prefix.($this->settings->decimals === null ? Format::number($number) : number_format($number, $this->settings->decimals)).($this->unit === null ? '' : ' '.Format::unit($this->unit));
+        return $this->settings->prefix.
+            ($this->settings->decimals === null ? Format::number($number) : number_format($number, $this->settings->decimals)).
+            ($this->unit === null ? '' : ' '.Format::unit($this->unit));
     }
 
     public function rangeInWords(): string

@@ -27,7 +27,11 @@ final readonly class ShownFilters
 
     /** @param  array<int, int>|null  $carried  products of the listing by term, where that is known */
     public function __construct(
-        private EditionFile $edition, private ListingAddress $address, private CountPage $count, private CountPage $bare, private ?array $carried,
+        private EditionFile $edition,
+        private ListingAddress $address,
+        private CountPage $count,
+        private CountPage $bare,
+        private ?array $carried,
     ) {
         $this->counts = $count->counter->counts();
         $this->before = $bare === $count ? $this->counts : $bare->counter->counts();
@@ -46,7 +50,14 @@ final readonly class ShownFilters
             $offer = $this->offer($filter);
             if ($offer instanceof Offer) {
                 [$from, $to] = $this->address->ranges[$filter->key] ?? [null, null];
-                $shown[] = new ShownFilter($filter, $offer, $this->edition->helpOf($filter->key), $from, $to, $this->address->words[$filter->key] ?? '');
+                $shown[] = new ShownFilter(
+                    $filter,
+                    $offer,
+                    $this->edition->helpOf($filter->key),
+                    $from,
+                    $to,
+                    $this->address->words[$filter->key] ?? '',
+                );
             }
         }
 
@@ -68,10 +79,16 @@ final readonly class ShownFilters
         }
         $terms = $this->terms->of($filter);
 
-        return $terms === null ? Absence::NobodyCarriesIt : Offer::ofTerms(
-            $filter, $terms, $this->byTerm($filter, $terms, $this->before), $this->byTerm($filter, $terms, $this->counts), $this->total,
-            $this->address->terms[$filter->key] ?? [],
-        );
+        return $terms === null
+            ? Absence::NobodyCarriesIt
+            : Offer::ofTerms(
+                $filter,
+                $terms,
+                $this->byTerm($filter, $terms, $this->before),
+                $this->byTerm($filter, $terms, $this->counts),
+                $this->total,
+                $this->address->terms[$filter->key] ?? [],
+            );
     }
 
     private function scale(FilterSettings $filter): Offer|Absence
@@ -81,7 +98,10 @@ final readonly class ShownFilters
         }
 
         return Offer::ofScale(
-            $filter, $this->bare->ends($filter->key), $this->count->ends($filter->key, ownRange: false), isset($this->address->ranges[$filter->key]),
+            $filter,
+            $this->bare->ends($filter->key),
+            $this->count->ends($filter->key, ownRange: false),
+            isset($this->address->ranges[$filter->key]),
         );
     }
 

@@ -28,8 +28,13 @@ final class TodayController
 {
     private const LOOKED_OVER = 1500;
 
-    public function __invoke(Request $request, Coverage $coverage, CurrentDrift $drift, DraftPages $pages, FindNewcomers $newcomers): View
-    {
+    public function __invoke(
+        Request $request,
+        Coverage $coverage,
+        CurrentDrift $drift,
+        DraftPages $pages,
+        FindNewcomers $newcomers,
+    ): View {
         Reading::noteBrokenOff();
         $filters = Filter::query()->count();
         $products = $coverage->total();
@@ -41,13 +46,26 @@ final class TodayController
             'drift' => $drift->known(Served::of($request)->edition),
             'inbox' => FeedFile::inbox(),
             'proposed' => Definition::query()->where('state', State::Proposed)->orderBy('label')->get(),
-            'held' => Value::query()->where('held', true)->whereNull('merged_into')->with('definition')->orderByDesc('id')->limit(20)->get(),
+            'held' => Value::query()
+                ->where('held', true)
+                ->whereNull('merged_into')
+                ->with('definition')
+                ->orderByDesc('id')
+                ->limit(20)
+                ->get(),
             'newcomers' => $newcomers->waiting(),
-            'running' => Reading::query()->whereIn(
-                'state',
-                [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked],
-            )->with('feed')->latest('id')->get(),
-            'broken' => Reading::query()->where('state', ReadingState::Failed)->where('updated_at', '>=', now()->subDays(3))->with('feed')->latest('id')->limit(5)->get(),
+            'running' => Reading::query()
+                ->whereIn('state', [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked])
+                ->with('feed')
+                ->latest('id')
+                ->get(),
+            'broken' => Reading::query()
+                ->where('state', ReadingState::Failed)
+                ->where('updated_at', '>=', now()->subDays(3))
+                ->with('feed')
+                ->latest('id')
+                ->limit(5)
+                ->get(),
             'unread' => $this->unread(),
             'filters' => $filters,
             'silent' => $filters === 0 || $products === 0 ? [] : array_filter($pages->all()[0] ?? []),
@@ -60,13 +78,26 @@ final class TodayController
         return view('today.found', ['gaps' => $this->gaps($coverage), 'alike' => $this->alike($propose)]);
     }
 
-    /** @return list<array{slug: string, label: string, groups: int}> attributes with look-alikes; very long lists are looked over in their own room only */
+    /**
+     * @return list<array{slug: string, label: string, groups: int}> attributes with look-alikes; very long lists are looked over
+     *         in their own room only
+     */
     private function alike(ProposeMerges $propose): array
     {
         $found = [];
-        foreach (Definition::query()->accepted()->where('kind', Kind::Choice)->withCount('values')->orderBy('label')->get()->where('values_count', '<=', self::LOOKED_OVER) as $definition) {
+        foreach (
+            Definition::query()
+                ->accepted()
+                ->where('kind', Kind::Choice)
+                ->withCount('values')
+                ->orderBy('label')
+                ->get()
+                ->where('values_count', '<=', self::LOOKED_OVER) as $definition
+        ) {
             $groups = count($propose->of($definition));
-            $groups === 0 ?: $found[] = ['slug' => $definition->slug, 'label' => $definition->label, 'groups' => $groups];
+            if ($groups !== 0) {
+                $found[] = ['slug' => $definition->slug, 'label' => $definition->label, 'groups' => $groups];
+            }
         }
 
         return $found;
@@ -79,7 +110,11 @@ final class TodayController
         $gaps = [];
         foreach ($coverage->ofExpected(Expected::load()) as $id => ['expected' => $expected, 'carried' => $carried]) {
             if ($carried < $expected && $definitions->has($id)) {
-                $gaps[] = ['slug' => $definitions[$id]->slug, 'label' => $definitions[$id]->label, 'missing' => $expected - $carried];
+                $gaps[] = [
+                    'slug' => $definitions[$id]->slug,
+                    'label' => $definitions[$id]->label,
+                    'missing' => $expected - $carried,
+                ];
             }
         }
         usort($gaps, fn (array $a, array $b): int => $b['missing'] <=> $a['missing']);
@@ -90,7 +125,10 @@ final class TodayController
     /** @return list<\stdClass> fields whose texts cannot be read, worst first */
     private function unread(): array
     {
-        return Definition::query()->live()->join('spellings as s', 's.definition_id', '=', 'definitions.id')->whereNotNull('s.problem')
+        return Definition::query()
+            ->live()
+            ->join('spellings as s', 's.definition_id', '=', 'definitions.id')
+            ->whereNotNull('s.problem')
             ->groupBy('definitions.id')
             ->orderByDesc('texts')
             ->toBase()

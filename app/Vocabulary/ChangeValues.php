@@ -14,7 +14,10 @@ use App\Refused;
 final readonly class ChangeValues
 {
     public const DEEDS = [
-        'hide' => 'Hid from shoppers', 'show' => 'Showed to shoppers', 'retire' => 'Retired', 'restore' => 'Brought back',
+        'hide' => 'Hid from shoppers',
+        'show' => 'Showed to shoppers',
+        'retire' => 'Retired',
+        'restore' => 'Brought back',
         'dress' => 'Dressed from their names',
     ];
 
@@ -59,7 +62,9 @@ final readonly class ChangeValues
             'show' => ['held' => 0, 'retired' => 0],
             'retire' => ['held' => 1, 'retired' => 1],
             'restore' => ['held' => 0, 'retired' => 0],
-            default => $value->look()->isUndressed() && ($look = Dress::fromName($value->label)) !== null ? ['look' => $look] : [],
+            default => $value->look()->isUndressed() && ($look = Dress::fromName($value->label)) !== null
+                ? ['look' => $look]
+                : [],
         };
     }
 }

@@ -62,7 +62,9 @@ final readonly class CreateValue
         $label = Label::of($text);
 
         return $journal->insert('attribute_values', [
-            'definition_id' => $definition->id, 'label' => $label, 'slug' => TermNames::slug($definition, $label),
+            'definition_id' => $definition->id,
+            'label' => $label,
+            'slug' => TermNames::slug($definition, $label),
             'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null,
             // Shoppers would read its name twice if it stood beside the umbrella.
             'umbrella_id' => $umbrella ?? Umbrella::named($definition, $label)?->id,
@@ -72,12 +74,17 @@ final readonly class CreateValue
     /** The spelling equal to a value's label; it is made where the value has come by its label otherwise. */
     public static function ownSpelling(Journal $journal, Definition $definition, int $value, string $label): int
     {
-        $own = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $label)->first(['id', 'value_id']);
+        $own = DB::table('spellings')
+            ->where('definition_id', $definition->id)
+            ->where('text', $label)
+            ->first(['id', 'value_id']);
         if ($own === null) {
-            return $journal->insert(
-                'spellings',
-                ['definition_id' => $definition->id, 'text' => $label, 'key' => StrictKey::of($label), 'value_id' => $value],
-            );
+            return $journal->insert('spellings', [
+                'definition_id' => $definition->id,
+                'text' => $label,
+                'key' => StrictKey::of($label),
+                'value_id' => $value,
+            ]);
         }
         if ($own->value_id !== $value) {
             throw new Refused("The spelling \"{$label}\" belongs to another value.");

@@ -22,7 +22,12 @@ final class Dress
         if ($definition->dress !== null) {
             return $definition->dress === self::COLORS;
         }
-        if (preg_match('/\b(?:colou?rs?|farben?|shades?|tints?|couleurs?)\b/iu', str_replace(['_', '-'], ' ', $definition->label.' '.$definition->slug)) === 1) {
+        if (
+            preg_match(
+                '/\b(?:colou?rs?|farben?|shades?|tints?|couleurs?)\b/iu',
+                str_replace(['_', '-'], ' ', $definition->label.' '.$definition->slug),
+            ) === 1
+        ) {
             return true;
         }
         $values = DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into');

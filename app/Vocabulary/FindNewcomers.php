@@ -21,7 +21,10 @@ final readonly class FindNewcomers
     {
     }
 
-    /** @return list<array{definition: Definition, new: int, resolved: int}> attributes that have newcomers, most first: new values, and spellings of known ones */
+    /**
+     * @return list<array{definition: Definition, new: int, resolved: int}> attributes that have newcomers, most first: new
+     *         values, and spellings of known ones
+     */
     public function waiting(): array
     {
         $counts = DB::query()
@@ -37,10 +40,18 @@ final readonly class FindNewcomers
             ->selectRaw('definition_id, SUM(known = 0) AS n, SUM(CASE WHEN known THEN waiting ELSE 0 END) AS resolved')
             ->get()
             ->keyBy('definition_id');
-        $waiting = Definition::query()->accepted()->where('kind', Kind::Choice)->whereKey($counts->keys())->get()
-            ->map(fn (Definition $definition): array => [
-                'definition' => $definition, 'new' => (int) $counts[$definition->id]->n, 'resolved' => (int) $counts[$definition->id]->resolved,
-            ])
+        $waiting = Definition::query()
+            ->accepted()
+            ->where('kind', Kind::Choice)
+            ->whereKey($counts->keys())
+            ->get()
+            ->map(
+                fn (Definition $definition): array => [
+                    'definition' => $definition,
+                    'new' => (int) $counts[$definition->id]->n,
+                    'resolved' => (int) $counts[$definition->id]->resolved,
+                ],
+            )
             ->all();
         usort($waiting, fn (array $a, array $b): int => $b['new'] <=> $a['new']);
 
@@ -50,7 +61,9 @@ final readonly class FindNewcomers
     /** @return list<Newcomer> those without a place first, most products first */
     public function of(Definition $definition): array
     {
-        $rows = DB::table('spellings as s')->leftJoin('readings as r', 'r.id', '=', 's.reading_id')->leftJoin('feeds as f', 'f.id', '=', 'r.feed_id')
+        $rows = DB::table('spellings as s')
+            ->leftJoin('readings as r', 'r.id', '=', 's.reading_id')
+            ->leftJoin('feeds as f', 'f.id', '=', 'r.feed_id')
             ->where('s.definition_id', $definition->id)
             ->where('s.settled', false)
             ->whereNotNull('s.value_id')
@@ -62,7 +75,15 @@ final readonly class FindNewcomers
         /** @var Collection<int, Value> $values */
         $values = $definition->values()->get()->keyBy('id')->toBase();
         // A value that came with nothing but newcomers is none that others resolve into.
-        $new = array_flip(DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('value_id')->groupBy('value_id')->havingRaw('MAX(settled) = 0')->pluck('value_id')->all());
+        $new = array_flip(
+            DB::table('spellings')
+                ->where('definition_id', $definition->id)
+                ->whereNotNull('value_id')
+                ->groupBy('value_id')
+                ->havingRaw('MAX(settled) = 0')
+                ->pluck('value_id')
+                ->all(),
+        );
         $proposals = $this->proposals($definition, $values, $new);
         $products = $this->counts->bySpelling($definition);
         $carrying = $this->counts->byValue($definition);
@@ -92,7 +113,9 @@ final readonly class FindNewcomers
         }
         usort(
             $newcomers,
-            fn (Newcomer $a, Newcomer $b): int => $a->resolved <=> $b->resolved ?: $b->products <=> $a->products ?: $a->spelling <=> $b->spelling,
+            fn (Newcomer $a, Newcomer $b): int => $a->resolved <=> $b->resolved ?:
+            $b->products <=> $a->products ?:
+            $a->spelling <=> $b->spelling,
         );
 
         return $newcomers;
@@ -111,7 +134,11 @@ final readonly class FindNewcomers
         $together = [];
         foreach ($rows->sortByDesc(fn (\stdClass $row): int => $products[$row->id] ?? 0) as $row) {
             $name = isset($new[$row->value_id]) ? "value {$row->value_id}" : "spelling {$row->id}";
-            isset($together[$name]) ? $together[$name][1][] = $row->text : $together[$name] = [$row, []];
+            if (isset($together[$name])) {
+                $together[$name][1][] = $row->text;
+            } else {
+                $together[$name] = [$row, []];
+            }
         }
 
         return array_values($together);
@@ -128,7 +155,7 @@ final readonly class FindNewcomers
         foreach ($this->propose->of($definition) as $proposal) {
             $known = array_values(array_filter($proposal->values, fn (int $id): bool => ! isset($new[$id])));
             foreach ($proposal->values as $id) {
-                if ($id === $proposal->values[0] && $known === [] || ! isset($new[$id])) {
+                if (($id === $proposal->values[0] && $known === []) || ! isset($new[$id])) {
                     continue;
                 }
                 // The group holds what is close to its first; where that is none that was there, each pair is looked at by itself.
@@ -136,7 +163,9 @@ final readonly class FindNewcomers
                     $found[$id] = [$known[0] ?? $proposal->values[0], $proposal];
                 } else {
                     $pair = $this->closest($definition, $values, $known, $id);
-                    $pair === null ?: $found[$id] = $pair;
+                    if ($pair !== null) {
+                        $found[$id] = $pair;
+                    }
                 }
             }
         }
@@ -152,7 +181,9 @@ final readonly class FindNewcomers
     private function closest(Definition $definition, Collection $values, array $known, int $id): ?array
     {
         foreach ($known as $stays) {
-            $pair = isset($values[$stays], $values[$id]) ? $this->propose->pair($definition, $values[$stays], $values[$id]) : null;
+            $pair = isset($values[$stays], $values[$id])
+                ? $this->propose->pair($definition, $values[$stays], $values[$id])
+                : null;
             if ($pair !== null) {
                 return [$stays, $pair];
             }

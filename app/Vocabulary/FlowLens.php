@@ -38,14 +38,23 @@ final readonly class FlowLens
      */
     public function __construct(array $rows, array $umbrellaProducts, public int $shown, string $sort, ?int $open)
     {
-        $byProducts = fn (ValueRow $a, ValueRow $b): int => $b->products <=> $a->products ?: strnatcasecmp($a->value->label, $b->value->label);
+        $byProducts = fn (ValueRow $a, ValueRow $b): int => $b->products <=> $a->products ?:
+        strnatcasecmp($a->value->label, $b->value->label);
         $most = $rows;
         usort($most, $byProducts);
         $drawn = array_flip(array_map(fn (ValueRow $row): int => $row->value->id, array_slice($most, 0, $shown)));
         $rest = array_filter($rows, fn (ValueRow $row): bool => ! isset($drawn[$row->value->id]) && $row->value->id !== $open);
-        $rows = array_values(array_filter($rows, fn (ValueRow $row): bool => isset($drawn[$row->value->id]) || $row->value->id === $open));
-        $sort === 'order'
-            || usort($rows, $sort === 'name' ? fn (ValueRow $a, ValueRow $b): int => strnatcasecmp($a->value->label, $b->value->label) : $byProducts);
+        $rows = array_values(
+            array_filter($rows, fn (ValueRow $row): bool => isset($drawn[$row->value->id]) || $row->value->id === $open),
+        );
+        if ($sort !== 'order') {
+            usort(
+                $rows,
+                $sort === 'name'
+                    ? fn (ValueRow $a, ValueRow $b): int => strnatcasecmp($a->value->label, $b->value->label)
+                    : $byProducts,
+            );
+        }
         $terms = [];
         foreach ($rows as $row) {
             $terms[self::term($row)][] = $row;
@@ -60,9 +69,16 @@ final readonly class FlowLens
         }
         $ordered = array_merge(...array_values($terms) ?: [[]]);
         $this->rows = array_combine(array_map(fn (ValueRow $row): int => $row->value->id, $ordered), $ordered);
-        $this->texts = array_column(array_merge(...array_map(fn (ValueRow $row): array => $row->spellings, $ordered)), 'text', 'id');
+        $this->texts = array_column(
+            array_merge(...array_map(fn (ValueRow $row): array => $row->spellings, $ordered)),
+            'text',
+            'id',
+        );
         $this->flow = new Flow(
-            array_map(fn (ValueRow $row): FlowValue => self::value($row, $row->value->id === $open ? self::OPENED : self::SPELLINGS), $ordered),
+            array_map(
+                fn (ValueRow $row): FlowValue => self::value($row, $row->value->id === $open ? self::OPENED : self::SPELLINGS),
+                $ordered,
+            ),
             $products,
             self::COLUMNS,
         );

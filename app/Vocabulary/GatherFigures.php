@@ -16,17 +16,35 @@ final readonly class GatherFigures
      * @param  list<string>  $handPicked  filters with hand-picked terms that follow
      */
     public function __construct(
-        public string $umbrella, public bool $isNew, public array $values, public array $from, public int $products, public int $terms,
-        public int $termsAfter, public array $filters, public array $pages, public array $handPicked,
+        public string $umbrella,
+        public bool $isNew,
+        public array $values,
+        public array $from,
+        public int $products,
+        public int $terms,
+        public int $termsAfter,
+        public array $filters,
+        public array $pages,
+        public array $handPicked,
     ) {
     }
 
     /** @return array<string, mixed> */
     public function toArray(): array
     {
-        return ['umbrella' => $this->umbrella, 'new' => $this->isNew, 'values' => $this->values, 'from' => $this->from, 'products' => $this->products,
+        return [
+            'umbrella' => $this->umbrella,
+            'new' => $this->isNew,
+            'values' => $this->values,
+            'from' => $this->from,
+            'products' => $this->products,
             'terms' => [
-                'before' => $this->terms, 'after' => $this->termsAfter,
-            ], 'filters' => $this->filters, 'pages' => PageTouched::list($this->pages), 'hand_picked' => $this->handPicked];
+                'before' => $this->terms,
+                'after' => $this->termsAfter,
+            ],
+            'filters' => $this->filters,
+            'pages' => PageTouched::list($this->pages),
+            'hand_picked' => $this->handPicked,
+        ];
     }
 }

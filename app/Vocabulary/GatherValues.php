@@ -40,17 +40,25 @@ final readonly class GatherValues
             ->pluck('label')
             ->all();
 
-        return new GatherFigures($umbrella->label ?? $label, $umbrella === null, array_map(fn (Value $value): string => $value->label, $values), $from,
-            ValueTable::productsOfAny($definition, array_map(fn (Value $value): int => $value->id, array_filter($members, fn (Value $value): bool => ! $value->held))), count(array_unique($carried)),
-            count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))), Filter::query()
-                ->where('definition_id', $definition->id)
-                ->pluck('title')
-                ->all(),
+        return new GatherFigures(
+            $umbrella->label ?? $label,
+            $umbrella === null,
+            array_map(fn (Value $value): string => $value->label, $values),
+            $from,
+            ValueTable::productsOfAny(
+                $definition,
+                array_map(fn (Value $value): int => $value->id, array_filter($members, fn (Value $value): bool => ! $value->held)),
+            ),
+            count(array_unique($carried)),
+            count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))),
+            Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(),
             PagesTouched::of(
                 $definition,
                 array_map(fn (Value $value): int => $value->id, $inside),
                 array_map(fn (Value $value): int => $value->id, $members),
-            ), CurrentTerms::handPicked($definition->slug, $ids));
+            ),
+            CurrentTerms::handPicked($definition->slug, $ids),
+        );
     }
 
     /**
@@ -64,17 +72,21 @@ final readonly class GatherValues
         [$label, $values] = $this->checked($definition, $label, $ids);
         self::allowName($definition, $label, $values);
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $label, $values, $different): string {
-            $different === false ?: KeepApart::write($journal, $definition, array_map(fn (Value $value): int => $value->id, $values));
+        return $this->ledger->record('Values', function (Journal $journal) use (
+            $definition,
+            $label,
+            $values,
+            $different,
+        ): string {
+            if ($different !== false) {
+                KeepApart::write($journal, $definition, array_map(fn (Value $value): int => $value->id, $values));
+            }
             self::write($journal, $definition, $label, $values);
             $this->dropEmpty($journal, $definition);
 
-            return 'Gathered '.mb_strimwidth(
-                implode(', ', array_map(fn (Value $value): string => $value->label, $values)),
-                0,
-                90,
-                '…',
-            )." under {$label} ({$definition->label})";
+            return 'Gathered '.
+                mb_strimwidth(implode(', ', array_map(fn (Value $value): string => $value->label, $values)), 0, 90, '…').
+                " under {$label} ({$definition->label})";
         });
     }
 
@@ -95,15 +107,25 @@ final readonly class GatherValues
             }
             $this->dropEmpty($journal, $definition);
 
-            return 'Gathered '.number_format($gathered).' values under '.implode(', ', array_keys($groups))." ({$definition->label})";
+            return 'Gathered '.
+                number_format($gathered).
+                ' values under '.
+                implode(', ', array_keys($groups)).
+                " ({$definition->label})";
         });
     }
 
     /** @param  non-empty-list<Value>  $values */
     public static function write(Journal $journal, Definition $definition, string $label, array $values): void
     {
-        $id = Umbrella::named($definition, $label)->id ?? $journal->insert('umbrellas', ['definition_id' => $definition->id, 'label' => $label, 'slug' => TermNames::slug($definition, $label, array_map(fn (Value $value): int => $value->id, $values)),
-            'look' => Dress::wearsColors($definition) ? Dress::fromName($label) ?? $values[0]->look : null]);
+        $id =
+            Umbrella::named($definition, $label)->id ??
+            $journal->insert('umbrellas', [
+                'definition_id' => $definition->id,
+                'label' => $label,
+                'slug' => TermNames::slug($definition, $label, array_map(fn (Value $value): int => $value->id, $values)),
+                'look' => Dress::wearsColors($definition) ? Dress::fromName($label) ?? $values[0]->look : null,
+            ]);
         foreach ($values as $value) {
             $journal->update('attribute_values', $value->id, ['umbrella_id' => $id]);
         }
@@ -127,11 +149,16 @@ final readonly class GatherValues
     {
         [, $values] = $this->checked($definition, 'out', $ids);
         $leaving = array_map(fn (Value $value): int => $value->id, $values);
-        $staying = Umbrella::query()->where('definition_id', $definition->id)->whereHas('values', fn ($inside) => $inside->whereNotIn('id', $leaving))->get();
+        $staying = Umbrella::query()
+            ->where('definition_id', $definition->id)
+            ->whereHas('values', fn ($inside) => $inside->whereNotIn('id', $leaving))
+            ->get();
         foreach ($values as $value) {
             foreach ($staying->where('id', $value->umbrella_id) as $umbrella) {
                 if (StrictKey::of($umbrella->label) === StrictKey::of($value->label)) {
-                    throw new Refused("The umbrella is called {$umbrella->label}, too, so shoppers would read the name twice. Rename the umbrella first.");
+                    throw new Refused(
+                        "The umbrella is called {$umbrella->label}, too, so shoppers would read the name twice. Rename the umbrella first.",
+                    );
                 }
             }
         }
@@ -146,12 +173,9 @@ final readonly class GatherValues
             }
             $this->dropEmpty($journal, $definition);
 
-            return 'Took '.mb_strimwidth(
-                implode(', ', array_map(fn (Value $value): string => $value->label, $values)),
-                0,
-                90,
-                '…',
-            )." out of their umbrella ({$definition->label})";
+            return 'Took '.
+                mb_strimwidth(implode(', ', array_map(fn (Value $value): string => $value->label, $values)), 0, 90, '…').
+                " out of their umbrella ({$definition->label})";
         });
     }
 
@@ -160,15 +184,17 @@ final readonly class GatherValues
     {
         $umbrella->definition->allowChange();
         $label = Label::of($label);
-        $other = $label === ''
-            || mb_strlen($label) > 500
-            ? throw new Refused('An umbrella needs a name of 1 to 500 characters.', 'label')
-            : Umbrella::named($umbrella->definition, $label);
+        $other =
+            $label === '' || mb_strlen($label) > 500
+                ? throw new Refused('An umbrella needs a name of 1 to 500 characters.', 'label')
+                : Umbrella::named($umbrella->definition, $label);
         if ($other !== null && $other->id !== $umbrella->id) {
             throw new Refused("There is an umbrella {$other->label} already.", 'label');
         }
         TermNames::allow($umbrella->definition, $label, [Umbrella::TERM + $umbrella->id], 'label');
-        $look->label === null ?: TermNames::allow($umbrella->definition, $look->label, [Umbrella::TERM + $umbrella->id], 'look_label');
+        if ($look->label !== null) {
+            TermNames::allow($umbrella->definition, $look->label, [Umbrella::TERM + $umbrella->id], 'look_label');
+        }
 
         return $this->ledger->record('Values', function (Journal $journal) use ($umbrella, $label, $look, $version): string {
             if ($umbrella->refresh()->version !== $version) {
@@ -201,7 +227,12 @@ final readonly class GatherValues
 
     private function dropEmpty(Journal $journal, Definition $definition): void
     {
-        foreach (Umbrella::query()->where('definition_id', $definition->id)->whereNotExists(fn ($query) => $query->from('attribute_values')->whereColumn('umbrella_id', 'umbrellas.id'))->pluck('id') as $id) {
+        foreach (
+            Umbrella::query()
+                ->where('definition_id', $definition->id)
+                ->whereNotExists(fn ($query) => $query->from('attribute_values')->whereColumn('umbrella_id', 'umbrellas.id'))
+                ->pluck('id') as $id
+        ) {
             $journal->delete('umbrellas', $id);
         }
     }

@@ -40,10 +40,9 @@ final readonly class KeepApart
         sort($ids);
         foreach ($ids as $n => $one) {
             foreach (array_slice($ids, $n + 1) as $other) {
-                DB::table('kept_apart')->where('one_id', $one)->where('other_id', $other)->exists() || $journal->insert(
-                    'kept_apart',
-                    ['definition_id' => $definition->id, 'one_id' => $one, 'other_id' => $other],
-                );
+                if (! DB::table('kept_apart')->where('one_id', $one)->where('other_id', $other)->exists()) {
+                    $journal->insert('kept_apart', ['definition_id' => $definition->id, 'one_id' => $one, 'other_id' => $other]);
+                }
             }
         }
         Newcomer::settle($journal, $ids);

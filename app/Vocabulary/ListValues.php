@@ -22,10 +22,17 @@ final readonly class ListValues
 
     public function write(Definition $definition, string $format): string
     {
-        $values = array_map(fn (ValueRow $row): ListedValue => new ListedValue($row->value->label, $row->value->slug, $row->value->umbrella?->label,
-            array_map(fn (array $spelling): string => $spelling['text'], $row->spellings), $row->value
-                ->look()->colors, $row->value
-                ->look()->help), $this->table->of($definition));
+        $values = array_map(
+            fn (ValueRow $row): ListedValue => new ListedValue(
+                $row->value->label,
+                $row->value->slug,
+                $row->value->umbrella?->label,
+                array_map(fn (array $spelling): string => $spelling['text'], $row->spellings),
+                $row->value->look()->colors,
+                $row->value->look()->help,
+            ),
+            $this->table->of($definition),
+        );
 
         return match ($format) {
             'turtle' => (new Skos($definition->slug, $definition->label, $values))->turtle(),
@@ -40,7 +47,13 @@ final readonly class ListValues
         $csv = CsvWriter::line(self::HEADINGS);
         foreach ($values as $value) {
             foreach ($value->spellings === [] ? [$value->label] : $value->spellings as $spelling) {
-                $csv .= CsvWriter::line([$value->label, $value->umbrella ?? '', $spelling, implode(' ', $value->colors), $value->help ?? '']);
+                $csv .= CsvWriter::line([
+                    $value->label,
+                    $value->umbrella ?? '',
+                    $spelling,
+                    implode(' ', $value->colors),
+                    $value->help ?? '',
+                ]);
             }
         }
 

@@ -22,7 +22,9 @@ final class LookForm
      */
     public static function read(Request $request, Look $was): Look
     {
-        $colors = array_values(array_filter((array) $request->input('colors', []), fn (mixed $color): bool => is_string($color) && $color !== ''));
+        $colors = array_values(
+            array_filter((array) $request->input('colors', []), fn (mixed $color): bool => is_string($color) && $color !== ''),
+        );
         $used = array_slice($colors, 0, min(3, max(0, $request->integer('color_count', count($colors)))));
         $name = $request->string('color_name')->trim()->toString();
         if ($name !== '') {
@@ -33,8 +35,10 @@ final class LookForm
         }
         try {
             return new Look(
-                array_map(strtolower(...), $used), $request->string('look_label')->trim()->toString() ?: null,
-                $request->string('look_help')->trim()->toString() ?: null, self::picture($request, $was),
+                array_map(strtolower(...), $used),
+                $request->string('look_label')->trim()->toString() ?: null,
+                $request->string('look_help')->trim()->toString() ?: null,
+                self::picture($request, $was),
             );
         } catch (InvalidArgumentException $why) {
             throw new Refused($why->getMessage(), 'colors');
@@ -44,7 +48,7 @@ final class LookForm
     private static function picture(Request $request, Look $was): ?string
     {
         $file = $request->file('look_picture');
-        if ($request->hasFile('look_picture') && (! $file instanceof UploadedFile || ! $file->isValid())) {
+        if ($request->hasFile('look_picture') && (! ($file instanceof UploadedFile) || ! $file->isValid())) {
             throw new Refused('The picture did not arrive whole. Send it again.', 'picture');
         }
 

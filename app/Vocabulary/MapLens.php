@@ -35,7 +35,10 @@ final class MapLens
 
     public string $unit = '';
 
-    /** @var list<array{number: float, label: string, members: list<array{label: string, value: int|null, products: int}>, products: int, outlier: bool}> in their order */
+    /**
+     * @var list<array{number: float, label: string, members: list<array{label: string, value: int|null, products: int}>,
+     *         products: int, outlier: bool}> in their order
+     */
     public array $points = [];
 
     /** @var list<ValueRow> that have no place on it */
@@ -48,7 +51,7 @@ final class MapLens
     /** @param  list<ValueRow>  $rows */
     public static function ofValues(Definition $definition, array $rows): self
     {
-        $map = new self;
+        $map = new self();
         $colored = array_filter($rows, fn (ValueRow $row): bool => $row->value->look()->colors !== []);
         $onLadder = array_filter($rows, fn (ValueRow $row): bool => SizeLadder::rung($row->value->label) !== null);
         $measured = Measures::among(array_map(fn (ValueRow $row): string => $row->value->label, $rows));
@@ -66,14 +69,21 @@ final class MapLens
     /** The numbers of a field, each with the texts that it came in as. */
     public static function ofNumbers(Definition $definition, ProductCounts $counts): self
     {
-        $map = new self;
+        $map = new self();
         $map->shape = 'numbers';
         $map->unit = (string) $definition->unit;
         $products = $counts->bySpelling($definition);
         $groups = [];
-        foreach (DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('number')->get(['id', 'text', 'number']) as $spelling) {
+        foreach (
+            DB::table('spellings')
+                ->where('definition_id', $definition->id)
+                ->whereNotNull('number')
+                ->get(['id', 'text', 'number']) as $spelling
+        ) {
             $groups[sprintf('%.9G', $spelling->number)][] = [
-                'label' => $spelling->text, 'value' => null, 'products' => $products[$spelling->id] ?? 0,
+                'label' => $spelling->text,
+                'value' => null,
+                'products' => $products[$spelling->id] ?? 0,
             ];
         }
         $map->onAxis($groups);
@@ -110,7 +120,11 @@ final class MapLens
         $this->shape = 'sizes';
         foreach ($rows as $row) {
             $rung = SizeLadder::rung($row->value->label);
-            $rung === null ? $this->beside[] = $row : $this->ladders[$rung[0]][sprintf('%+020.6f', $rung[1])][] = $row;
+            if ($rung === null) {
+                $this->beside[] = $row;
+            } else {
+                $this->ladders[$rung[0]][sprintf('%+020.6f', $rung[1])][] = $row;
+            }
         }
         ksort($this->ladders);
         foreach ($this->ladders as &$rungs) {
@@ -126,9 +140,15 @@ final class MapLens
         $groups = [];
         foreach ($rows as $i => $row) {
             $number = $measured->numbers[$i] ?? null;
-            $number === null
-                ? $this->beside[] = $row
-                : $groups[sprintf('%.9G', $number)][] = ['label' => $row->value->label, 'value' => $row->value->id, 'products' => $row->products];
+            if ($number === null) {
+                $this->beside[] = $row;
+            } else {
+                $groups[sprintf('%.9G', $number)][] = [
+                    'label' => $row->value->label,
+                    'value' => $row->value->id,
+                    'products' => $row->products,
+                ];
+            }
         }
         $this->onAxis($groups);
     }

@@ -21,8 +21,15 @@ final readonly class MergeConsequences
      * @param  list<string>  $handPicked  filters with hand-picked terms that follow
      */
     private function __construct(
-        public MergePlan $plan, public int $changing, public int $afterwards, public int $values, public int $terms, public int $termsAfter,
-        public array $filters, public array $pages, public array $handPicked,
+        public MergePlan $plan,
+        public int $changing,
+        public int $afterwards,
+        public int $values,
+        public int $terms,
+        public int $termsAfter,
+        public array $filters,
+        public array $pages,
+        public array $handPicked,
     ) {
     }
 
@@ -34,14 +41,17 @@ final readonly class MergeConsequences
         $stays = TermNumbers::of($definition)[$plan->keep->id] ?? $plan->keep->id;
         $after = array_replace($before, array_intersect_key(array_fill_keys($moved, $stays), $before));
 
-        return new self($plan, ValueTable::productsOfAny($definition, $moved), ValueTable::productsOfAny($definition, [...$moved, $plan->keep->id]),
-            $definition->values()->count(), count(array_unique($before)), count(array_unique($after)),
-            Filter::query()
-                ->where('definition_id', $definition->id)
-                ->pluck('title')
-                ->all(), PagesTouched::of(
-                    $definition, [$plan->keep->id], [...$moved, $plan->keep->id],
-                ), CurrentTerms::handPicked($definition->slug, $moved));
+        return new self(
+            $plan,
+            ValueTable::productsOfAny($definition, $moved),
+            ValueTable::productsOfAny($definition, [...$moved, $plan->keep->id]),
+            $definition->values()->count(),
+            count(array_unique($before)),
+            count(array_unique($after)),
+            Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(),
+            PagesTouched::of($definition, [$plan->keep->id], [...$moved, $plan->keep->id]),
+            CurrentTerms::handPicked($definition->slug, $moved),
+        );
     }
 
     /** @return array<string, mixed> */
@@ -51,7 +61,10 @@ final readonly class MergeConsequences
             'keep' => $this->plan->keep->label,
             'moved' => array_map(
                 fn (KnownValue $value): array => [
-                    'label' => $value->label, 'slug' => $value->slug, 'products' => $value->products, 'spellings' => array_values($value->spellings),
+                    'label' => $value->label,
+                    'slug' => $value->slug,
+                    'products' => $value->products,
+                    'spellings' => array_values($value->spellings),
                 ],
                 $this->plan->moved,
             ),

@@ -35,7 +35,8 @@ final readonly class MergeValues
         }
         $known = $this->table->known($definition, [...$ids, $keep]);
         $moved = array_map(
-            fn (int $id): KnownValue => $known[$id] ?? throw new Refused("A value that you chose is not there any more. Look at {$definition->label} again."),
+            fn (int $id): KnownValue => $known[$id] ??
+                throw new Refused("A value that you chose is not there any more. Look at {$definition->label} again."),
             $ids,
         );
         try {
@@ -60,9 +61,9 @@ final readonly class MergeValues
                 CreateValue::ownSpelling($journal, $definition, $plan->keep->id, $name);
             }
 
-            return "Merged {$this->list(array_map(
-                fn (KnownValue $value): string => $value->label, $plan->moved,
-            ))} into ".($name === '' ? $plan->keep->label : $name)." ({$definition->label})";
+            return "Merged {$this->list(array_map(fn (KnownValue $value): string => $value->label, $plan->moved))} into ".
+                ($name === '' ? $plan->keep->label : $name).
+                " ({$definition->label})";
         });
     }
 
@@ -90,7 +91,9 @@ final readonly class MergeValues
             $journal->update('spellings', $spelling, ['value_id' => $value, 'settled' => 1]);
         }
         Newcomer::settle($journal, [$plan->keep->id]);
-        $shown ? $journal->update('attribute_values', $plan->keep->id, ['held' => 0, 'retired' => 0]) : null;
+        if ($shown) {
+            $journal->update('attribute_values', $plan->keep->id, ['held' => 0, 'retired' => 0]);
+        }
         foreach ($plan->moved as $value) {
             $journal->update('attribute_values', $value->id, ['merged_into' => $plan->keep->id]);
         }
@@ -107,6 +110,8 @@ final readonly class MergeValues
     /** @param  list<string>  $labels */
     private function list(array $labels): string
     {
-        return count($labels) <= 3 ? implode(', ', $labels) : implode(', ', array_slice($labels, 0, 2)).' and '.(count($labels) - 2).' more';
+        return count($labels) <= 3
+            ? implode(', ', $labels)
+            : implode(', ', array_slice($labels, 0, 2)).' and '.(count($labels) - 2).' more';
     }
 }

@@ -23,7 +23,15 @@ final readonly class MoveSpelling
     /** @return list<Spelling> those that go together */
     public function together(Spelling $spelling): array
     {
-        return array_values(Spelling::query()->where('definition_id', $spelling->definition_id)->where('value_id', $spelling->value_id)->where('key', $spelling->key)->get()->sortBy('id')->all());
+        return array_values(
+            Spelling::query()
+                ->where('definition_id', $spelling->definition_id)
+                ->where('value_id', $spelling->value_id)
+                ->where('key', $spelling->key)
+                ->get()
+                ->sortBy('id')
+                ->all(),
+        );
     }
 
     /** Why it cannot be taken out; null where it can. */
@@ -33,7 +41,8 @@ final readonly class MoveSpelling
 
         return match (true) {
             $value === null => 'It belongs to no value.',
-            StrictKey::of($value->label) === $spelling->key => "It is what {$value->label} is called. Rename the value first, or merge the whole value.",
+            StrictKey::of($value->label) === $spelling->key => 'It is '.
+                "what {$value->label} is called. Rename the value first, or merge the whole value.",
             default => null,
         };
     }
@@ -59,7 +68,11 @@ final readonly class MoveSpelling
                 $journal->update('spellings', $one->id, ['value_id' => $target, 'settled' => 1]);
             }
 
-            return 'Took the spelling "'.mb_strimwidth($spelling->text, 0, 60, '…')."\" out of {$from->label} ".($to === null ? 'into a value of its own' : "into {$to->label}")." ({$definition->label})";
+            return 'Took the spelling "'.
+                mb_strimwidth($spelling->text, 0, 60, '…').
+                "\" out of {$from->label} ".
+                ($to === null ? 'into a value of its own' : "into {$to->label}").
+                " ({$definition->label})";
         });
 
         return $change ?? throw new Refused('Nothing was different.');
@@ -88,6 +101,8 @@ final readonly class MoveSpelling
         return (int) DB::table('assignments as a')
             ->join('items as i', 'i.id', '=', 'a.item_id')
             ->whereIn('a.spelling_id', array_map(fn (Spelling $one): int => $one->id, $this->together($spelling)))
-            ->whereRaw(Counted::on($definition->level))->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')->value('n');
+            ->whereRaw(Counted::on($definition->level))
+            ->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')
+            ->value('n');
     }
 }

@@ -36,7 +36,8 @@ final class NewSpellings
 
     public function __construct(private readonly Definition $definition, private readonly ?int $reading)
     {
-        $this->waits = $definition->kind === Kind::Choice && DB::table('spellings')->where('definition_id', $definition->id)->exists();
+        $this->waits =
+            $definition->kind === Kind::Choice && DB::table('spellings')->where('definition_id', $definition->id)->exists();
         $this->colors = $definition->kind === Kind::Choice && Dress::wearsColors($definition);
     }
 
@@ -47,7 +48,9 @@ final class NewSpellings
         do {
             $texts = iterator_to_array(
                 $staging->rows(
-                    'SELECT id, text, key, value_id, number, problem, fate FROM temp.staged_texts WHERE col = ? AND spelling_id IS NULL AND id > ? ORDER BY id LIMIT '.self::CHUNK,
+                    'SELECT id, text, key, value_id, number, problem, fate FROM temp.staged_texts
+                        WHERE col = ? AND spelling_id IS NULL AND id > ? ORDER BY id LIMIT '.
+                        self::CHUNK,
                     [$column, $after],
                 ),
                 false,
@@ -56,19 +59,28 @@ final class NewSpellings
             foreach ($texts as $text) {
                 $after = (int) $text['id'];
                 $rows[] = [
-                    'definition_id' => $this->definition->id, 'text' => $text['text'], 'key' => $text['key'], 'reading_id' => $this->reading,
+                    'definition_id' => $this->definition->id,
+                    'text' => $text['text'],
+                    'key' => $text['key'],
+                    'reading_id' => $this->reading,
                     'value_id' => match ($this->definition->kind) {
-                        Kind::Choice => $text['value_id'] ?? $this->value((string) $text['key'], (string) $text['text'], $text['fate'] === 'held'),
-                        Kind::Flag => $text['problem'] === null ? $flags[(int) SpellingReading::of(Kind::Flag, null, (string) $text['text'])->flag] : null,
+                        Kind::Choice => $text['value_id'] ??
+                            $this->value((string) $text['key'], (string) $text['text'], $text['fate'] === 'held'),
+                        Kind::Flag => $text['problem'] === null
+                            ? $flags[(int) SpellingReading::of(Kind::Flag, null, (string) $text['text'])->flag]
+                            : null,
                         default => null,
                     },
-                    'number' => $text['number'], 'problem' => $text['problem'], 'settled' => ! $this->waits,
+                    'number' => $text['number'],
+                    'problem' => $text['problem'],
+                    'settled' => ! $this->waits,
                 ];
             }
             DB::table('spellings')->insertOrIgnore($rows);
         } while (count($texts) === self::CHUNK);
         $staging->run(
-            'UPDATE temp.staged_texts SET spelling_id = (SELECT id FROM spellings WHERE definition_id = ? AND text = staged_texts.text) WHERE col = ? AND spelling_id IS NULL',
+            'UPDATE temp.staged_texts SET spelling_id = (SELECT id FROM spellings
+                WHERE definition_id = ? AND text = staged_texts.text) WHERE col = ? AND spelling_id IS NULL',
             [$this->definition->id, $column],
         );
     }
@@ -79,7 +91,9 @@ final class NewSpellings
         if (isset($this->made["\0".$key])) {
             // Of several spellings of the same letters the best-formed one gives the label.
             if (Label::form($label) > ($this->formed["\0".$key] ?? PHP_INT_MAX)) {
-                DB::table('attribute_values')->where('id', $this->made["\0".$key])->update(['label' => $label]);
+                DB::table('attribute_values')
+                    ->where('id', $this->made["\0".$key])
+                    ->update(['label' => $label]);
                 $this->formed["\0".$key] = Label::form($label);
             }
 
@@ -95,9 +109,15 @@ final class NewSpellings
         }
         if ($this->slugs === null) {
             $umbrellas = Umbrella::query()->where('definition_id', $this->definition->id)->get();
-            $this->umbrellas = $umbrellas->mapWithKeys(fn (Umbrella $one): array => [StrictKey::of($one->label) => $one->id])->all();
+            $this->umbrellas = $umbrellas
+                ->mapWithKeys(fn (Umbrella $one): array => [StrictKey::of($one->label) => $one->id])
+                ->all();
             $this->slugs = array_fill_keys(
-                [...DB::table('attribute_values')->where('definition_id', $this->definition->id)->pluck('slug')->all(), ...$umbrellas->pluck('slug')->all()], true,
+                [
+                    ...DB::table('attribute_values')->where('definition_id', $this->definition->id)->pluck('slug')->all(),
+                    ...$umbrellas->pluck('slug')->all(),
+                ],
+                true,
             );
         }
         $this->formed["\0".$key] = Label::form($label);
@@ -105,8 +125,15 @@ final class NewSpellings
         $this->slugs[$slug] = true;
 
         return $this->made["\0".$key] = (int) DB::table('attribute_values')->insertGetId([
-            'definition_id' => $this->definition->id, 'label' => $label, 'slug' => $slug, 'held' => $held, 'umbrella_id' => $this->umbrellas[$key] ?? null, 'reading_id' => $this->reading,
-            'look' => $this->colors ? Dress::fromName($label) : null, 'created_at' => now(), 'updated_at' => now(),
+            'definition_id' => $this->definition->id,
+            'label' => $label,
+            'slug' => $slug,
+            'held' => $held,
+            'umbrella_id' => $this->umbrellas[$key] ?? null,
+            'reading_id' => $this->reading,
+            'look' => $this->colors ? Dress::fromName($label) : null,
+            'created_at' => now(),
+            'updated_at' => now(),
         ]);
     }
 

@@ -17,8 +17,17 @@ final readonly class Newcomer
      * @param  list<string>  $also  further new spellings of the same new value, which the decision is about, too
      */
     public function __construct(
-        public int $spelling, public string $text, public int $products, public string $feed, public ?string $when, public Value $value,
-        public bool $resolved, public ?Value $same = null, public string $evidence = '', public bool $certain = false, public ?string $under = null,
+        public int $spelling,
+        public string $text,
+        public int $products,
+        public string $feed,
+        public ?string $when,
+        public Value $value,
+        public bool $resolved,
+        public ?Value $same = null,
+        public string $evidence = '',
+        public bool $certain = false,
+        public ?string $under = null,
         public array $also = [],
     ) {
     }

@@ -20,25 +20,42 @@ final class NewcomersController
     {
         $waiting = $find->waiting();
         if ($definition === null && $waiting !== []) {
-            return redirect()->route('newcomers', $waiting[0]['definition'])->with($request->session()->only(['done', 'undo']));
+            return redirect()
+                ->route('newcomers', $waiting[0]['definition'])
+                ->with($request->session()->only(['done', 'undo']));
         }
         $all = $definition === null ? [] : $find->of($definition);
         $feed = $request->string('feed')->toString();
         $shown = array_values(array_filter($all, fn (Newcomer $one): bool => $feed === '' || $one->feed === $feed));
 
         return view('newcomers.show', [
-            'definition' => $definition, 'waiting' => $waiting, 'feeds' => array_values(array_unique(array_map(fn (Newcomer $one): string => $one->feed, $all))), 'feed' => $feed, 'total' => count($shown),
-            'open' => array_slice(array_values(array_filter($shown, fn (Newcomer $one): bool => ! $one->resolved)), 0, self::PER_PAGE),
-            'resolved' => array_slice(array_values(array_filter($shown, fn (Newcomer $one): bool => $one->resolved)), 0, self::PER_PAGE),
+            'definition' => $definition,
+            'waiting' => $waiting,
+            'feeds' => array_values(array_unique(array_map(fn (Newcomer $one): string => $one->feed, $all))),
+            'feed' => $feed,
+            'total' => count($shown),
+            'open' => array_slice(
+                array_values(array_filter($shown, fn (Newcomer $one): bool => ! $one->resolved)),
+                0,
+                self::PER_PAGE,
+            ),
+            'resolved' => array_slice(
+                array_values(array_filter($shown, fn (Newcomer $one): bool => $one->resolved)),
+                0,
+                self::PER_PAGE,
+            ),
             'certain' => count(array_filter($shown, fn (Newcomer $one): bool => $one->certain)),
-            'resolvedCount' => count(array_filter(
-                $shown, fn (Newcomer $one): bool => $one->resolved,
-            )), 'lastRead' => Reading::query()->whereNotNull('finished_at')->latest('id')->first(),
+            'resolvedCount' => count(array_filter($shown, fn (Newcomer $one): bool => $one->resolved)),
+            'lastRead' => Reading::query()->whereNotNull('finished_at')->latest('id')->first(),
         ]);
     }
 
-    public function store(Request $request, Definition $definition, SettleNewcomers $settle, FindNewcomers $find): RedirectResponse
-    {
+    public function store(
+        Request $request,
+        Definition $definition,
+        SettleNewcomers $settle,
+        FindNewcomers $find,
+    ): RedirectResponse {
         $do = $request->string('do')->toString();
         [$word, $one] = [...explode(':', $do, 2), null];
         $waiting = $find->of($definition);

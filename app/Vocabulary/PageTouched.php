@@ -18,6 +18,9 @@ final readonly class PageTouched
      */
     public static function list(array $pages): array
     {
-        return array_map(fn (self $page): array => ['page' => $page->page, 'before' => $page->before, 'after' => $page->after], $pages);
+        return array_map(
+            fn (self $page): array => ['page' => $page->page, 'before' => $page->before, 'after' => $page->after],
+            $pages,
+        );
     }
 }

@@ -22,9 +22,18 @@ final class PagesTouched
         $all = implode(',', array_unique(array_map(intval(...), [...$before, ...$after])));
         $in = fn (array $ids): string => 's.value_id IN ('.implode(',', array_map(intval(...), $ids ?: [0])).')';
         $product = Counted::PRODUCT;
-        $found = DB::select("SELECT p.category_id AS category, COUNT(DISTINCT CASE WHEN {$in($before)} THEN p.id END) AS before, COUNT(DISTINCT CASE WHEN {$in($after)} THEN p.id END) AS after, GROUP_CONCAT(DISTINCT ".TermNumbers::SQL.") AS terms
-            FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0 JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = {$product}
-            WHERE s.value_id IN ({$all}) AND ".Counted::on($definition->level).' AND p.category_id IS NOT NULL GROUP BY p.category_id');
+        $found = DB::select(
+            "SELECT p.category_id AS category, COUNT(DISTINCT CASE WHEN {$in(
+                $before,
+            )} THEN p.id END) AS before, COUNT(DISTINCT CASE WHEN {$in($after)} THEN p.id END) AS after, GROUP_CONCAT(DISTINCT ".
+                TermNumbers::SQL.
+                ") AS terms
+            FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
+            JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = {$product}
+            WHERE s.value_id IN ({$all}) AND ".
+                Counted::on($definition->level).
+                ' AND p.category_id IS NOT NULL GROUP BY p.category_id',
+        );
         $tree = CategoryTree::load();
         $sums = [];
         foreach ($found as $row) {
@@ -46,7 +55,8 @@ final class PagesTouched
         }
         usort(
             $pages,
-            fn (PageTouched $a, PageTouched $b): int => $b->after <=> $a->after ?: substr_count($a->page, '>') <=> substr_count($b->page, '>'),
+            fn (PageTouched $a, PageTouched $b): int => $b->after <=> $a->after ?:
+            substr_count($a->page, '>') <=> substr_count($b->page, '>'),
         );
 
         return $pages;

@@ -37,16 +37,22 @@ final readonly class ProductCounts
     /** @return array<int, int> by umbrella id */
     public function byUmbrella(Definition $definition): array
     {
-        return $this->remembered->ofData("umbrella_id:{$definition->id}", fn (): array => DB::table('attribute_values as v')->join('spellings as s', 's.value_id', '=', 'v.id')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
-            ->where('v.definition_id', $definition->id)
-            ->whereNotNull('v.umbrella_id')
-            ->where('v.held', false)
-            ->whereRaw(Counted::on($definition->level))
-            ->groupBy('v.umbrella_id')
-            ->selectRaw('v.umbrella_id, COUNT(DISTINCT '.Counted::PRODUCT.') AS n')
-            ->pluck('n', 'umbrella_id')
-            ->map(intval(...))
-            ->all());
+        return $this->remembered->ofData(
+            "umbrella_id:{$definition->id}",
+            fn (): array => DB::table('attribute_values as v')
+                ->join('spellings as s', 's.value_id', '=', 'v.id')
+                ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+                ->join('items as i', 'i.id', '=', 'a.item_id')
+                ->where('v.definition_id', $definition->id)
+                ->whereNotNull('v.umbrella_id')
+                ->where('v.held', false)
+                ->whereRaw(Counted::on($definition->level))
+                ->groupBy('v.umbrella_id')
+                ->selectRaw('v.umbrella_id, COUNT(DISTINCT '.Counted::PRODUCT.') AS n')
+                ->pluck('n', 'umbrella_id')
+                ->map(intval(...))
+                ->all(),
+        );
     }
 
     /** @return array<int, int> */
@@ -58,8 +64,12 @@ final readonly class ProductCounts
     /** @return array<int, int> */
     private function count(Definition $definition, string $column): array
     {
-        return DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
-            ->where('s.definition_id', $definition->id)->whereNotNull("s.{$column}")->whereRaw(Counted::on($definition->level))
+        return DB::table('spellings as s')
+            ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+            ->join('items as i', 'i.id', '=', 'a.item_id')
+            ->where('s.definition_id', $definition->id)
+            ->whereNotNull("s.{$column}")
+            ->whereRaw(Counted::on($definition->level))
             ->groupBy("s.{$column}")
             ->selectRaw("s.{$column}, COUNT(DISTINCT ".Counted::PRODUCT.') AS n')
             ->pluck('n', $column)

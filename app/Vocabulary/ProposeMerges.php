@@ -41,7 +41,12 @@ final readonly class ProposeMerges
     {
         $labels = [$stays->id => $stays->label, $other->id => $other->label];
 
-        return $this->among($definition, [$stays->id, $other->id], [new Candidate($stays->label, 2), new Candidate($other->label, 1)], $labels)[0] ?? null;
+        return $this->among(
+            $definition,
+            [$stays->id, $other->id],
+            [new Candidate($stays->label, 2), new Candidate($other->label, 1)],
+            $labels,
+        )[0] ?? null;
     }
 
     /**
@@ -59,8 +64,14 @@ final readonly class ProposeMerges
             ->all();
         $groups = (new LookAlikes(Lexicon::shipped()))->among($candidates, array_values($apart), ShopLessons::for($definition));
 
-        return array_map(fn (Group $group): Proposal => new Proposal(
-            array_map(fn (int $i): int => $ids[$i], $group->members), $group->evidence, $group->kinds, $group->confidence,
-        ), $groups);
+        return array_map(
+            fn (Group $group): Proposal => new Proposal(
+                array_map(fn (int $i): int => $ids[$i], $group->members),
+                $group->evidence,
+                $group->kinds,
+                $group->confidence,
+            ),
+            $groups,
+        );
     }
 }

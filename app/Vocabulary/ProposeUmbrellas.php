@@ -28,7 +28,9 @@ final readonly class ProposeUmbrellas
     public function of(Definition $definition, string $way = 'color'): array
     {
         /** @var list<Value> $values */
-        $values = array_values($definition->values()->whereNull('umbrella_id')->where('held', false)->orderBy('id')->get()->all());
+        $values = array_values(
+            $definition->values()->whereNull('umbrella_id')->where('held', false)->orderBy('id')->get()->all(),
+        );
         $products = $this->counts->byValue($definition);
         $carried = array_values(array_filter($values, fn (Value $value): bool => isset($products[$value->id])));
         $groups = match ($way) {
@@ -36,14 +38,18 @@ final readonly class ProposeUmbrellas
             'measure' => $this->byMeasure($carried, $products),
             default => $this->grouped(
                 $carried,
-                fn (Value $value): ?string => count($value->look()->colors) === 1 ? BasicColor::of($value->look()->colors[0]) : null,
+                fn (Value $value): ?string => count($value->look()->colors) === 1
+                    ? BasicColor::of($value->look()->colors[0])
+                    : null,
             ),
         };
         foreach ($groups as $label => $group) {
             usort($group, fn (Value $a, Value $b): int => $products[$b->id] <=> $products[$a->id]);
             $groups[$label] = $group;
         }
-        $way === 'measure' ?: ksort($groups);
+        if ($way !== 'measure') {
+            ksort($groups);
+        }
 
         return array_filter($groups, fn (array $group): bool => count($group) > 1);
     }
@@ -59,10 +65,12 @@ final readonly class ProposeUmbrellas
         $words = [];
         $shared = [];
         foreach ($values as $value) {
-            $words[$value->id] = array_unique(array_filter(
-                preg_split('/[^\pL]+/u', StrictKey::of($value->label)) ?: [],
-                fn (string $word): bool => mb_strlen($word) > 2 && ! in_array($word, self::EMPTY_WORDS, true),
-            ));
+            $words[$value->id] = array_unique(
+                array_filter(
+                    preg_split('/[^\pL]+/u', StrictKey::of($value->label)) ?: [],
+                    fn (string $word): bool => mb_strlen($word) > 2 && ! in_array($word, self::EMPTY_WORDS, true),
+                ),
+            );
             // What a name is about stands last, or first where a comma follows: "burnt sienna", "sienna, burnt".
             $head = self::head($value->label, $words[$value->id]);
             foreach ($words[$value->id] as $word) {
@@ -76,17 +84,16 @@ final readonly class ProposeUmbrellas
 
         return $this->grouped($values, function (Value $value) use ($words, $shared, $standing): ?string {
             $known = array_intersect($words[$value->id], array_map(strval(...), array_keys($standing)));
-            $best = array_values($known)[0]
-                ?? array_reduce(
+            $best =
+                array_values($known)[0] ??
+                array_reduce(
                     $words[$value->id],
                     fn (?string $best, string $word): string => $best === null || $shared[$word] >= $shared[$best] ? $word : $best,
                 );
 
-            return $best === null
-                || ($shared[$best] < 101 && ! isset($standing[$best]))
+            return $best === null || ($shared[$best] < 101 && ! isset($standing[$best]))
                 ? null
-                : $standing[$best]
-                ?? Label::of(mb_convert_case($best, MB_CASE_TITLE));
+                : $standing[$best] ?? Label::of(mb_convert_case($best, MB_CASE_TITLE));
         });
     }
 
@@ -94,7 +101,10 @@ final readonly class ProposeUmbrellas
     private static function head(string $label, array $words): ?string
     {
         $about = str_contains($label, ',') ? explode(',', $label)[0] : $label;
-        $found = array_filter($words, fn (string $word): bool => preg_match('/\b'.preg_quote($word, '/').'\b/u', StrictKey::of($about)) === 1);
+        $found = array_filter(
+            $words,
+            fn (string $word): bool => preg_match('/\b'.preg_quote($word, '/').'\b/u', StrictKey::of($about)) === 1,
+        );
 
         return $found === [] ? null : end($found);
     }

@@ -28,33 +28,36 @@ final readonly class RepairSpellings
         return $this->ledger->record('Values', function (Journal $journal) use ($definition, $readAs, $flags): string {
             $texts = [];
             foreach (array_filter(array_map(trim(...), $readAs), fn (string $text): bool => $text !== '') as $id => $text) {
-                $spelling = DB::table('spellings')->where('definition_id', $definition->id)->where('id', $id)->first()
-                    ?? throw Refused::unknown('spelling', (string) $id);
+                $spelling =
+                    DB::table('spellings')->where('definition_id', $definition->id)->where('id', $id)->first() ??
+                    throw Refused::unknown('spelling', (string) $id);
                 $reading = SpellingReading::of($definition->kind, $definition->unit, $text);
                 if ($reading->problem !== null) {
                     throw new Refused("{$definition->label}: {$reading->problem}.", "read_as.{$id}");
                 }
-                $journal->update(
-                    'spellings',
-                    (int) $id,
-                    [
-                        'read_as' => $text,
-                        'problem' => null,
-                        'number' => $reading->number,
-                        'value_id' => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'],
-                    ],
-                );
+                $journal->update('spellings', (int) $id, [
+                    'read_as' => $text,
+                    'problem' => null,
+                    'number' => $reading->number,
+                    'value_id' => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'],
+                ]);
                 $texts[] = mb_strimwidth(trim($spelling->text), 0, 30, '…')." as {$text}";
             }
 
-            return "{$definition->label}: read ".implode(', ', array_slice($texts, 0, 4)).(count($texts) > 4 ? ' and others' : '');
+            return "{$definition->label}: read ".
+                implode(', ', array_slice($texts, 0, 4)).
+                (count($texts) > 4 ? ' and others' : '');
         });
     }
 
     /** @return list<\stdClass> spellings (id, text, problem, items, sample) that cannot be read, most products first */
     public static function unread(Definition $definition): array
     {
-        return DB::select('SELECT s.id, s.text, s.problem, COUNT(a.item_id) AS items, MIN(i.sku) AS sample FROM spellings s LEFT JOIN assignments a ON a.spelling_id = s.id LEFT JOIN items i ON i.id = a.item_id
-            WHERE s.definition_id = ? AND s.problem IS NOT NULL GROUP BY s.id ORDER BY items DESC, s.id LIMIT 500', [$definition->id]);
+        return DB::select(
+            'SELECT s.id, s.text, s.problem, COUNT(a.item_id) AS items, MIN(i.sku) AS sample FROM spellings s
+                LEFT JOIN assignments a ON a.spelling_id = s.id LEFT JOIN items i ON i.id = a.item_id
+            WHERE s.definition_id = ? AND s.problem IS NOT NULL GROUP BY s.id ORDER BY items DESC, s.id LIMIT 500',
+            [$definition->id],
+        );
     }
 }

@@ -36,10 +36,19 @@ final readonly class SaveValue
         }
         if ($value->umbrella_id === null && ! $held) {
             TermNames::allow($value->definition, $label, [$value->id], 'label');
-            $look->label === null ?: TermNames::allow($value->definition, $look->label, [$value->id], 'look_label');
+            if ($look->label !== null) {
+                TermNames::allow($value->definition, $look->label, [$value->id], 'look_label');
+            }
         }
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($value, $label, $look, $held, $version, $page): string {
+        return $this->ledger->record('Values', function (Journal $journal) use (
+            $value,
+            $label,
+            $look,
+            $held,
+            $version,
+            $page,
+        ): string {
             if ($value->refresh()->version !== $version) {
                 throw Refused::changedMeanwhile($value->label);
             }
@@ -48,7 +57,9 @@ final readonly class SaveValue
                 'attribute_values',
                 $value->id,
                 [
-                    'label' => $label, 'look' => $look->toJson(), 'held' => (int) $held,
+                    'label' => $label,
+                    'look' => $look->toJson(),
+                    'held' => (int) $held,
                 ] + ($page === null ? [] : ['description' => $page->description, 'picture' => $page->picture]),
             );
             if ($label !== $before) {

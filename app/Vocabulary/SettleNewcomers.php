@@ -31,16 +31,30 @@ final readonly class SettleNewcomers
             throw new Refused('Somebody has decided on them meanwhile, or none is ticked.');
         }
         foreach ($waiting as $one) {
-            if ($decisions[$one->spelling] !== 'keep' && isset($shown[$one->spelling]) && $shown[$one->spelling] !== ($one->same->id ?? 0)) {
-                throw new Refused("What \"{$one->text}\" seems to be has changed meanwhile: ".($one->same->label ?? 'nothing that is here').'. Look at it again.');
+            if (
+                $decisions[$one->spelling] !== 'keep' &&
+                isset($shown[$one->spelling]) &&
+                $shown[$one->spelling] !== ($one->same->id ?? 0)
+            ) {
+                throw new Refused(
+                    "What \"{$one->text}\" seems to be has changed meanwhile: ".
+                        ($one->same->label ?? 'nothing that is here').
+                        '. Look at it again.',
+                );
             }
         }
         $done = ['merge' => 0, 'gather' => 0, 'keep' => 0];
-        $change = $this->ledger->record('Values', function (Journal $journal) use ($definition, $decisions, $waiting, &$done): string {
+        $change = $this->ledger->record('Values', function (Journal $journal) use (
+            $definition,
+            $decisions,
+            $waiting,
+            &$done,
+        ): string {
             $merges = [];
             $gathers = [];
             foreach ($waiting as $newcomer) {
-                $decision = $decisions[$newcomer->spelling] === 'proposed' ? $newcomer->proposes() : $decisions[$newcomer->spelling];
+                $decision =
+                    $decisions[$newcomer->spelling] === 'proposed' ? $newcomer->proposes() : $decisions[$newcomer->spelling];
                 if ($decision === 'merge' && $newcomer->same !== null) {
                     $merges[$newcomer->same->id][] = $newcomer->value->id;
                 } elseif ($decision === 'gather' && $newcomer->under !== null) {
@@ -61,7 +75,11 @@ final readonly class SettleNewcomers
                 }
             }
 
-            return 'Settled '.number_format(array_sum($done)).' '.(array_sum($done) === 1 ? 'newcomer' : 'newcomers').": {$done['merge']} merged, {$done['gather']} gathered, {$done['keep']} kept ({$definition->label})";
+            return 'Settled '.
+                number_format(array_sum($done)).
+                ' '.
+                (array_sum($done) === 1 ? 'newcomer' : 'newcomers').
+                ": {$done['merge']} merged, {$done['gather']} gathered, {$done['keep']} kept ({$definition->label})";
         });
 
         return $change ?? throw new Refused('Nothing was different.');
@@ -75,7 +93,9 @@ final readonly class SettleNewcomers
         } else {
             Newcomer::settle($journal, [$newcomer->value->id]);
             $journal->update('attribute_values', $newcomer->value->id, ['held' => 0]);
-            $newcomer->same === null ?: KeepApart::write($journal, $definition, [$newcomer->value->id, $newcomer->same->id]);
+            if ($newcomer->same !== null) {
+                KeepApart::write($journal, $definition, [$newcomer->value->id, $newcomer->same->id]);
+            }
         }
     }
 }

@@ -16,8 +16,14 @@ final class ShopLessons
         $own = 'v.definition_id = '.$definition->id;
 
         return new Lessons(
-            self::pairs("SELECT v.label AS one, k.label AS other FROM attribute_values v JOIN attribute_values k ON k.id = v.merged_into ORDER BY {$own}, v.id"),
-            self::pairs('SELECT v.label AS one, k.label AS other FROM kept_apart x JOIN attribute_values v ON v.id = x.one_id JOIN attribute_values k ON k.id = x.other_id'),
+            self::pairs(
+                "SELECT v.label AS one, k.label AS other FROM attribute_values v JOIN attribute_values k ON k.id = v.merged_into
+                    ORDER BY {$own}, v.id",
+            ),
+            self::pairs(
+                'SELECT v.label AS one, k.label AS other FROM kept_apart x JOIN attribute_values v ON v.id = x.one_id
+                    JOIN attribute_values k ON k.id = x.other_id',
+            ),
         );
     }
 

@@ -24,7 +24,7 @@ final readonly class SpellingReading
             Kind::Number => self::number($unit, $text),
             Kind::Flag => self::flag($text),
             Kind::Date => self::date($text),
-            Kind::Choice, Kind::Text => new self,
+            Kind::Choice, Kind::Text => new self(),
         };
     }
 

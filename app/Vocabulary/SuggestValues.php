@@ -28,31 +28,48 @@ final readonly class SuggestValues
         $products = $this->counts->lately($definition);
         $fit = [];
         $near = [];
-        foreach ($definition->values()->where('retired', false)->get(['id', 'label', 'look']) as $value) {
+        foreach (
+            $definition
+                ->values()
+                ->where('retired', false)
+                ->get(['id', 'label', 'look']) as $value
+        ) {
             $own = StrictKey::of($value->label);
             $row = [
-                'label' => $value->label, 'colors' => $value->look()->colors, 'products' => $products[$value->id] ?? 0, 'near' => false,
+                'label' => $value->label,
+                'colors' => $value->look()->colors,
+                'products' => $products[$value->id] ?? 0,
+                'near' => false,
                 'same' => $own === $key,
             ];
             if ($key === '' || str_contains($own, $key)) {
                 $fit[] = $row + ['rank' => [$own !== $key, ! str_starts_with($own, $key), -$row['products']]];
-            } elseif (strlen($key) >= 4 && strlen($own) <= self::LONGEST && strlen($key) <= self::LONGEST && ($distance = levenshtein($own, $key)) <= max(1, intdiv(strlen($key), 4))) {
+            } elseif (
+                strlen($key) >= 4 &&
+                strlen($own) <= self::LONGEST &&
+                strlen($key) <= self::LONGEST &&
+                ($distance = levenshtein($own, $key)) <= max(1, intdiv(strlen($key), 4))
+            ) {
                 $near[] = ['near' => true, 'rank' => [$distance]] + $row;
             }
         }
         $known = FindValue::known($definition, $typed);
         if ($typed !== '' && $known !== null && ! in_array($known->label, array_column($fit, 'label'), true)) {
             $fit[] = [
-                'label' => $known->label, 'colors' => $known->look()->colors, 'products' => $products[$known->id] ?? 0, 'near' => false,
-                'same' => true, 'rank' => [false, false, 0],
+                'label' => $known->label,
+                'colors' => $known->look()->colors,
+                'products' => $products[$known->id] ?? 0,
+                'near' => false,
+                'same' => true,
+                'rank' => [false, false, 0],
             ];
         }
         usort($fit, fn (array $a, array $b): int => $a['rank'] <=> $b['rank']);
         usort($near, fn (array $a, array $b): int => $a['rank'] <=> $b['rank']);
 
-        return array_map(
-            fn (array $row): array => array_diff_key($row, ['rank' => 0]),
-            [...array_slice($near, 0, self::NEAR), ...array_slice($fit, 0, self::MOST)],
-        );
+        return array_map(fn (array $row): array => array_diff_key($row, ['rank' => 0]), [
+            ...array_slice($near, 0, self::NEAR),
+            ...array_slice($fit, 0, self::MOST),
+        ]);
     }
 }

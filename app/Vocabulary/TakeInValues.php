@@ -52,7 +52,13 @@ final readonly class TakeInValues
         return $this->ledger->record('Values', function (Journal $journal) use ($definition, $rows): string {
             $figures = $this->write($journal, $definition, $rows);
 
-            return "Took in a list for {$definition->label}: ".number_format($figures['values']).' values and '.number_format($figures['spellings']).' spellings came, '.number_format($figures['moved']).' spellings moved';
+            return "Took in a list for {$definition->label}: ".
+                number_format($figures['values']).
+                ' values and '.
+                number_format($figures['spellings']).
+                ' spellings came, '.
+                number_format($figures['moved']).
+                ' spellings moved';
         });
     }
 
@@ -68,18 +74,32 @@ final readonly class TakeInValues
         try {
             $file = CsvFile::open($source);
             $headings = array_map(fn (string $heading): string => mb_strtolower(trim($heading)), $file->dialect->headings);
-            in_array('value', $headings, true) || throw new Refused('The list has no column "value".');
+            if (! in_array('value', $headings, true)) {
+                throw new Refused('The list has no column "value".');
+            }
             $rows = [];
             $meant = [];
             foreach ($file->rows() as $row) {
-                $cells = array_combine($headings, array_map(CsvWriter::meant(...), array_pad(array_slice($row->cells, 0, count($headings)), count($headings), '')));
+                $cells = array_combine(
+                    $headings,
+                    array_map(
+                        CsvWriter::meant(...),
+                        array_pad(array_slice($row->cells, 0, count($headings)), count($headings), ''),
+                    ),
+                );
                 $cells += array_fill_keys(ListValues::HEADINGS, '');
                 $label = Label::of($cells['value']);
-                $row->problem === null || throw new Refused("Line {$row->line}: {$row->problem}.");
-                $label !== '' && mb_strlen($label) <= 500 || throw new Refused("Line {$row->line}: a value has a name of 1 to 500 characters.");
+                if ($row->problem !== null) {
+                    throw new Refused("Line {$row->line}: {$row->problem}.");
+                }
+                if (! ($label !== '' && mb_strlen($label) <= 500)) {
+                    throw new Refused("Line {$row->line}: a value has a name of 1 to 500 characters.");
+                }
                 $spelling = $cells['spelling'] === '' ? $label : $cells['spelling'];
                 if (isset($meant[$spelling]) && StrictKey::of($meant[$spelling]) !== StrictKey::of($label)) {
-                    throw new Refused("Line {$row->line}: \"{$spelling}\" stands for \"{$meant[$spelling]}\" and for \"{$label}\".");
+                    throw new Refused(
+                        "Line {$row->line}: \"{$spelling}\" stands for \"{$meant[$spelling]}\" and for \"{$label}\".",
+                    );
                 }
                 $meant[$spelling] = $label;
                 $rows[] = ['value' => $label, 'spelling' => $spelling] + $cells;
@@ -97,7 +117,12 @@ final readonly class TakeInValues
      */
     private function write(Journal $journal, Definition $definition, array $rows): array
     {
-        $figures = ['values' => 0, 'spellings' => 0, 'moved' => 0, 'umbrellas' => 0];
+        $figures = [
+            'values' => 0,
+            'spellings' => 0,
+            'moved' => 0,
+            'umbrellas' => 0,
+        ];
         $values = [];
         $umbrellas = [];
         foreach ($rows as $row) {
@@ -107,17 +132,22 @@ final readonly class TakeInValues
                 $umbrellas[$label] ??= $this->umbrella($journal, $definition, $label, $figures);
             }
             $umbrella = $umbrellas[$label] ?? null;
-            $values[$key] ??= FindValue::known($definition, $row['value'])->id ?? $this->made($journal, $definition, $row, $umbrella, $figures);
-            $umbrella === null ?: $journal->update('attribute_values', $values[$key], ['umbrella_id' => $umbrella]);
-            $known = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $row['spelling'])->first(['id', 'value_id']);
+            $values[$key] ??=
+                FindValue::known($definition, $row['value'])->id ?? $this->made($journal, $definition, $row, $umbrella, $figures);
+            if ($umbrella !== null) {
+                $journal->update('attribute_values', $values[$key], ['umbrella_id' => $umbrella]);
+            }
+            $known = DB::table('spellings')
+                ->where('definition_id', $definition->id)
+                ->where('text', $row['spelling'])
+                ->first(['id', 'value_id']);
             if ($known === null) {
-                $journal->insert(
-                    'spellings',
-                    [
-                        'definition_id' => $definition->id, 'text' => $row['spelling'], 'key' => StrictKey::of($row['spelling']),
-                        'value_id' => $values[$key],
-                    ],
-                );
+                $journal->insert('spellings', [
+                    'definition_id' => $definition->id,
+                    'text' => $row['spelling'],
+                    'key' => StrictKey::of($row['spelling']),
+                    'value_id' => $values[$key],
+                ]);
                 $figures['spellings']++;
             } elseif ($known->value_id !== $values[$key]) {
                 $journal->update('spellings', $known->id, ['value_id' => $values[$key]]);
@@ -147,7 +177,9 @@ final readonly class TakeInValues
         } catch (InvalidArgumentException $why) {
             throw new Refused("{$row['value']}: {$why->getMessage()}");
         }
-        $look->toJson() === null ?: $journal->update('attribute_values', $id, ['look' => $look->toJson()]);
+        if ($look->toJson() !== null) {
+            $journal->update('attribute_values', $id, ['look' => $look->toJson()]);
+        }
 
         return $id;
     }
@@ -161,14 +193,11 @@ final readonly class TakeInValues
         }
         $figures['umbrellas']++;
 
-        return $journal->insert(
-            'umbrellas',
-            [
-                'definition_id' => $definition->id,
-                'label' => $label,
-                'slug' => TermNames::slug($definition, $label),
-                'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null,
-            ],
-        );
+        return $journal->insert('umbrellas', [
+            'definition_id' => $definition->id,
+            'label' => $label,
+            'slug' => TermNames::slug($definition, $label),
+            'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null,
+        ]);
     }
 }

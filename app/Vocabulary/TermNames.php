@@ -22,12 +22,19 @@ final class TermNames
         $key = StrictKey::of($name);
         foreach ($definition->values()->whereNull('umbrella_id')->where('held', false)->get() as $value) {
             if (! in_array($value->id, $mine, true) && self::goesBy($value, $key)) {
-                throw new Refused("There is a value {$value->label} that shoppers tick under this name. Choose another name, or bring that value in as well.", $field);
+                throw new Refused(
+                    "There is a value {$value->label} that shoppers tick under this name. Choose another name, or bring that ".
+                    'value in as well.',
+                    $field,
+                );
             }
         }
         foreach (Umbrella::query()->where('definition_id', $definition->id)->get() as $umbrella) {
             if (! in_array(Umbrella::TERM + $umbrella->id, $mine, true) && self::goesBy($umbrella, $key)) {
-                throw new Refused("There is an umbrella {$umbrella->label} that shoppers tick under this name. Choose another name, or gather under it.", $field);
+                throw new Refused(
+                    "There is an umbrella {$umbrella->label} that shoppers tick under this name. Choose another name, or gather under it.",
+                    $field,
+                );
             }
         }
     }
@@ -39,8 +46,18 @@ final class TermNames
      */
     public static function slug(Definition $definition, string $label, array $inside = []): string
     {
-        return Slug::unique($label, fn (string $slug): bool => Umbrella::query()->where('definition_id', $definition->id)->where('slug', $slug)->exists()
-            || Value::query()->where('definition_id', $definition->id)->where('slug', $slug)->whereNotIn('id', $inside)->exists());
+        return Slug::unique(
+            $label,
+            fn (string $slug): bool => Umbrella::query()
+                ->where('definition_id', $definition->id)
+                ->where('slug', $slug)
+                ->exists() ||
+                Value::query()
+                    ->where('definition_id', $definition->id)
+                    ->where('slug', $slug)
+                    ->whereNotIn('id', $inside)
+                    ->exists(),
+        );
     }
 
     private static function goesBy(Value|Umbrella $term, string $key): bool

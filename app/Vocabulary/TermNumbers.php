@@ -28,14 +28,19 @@ final class TermNumbers
     /** @return array<int, int> term by value, without values that are hidden from shoppers */
     public static function shown(Definition $definition): array
     {
-        return array_diff_key(self::of($definition), DB::table('attribute_values')->where('definition_id', $definition->id)->where('held', true)->pluck('id', 'id')->all());
+        return array_diff_key(
+            self::of($definition),
+            DB::table('attribute_values')->where('definition_id', $definition->id)->where('held', true)->pluck('id', 'id')->all(),
+        );
     }
 
     /** What a term is called. */
     public static function name(int $term): string
     {
         return (string) ($term > Umbrella::TERM
-            ? Umbrella::query()->whereKey($term - Umbrella::TERM)->value('label')
+            ? Umbrella::query()
+                ->whereKey($term - Umbrella::TERM)
+                ->value('label')
             : Value::query()->whereKey($term)->value('label'));
     }
 }

@@ -53,7 +53,12 @@ final class Umbrella extends Model
     {
         $key = StrictKey::of($label);
         // Asked for every value that comes: of all of them only names are read.
-        foreach (DB::table('umbrellas')->where('definition_id', $definition->id)->orderBy('id')->get(['id', 'label', 'slug']) as $one) {
+        foreach (
+            DB::table('umbrellas')
+                ->where('definition_id', $definition->id)
+                ->orderBy('id')
+                ->get(['id', 'label', 'slug']) as $one
+        ) {
             if ($one->label === $label || $one->slug === $label || StrictKey::of($one->label) === $key) {
                 return self::query()->find($one->id);
             }

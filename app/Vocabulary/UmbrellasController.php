@@ -20,10 +20,12 @@ final class UmbrellasController
         $way = $request->string('by')->toString();
         $way = isset(ProposeUmbrellas::WAYS[$way]) ? $way : 'color';
 
-        return view(
-            'values.umbrellas',
-            ['definition' => $definition, 'way' => $way, 'proposals' => $propose->of($definition, $way), 'products' => $counts->byValue($definition)],
-        );
+        return view('values.umbrellas', [
+            'definition' => $definition,
+            'way' => $way,
+            'proposals' => $propose->of($definition, $way),
+            'products' => $counts->byValue($definition),
+        ]);
     }
 
     public function store(Request $request, Definition $definition, GatherValues $gather): RedirectResponse
@@ -34,6 +36,9 @@ final class UmbrellasController
         }
         $change = $groups === [] ? throw new Refused('Tick at least one value.') : $gather->several($definition, $groups);
 
-        return redirect()->route('values.show', $definition)->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()
+            ->route('values.show', $definition)
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 }

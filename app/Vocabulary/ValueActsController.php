@@ -38,7 +38,10 @@ final class ValueActsController
             $request,
             $definition,
             $gather->save(
-                $umbrella, $request->string('label')->toString(), LookForm::read($request, $umbrella->look()), $request->integer('version'),
+                $umbrella,
+                $request->string('label')->toString(),
+                LookForm::read($request, $umbrella->look()),
+                $request->integer('version'),
             ),
             ['umbrella' => $umbrella->id],
         );
@@ -56,7 +59,11 @@ final class ValueActsController
 
     public function several(Request $request, Definition $definition, ChangeValues $change): RedirectResponse
     {
-        return $this->back($request, $definition, $change($definition, $request->string('do')->toString(), $this->picked($request)));
+        return $this->back(
+            $request,
+            $definition,
+            $change($definition, $request->string('do')->toString(), $this->picked($request)),
+        );
     }
 
     public function apart(Request $request, Definition $definition, KeepApart $apart): RedirectResponse

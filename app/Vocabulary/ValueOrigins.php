@@ -13,11 +13,16 @@ use Illuminate\Support\Facades\DB;
 /** Where each value of an attribute is used, and since when and from which feed it is there. */
 final class ValueOrigins
 {
-    /** @return array{used: array<int, array<string, int>>, since: array<int, array{feed: string, day: string}>} by value; products by branch of the shop, most first */
+    /**
+     * @return array{used: array<int, array<string, int>>, since: array<int, array{feed: string, day: string}>} by value; products
+     *         by branch of the shop, most first
+     */
     public static function of(Definition $definition): array
     {
-        return app(Remembered::class)
-            ->lately("origins:{$definition->id}", fn (): array => ['used' => self::used($definition), 'since' => self::since($definition)]);
+        return app(Remembered::class)->lately(
+            "origins:{$definition->id}",
+            fn (): array => ['used' => self::used($definition), 'since' => self::since($definition)],
+        );
     }
 
     /** @return array<int, array<string, int>> */
@@ -29,8 +34,18 @@ final class ValueOrigins
             $names[$category->id] = $category->name;
         }
         $used = [];
-        foreach (DB::select('SELECT s.value_id AS value, p.category_id AS category, COUNT(DISTINCT p.id) AS n FROM spellings s JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.Counted::PRODUCT.'
-            WHERE s.definition_id = ? AND s.value_id IS NOT NULL AND p.category_id IS NOT NULL AND '.Counted::on($definition->level).' GROUP BY s.value_id, p.category_id', [$definition->id]) as $row) {
+        foreach (
+            DB::select(
+                'SELECT s.value_id AS value, p.category_id AS category, COUNT(DISTINCT p.id) AS n FROM spellings s
+                    JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.
+                    Counted::PRODUCT.
+                    '
+            WHERE s.definition_id = ? AND s.value_id IS NOT NULL AND p.category_id IS NOT NULL AND '.
+                    Counted::on($definition->level).
+                    ' GROUP BY s.value_id, p.category_id',
+                [$definition->id],
+            ) as $row
+        ) {
             $above = $tree->withAncestors((int) $row->category);
             $branch = $names[$above[count($above) - 1]];
             $used[$row->value][$branch] = ($used[$row->value][$branch] ?? 0) + $row->n;
@@ -46,7 +61,14 @@ final class ValueOrigins
     private static function since(Definition $definition): array
     {
         $since = [];
-        foreach (DB::select('SELECT s.value_id AS value, f.name AS feed, MIN(r.created_at) AS day FROM spellings s JOIN readings r ON r.id = s.reading_id JOIN feeds f ON f.id = r.feed_id WHERE s.definition_id = ? AND s.value_id IS NOT NULL GROUP BY s.value_id', [$definition->id]) as $row) {
+        foreach (
+            DB::select(
+                'SELECT s.value_id AS value, f.name AS feed, MIN(r.created_at) AS day FROM spellings s
+                    JOIN readings r ON r.id = s.reading_id JOIN feeds f ON f.id = r.feed_id
+                    WHERE s.definition_id = ? AND s.value_id IS NOT NULL GROUP BY s.value_id',
+                [$definition->id],
+            ) as $row
+        ) {
             $since[$row->value] = ['feed' => $row->feed, 'day' => substr((string) $row->day, 0, 10)];
         }
 

@@ -26,14 +26,17 @@ final readonly class ValuePage
             throw new Refused('At most '.number_format(self::LONGEST).' characters.', 'description');
         }
         $file = $request->file('picture');
-        if ($request->hasFile('picture') && (! $file instanceof UploadedFile || ! $file->isValid())) {
+        if ($request->hasFile('picture') && (! ($file instanceof UploadedFile) || ! $file->isValid())) {
             throw new Refused('The picture did not arrive whole. Send it again.', 'picture');
         }
 
-        return new self($description === '' ? null : $description, match (true) {
-            $file instanceof UploadedFile => Pictures::keep((string) $file->getContent()),
-            $request->boolean('no_picture') => null,
-            default => $value->picture,
-        });
+        return new self(
+            $description === '' ? null : $description,
+            match (true) {
+                $file instanceof UploadedFile => Pictures::keep((string) $file->getContent()),
+                $request->boolean('no_picture') => null,
+                default => $value->picture,
+            },
+        );
     }
 }

@@ -27,7 +27,11 @@ final readonly class ValueTable
         $values = $definition->values()->with('umbrella')->get()->keyBy('id')->all();
         $terms = array_map(
             fn (Value $value): Term => new Term(
-                $value->id, $value->label, $value->position, $products[$value->id] ?? 0, $value->look()->colors[0] ?? null,
+                $value->id,
+                $value->label,
+                $value->position,
+                $products[$value->id] ?? 0,
+                $value->look()->colors[0] ?? null,
             ),
             array_values($values),
         );
@@ -46,9 +50,20 @@ final readonly class ValueTable
     {
         $products = $this->counts->byValue($definition);
         $known = [];
-        foreach (Value::query()->whereKey($ids)->whereNull('merged_into')->where('definition_id', $definition->id)->with('spellings')->get() as $value) {
+        foreach (
+            Value::query()
+                ->whereKey($ids)
+                ->whereNull('merged_into')
+                ->where('definition_id', $definition->id)
+                ->with('spellings')
+                ->get() as $value
+        ) {
             $known[$value->id] = new KnownValue(
-                $value->id, $value->label, $value->slug, $products[$value->id] ?? 0, $value->spellings->pluck('text', 'id')->all(),
+                $value->id,
+                $value->label,
+                $value->slug,
+                $products[$value->id] ?? 0,
+                $value->spellings->pluck('text', 'id')->all(),
             );
         }
 
@@ -61,7 +76,9 @@ final readonly class ValueTable
      */
     public static function productsOfAny(Definition $definition, array $ids): int
     {
-        return (int) DB::table('spellings as s')->join('assignments as a', 'a.spelling_id', '=', 's.id')->join('items as i', 'i.id', '=', 'a.item_id')
+        return (int) DB::table('spellings as s')
+            ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+            ->join('items as i', 'i.id', '=', 'a.item_id')
             ->whereIn('s.value_id', $ids)
             ->whereRaw(Counted::on($definition->level))
             ->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')
@@ -73,7 +90,13 @@ final readonly class ValueTable
     {
         $products = $this->counts->bySpelling($definition);
         $byValue = [];
-        foreach (DB::table('spellings')->where('definition_id', $definition->id)->whereNotNull('value_id')->orderBy('id')->get(['id', 'text', 'value_id']) as $row) {
+        foreach (
+            DB::table('spellings')
+                ->where('definition_id', $definition->id)
+                ->whereNotNull('value_id')
+                ->orderBy('id')
+                ->get(['id', 'text', 'value_id']) as $row
+        ) {
             $byValue[$row->value_id][] = ['id' => $row->id, 'text' => $row->text, 'products' => $products[$row->id] ?? 0];
         }
         foreach ($byValue as &$spellings) {

@@ -19,10 +19,31 @@ final class ValuesController
 
     public function index(): View
     {
-        return view('values.index', ['numbers' => Definition::query()->live()->where('kind', Kind::Number)->orderBy('label')->get(), 'ways' => DB::table('spellings')->whereNotNull('number')->groupBy('definition_id')->selectRaw('definition_id, COUNT(*) AS texts, COUNT(DISTINCT number) AS numbers')->get()->keyBy('definition_id'),
-            'attributes' => Definition::query()->live()->whereIn('kind', [Kind::Choice, Kind::Flag])->withCount('values')->orderBy('label')->get(),
-            'newcomers' => DB::table('spellings')->where('settled', false)->groupBy('definition_id')->selectRaw('definition_id, COUNT(*) AS n')->pluck('n', 'definition_id'),
-            'spellings' => DB::table('spellings')->whereNotNull('value_id')->groupBy('definition_id')->selectRaw('definition_id, COUNT(*) AS n')->pluck('n', 'definition_id')]);
+        return view('values.index', [
+            'numbers' => Definition::query()->live()->where('kind', Kind::Number)->orderBy('label')->get(),
+            'ways' => DB::table('spellings')
+                ->whereNotNull('number')
+                ->groupBy('definition_id')
+                ->selectRaw('definition_id, COUNT(*) AS texts, COUNT(DISTINCT number) AS numbers')
+                ->get()
+                ->keyBy('definition_id'),
+            'attributes' => Definition::query()
+                ->live()
+                ->whereIn('kind', [Kind::Choice, Kind::Flag])
+                ->withCount('values')
+                ->orderBy('label')
+                ->get(),
+            'newcomers' => DB::table('spellings')
+                ->where('settled', false)
+                ->groupBy('definition_id')
+                ->selectRaw('definition_id, COUNT(*) AS n')
+                ->pluck('n', 'definition_id'),
+            'spellings' => DB::table('spellings')
+                ->whereNotNull('value_id')
+                ->groupBy('definition_id')
+                ->selectRaw('definition_id, COUNT(*) AS n')
+                ->pluck('n', 'definition_id'),
+        ]);
     }
 
     public function show(Request $request, Definition $definition, ProposeMerges $propose, ProductCounts $counts): View
@@ -36,17 +57,29 @@ final class ValuesController
         $page = min(max(1, $request->integer('page', 1)), max(1, (int) ceil(count($rows) / self::PER_PAGE)));
 
         return view('values.show', [
-            'definition' => $definition, 'bench' => $bench, 'found' => $rows, 'orders' => TermOrder::cases(), 'umbrellas' => Umbrella::query()->where('definition_id', $definition->id)->orderBy('label')->get(),
-            'lookAlikes' => $definition->kind === Kind::Choice ? count($propose->of($definition)) : 0, 'newcomers' => Spelling::query()->where('definition_id', $definition->id)->where('settled', false)->count(),
-            'colored' => count(array_filter(
-                $bench->all,
-                fn (ValueRow $row): bool => count($row->value->look()->colors) === 1 && $row->value->umbrella_id === null,
-            )),
+            'definition' => $definition,
+            'bench' => $bench,
+            'found' => $rows,
+            'orders' => TermOrder::cases(),
+            'umbrellas' => Umbrella::query()->where('definition_id', $definition->id)->orderBy('label')->get(),
+            'lookAlikes' => $definition->kind === Kind::Choice ? count($propose->of($definition)) : 0,
+            'newcomers' => Spelling::query()->where('definition_id', $definition->id)->where('settled', false)->count(),
+            'colored' => count(
+                array_filter(
+                    $bench->all,
+                    fn (ValueRow $row): bool => count($row->value->look()->colors) === 1 && $row->value->umbrella_id === null,
+                ),
+            ),
             ...match ($bench->lens) {
-                'flow' => ['flow' => new FlowLens(
-                    $rows, $counts->byUmbrella($definition), max(FlowLens::STEP, $request->integer('shown')), $request->string('sort')->toString(),
-                    $request->integer('value') ?: null,
-                )],
+                'flow' => [
+                    'flow' => new FlowLens(
+                        $rows,
+                        $counts->byUmbrella($definition),
+                        max(FlowLens::STEP, $request->integer('shown')),
+                        $request->string('sort')->toString(),
+                        $request->integer('value') ?: null,
+                    ),
+                ],
                 'map' => ['map' => MapLens::ofValues($definition, $rows)],
                 default => [
                     'rows' => array_slice($rows, ($page - 1) * self::PER_PAGE, self::PER_PAGE),
@@ -62,7 +95,9 @@ final class ValuesController
     {
         $id = $create($definition, $request->string('label')->toString());
 
-        return redirect()->route('values.show', [$definition, 'value' => $id])->with('done', 'Made the value '.$request->string('label').'.');
+        return redirect()
+            ->route('values.show', [$definition, 'value' => $id])
+            ->with('done', 'Made the value '.$request->string('label').'.');
     }
 
     public function update(Request $request, Definition $definition, Value $value, SaveValue $save): RedirectResponse
@@ -88,7 +123,10 @@ final class ValuesController
         abort_unless($value->definition_id === $definition->id, 404);
         $change = $save($value, $request->string('label')->toString(), $value->look(), $value->held, $value->version);
 
-        return redirect()->back()->with('done', $change->summary ?? 'Nothing was different.')->with('undo', $change?->id);
+        return redirect()
+            ->back()
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
     }
 
     public function order(Request $request, Definition $definition, OrderValues $order): RedirectResponse
@@ -100,6 +138,9 @@ final class ValuesController
             array_map(intval(...), (array) $request->input('ids', [])),
         );
 
-        return redirect()->back()->with('done', $change->summary ?? 'They stand in that order already.')->with('undo', $change?->id);
+        return redirect()
+            ->back()
+            ->with('done', $change->summary ?? 'They stand in that order already.')
+            ->with('undo', $change?->id);
     }
 }

@@ -42,7 +42,11 @@ final class Workbench
     {
         $lens = $request->string('lens')->toString();
 
-        return route('values.show', [$definition, ...(isset(self::LENSES[$lens]) && $lens !== 'list' ? ['lens' => $lens] : []), ...$more]);
+        return route('values.show', [
+            $definition,
+            ...isset(self::LENSES[$lens]) && $lens !== 'list' ? ['lens' => $lens] : [],
+            ...$more,
+        ]);
     }
 
     /** @return list<ValueRow> those that fit what is looked for */
@@ -52,18 +56,32 @@ final class Workbench
         $key = StrictKey::of($words);
         $under = $this->request->integer('in');
 
-        return array_values(array_filter($this->all, fn (ValueRow $row): bool => $this->isShown($row) && ($under === 0 || $row->value->umbrella_id === $under)
-            && ($words === '' || str_contains(StrictKey::of($row->value->label), $key) || array_filter(
-                $row->spellings,
-                fn (array $spelling): bool => str_contains(StrictKey::of($spelling['text']), $key),
-            ) !== [])));
+        return array_values(
+            array_filter(
+                $this->all,
+                fn (ValueRow $row): bool => $this->isShown($row) &&
+                    ($under === 0 || $row->value->umbrella_id === $under) &&
+                    ($words === '' ||
+                        str_contains(StrictKey::of($row->value->label), $key) ||
+                        array_filter(
+                            $row->spellings,
+                            fn (array $spelling): bool => str_contains(StrictKey::of($spelling['text']), $key),
+                        ) !== []),
+            ),
+        );
     }
 
     /** @return list<array{id: int, text: string, products: int}> a few of a value's spellings, those that are looked for first */
     public function firstSpellings(ValueRow $row): array
     {
         $key = StrictKey::of($this->request->string('q')->toString());
-        $found = $key === '' ? [] : array_filter($row->spellings, fn (array $spelling): bool => str_contains(StrictKey::of($spelling['text']), $key));
+        $found =
+            $key === ''
+                ? []
+                : array_filter(
+                    $row->spellings,
+                    fn (array $spelling): bool => str_contains(StrictKey::of($spelling['text']), $key),
+                );
         $ordered = [...$found, ...array_diff_key($row->spellings, $found)];
 
         return count($ordered) <= self::SPELLINGS + 2 ? $ordered : array_slice($ordered, 0, self::SPELLINGS);
@@ -85,11 +103,20 @@ final class Workbench
     {
         $shown = array_filter($this->all, fn (ValueRow $row): bool => $row->products > 0 && ! $row->value->held);
 
-        return ['spellings' => array_sum(array_map(fn (ValueRow $row): int => count($row->spellings), $this->all)), 'values' => count($this->all),
-            'terms' => count(array_unique(array_map(
-                fn (ValueRow $row): int => $row->value->umbrella_id === null ? $row->value->id : Umbrella::TERM + $row->value->umbrella_id,
-                $shown,
-            )))];
+        return [
+            'spellings' => array_sum(array_map(fn (ValueRow $row): int => count($row->spellings), $this->all)),
+            'values' => count($this->all),
+            'terms' => count(
+                array_unique(
+                    array_map(
+                        fn (ValueRow $row): int => $row->value->umbrella_id === null
+                            ? $row->value->id
+                            : Umbrella::TERM + $row->value->umbrella_id,
+                        $shown,
+                    ),
+                ),
+            ),
+        ];
     }
 
     public function opened(): ?ValueRow
@@ -99,7 +126,10 @@ final class Workbench
 
     public function umbrella(): ?Umbrella
     {
-        return Umbrella::query()->where('definition_id', $this->definition->id)->with('values')->find($this->request->integer('umbrella'));
+        return Umbrella::query()
+            ->where('definition_id', $this->definition->id)
+            ->with('values')
+            ->find($this->request->integer('umbrella'));
     }
 
     public function spelling(): ?Spelling
@@ -127,7 +157,9 @@ final class Workbench
     {
         $under = $this->request->string('under')->trim()->toString();
         try {
-            return $this->picked === [] || $under === '' ? null : app(GatherValues::class)->consequences($this->definition, $under, $this->picked);
+            return $this->picked === [] || $under === ''
+                ? null
+                : app(GatherValues::class)->consequences($this->definition, $under, $this->picked);
         } catch (Refused) {
             return null;
         }

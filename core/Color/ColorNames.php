@@ -11,7 +11,19 @@ use Lokum\Text\StrictKey;
 final class ColorNames
 {
     /** Words that shade a name without making it another color family. */
-    private const SHADES = ['hue', 'light', 'deep', 'dark', 'pale', 'medium', 'bright', 'permanent', 'transparent', 'opaque', 'genuine'];
+    private const SHADES = [
+        'hue',
+        'light',
+        'deep',
+        'dark',
+        'pale',
+        'medium',
+        'bright',
+        'permanent',
+        'transparent',
+        'opaque',
+        'genuine',
+    ];
 
     /**
      * One to three colors as "#rrggbb", in the order named ("black and white", "red/blue"); none when the name is no color.
@@ -42,7 +54,7 @@ final class ColorNames
         sort($words);
         sort($plain);
 
-        return self::names()[implode(' ', $words)] ?? self::names()[implode(' ', $plain)] ?? null;
+        return self::names()[implode(' ', $words)] ?? (self::names()[implode(' ', $plain)] ?? null);
     }
 
     /** The color that its last word names: "Ninefold crimson" is a crimson. */

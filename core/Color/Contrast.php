@@ -18,7 +18,10 @@ final class Contrast
      */
     public static function of(string $one, string $other): float
     {
-        [$light, $dark] = [max(self::luminance($one), self::luminance($other)), min(self::luminance($one), self::luminance($other))];
+        [$light, $dark] = [
+            max(self::luminance($one), self::luminance($other)),
+            min(self::luminance($one), self::luminance($other)),
+        ];
 
         return ($light + 0.05) / ($dark + 0.05);
     }

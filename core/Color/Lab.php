@@ -9,7 +9,7 @@ use InvalidArgumentException;
 /** A color in CIE L*a*b* (1976), white D65: lightness 0 to 100, a from green to red, b from blue to yellow. */
 final readonly class Lab
 {
-    private const WHITE = [0.3127 / 0.3290, 1.0, (1 - 0.3127 - 0.3290) / 0.3290];
+    private const WHITE = [0.3127 / 0.329, 1.0, (1 - 0.3127 - 0.329) / 0.329];
 
     public function __construct(public float $lightness, public float $a, public float $b)
     {
@@ -27,7 +27,11 @@ final readonly class Lab
         $x = 0.41239079926595934 * $r + 0.357584339383878 * $g + 0.1804807884018343 * $b;
         $y = 0.21263900587151027 * $r + 0.715168678767756 * $g + 0.07219231536073371 * $b;
         $z = 0.01933081871559182 * $r + 0.11919477979462598 * $g + 0.9505321522496607 * $b;
-        [$fx, $fy, $fz] = array_map(fn (float $part, float $white): float => self::root($part / $white), [$x, $y, $z], self::WHITE);
+        [$fx, $fy, $fz] = array_map(
+            fn (float $part, float $white): float => self::root($part / $white),
+            [$x, $y, $z],
+            self::WHITE,
+        );
 
         return new self(116 * $fy - 16, 500 * ($fx - $fy), 200 * ($fy - $fz));
     }
@@ -53,11 +57,22 @@ final readonly class Lab
         $turn = $h2 - $h1;
         $turn = $gray ? 0.0 : ($turn > 180 ? $turn - 360 : ($turn < -180 ? $turn + 360 : $turn));
         $dh = 2 * sqrt($c1 * $c2) * sin(deg2rad($turn / 2));
-        $hue = $gray ? $h1 + $h2 : (abs($h1 - $h2) <= 180 ? ($h1 + $h2) / 2 : ($h1 + $h2 < 360 ? ($h1 + $h2 + 360) / 2 : ($h1 + $h2 - 360) / 2));
+        $hue = $gray
+            ? $h1 + $h2
+            : (abs($h1 - $h2) <= 180
+                ? ($h1 + $h2) / 2
+                : ($h1 + $h2 < 360
+                    ? ($h1 + $h2 + 360) / 2
+                    : ($h1 + $h2 - 360) / 2));
         $light = ($this->lightness + $other->lightness) / 2;
         $chroma = ($c1 + $c2) / 2;
-        $t = 1 - 0.17 * cos(deg2rad($hue - 30)) + 0.24 * cos(deg2rad(2 * $hue)) + 0.32 * cos(deg2rad(3 * $hue + 6)) - 0.20 * cos(deg2rad(4 * $hue - 63));
-        $sl = 1 + 0.015 * ($light - 50) ** 2 / sqrt(20 + ($light - 50) ** 2);
+        $t =
+            1 -
+            0.17 * cos(deg2rad($hue - 30)) +
+            0.24 * cos(deg2rad(2 * $hue)) +
+            0.32 * cos(deg2rad(3 * $hue + 6)) -
+            0.2 * cos(deg2rad(4 * $hue - 63));
+        $sl = 1 + (0.015 * ($light - 50) ** 2) / sqrt(20 + ($light - 50) ** 2);
         $sc = 1 + 0.045 * $chroma;
         $sh = 1 + 0.015 * $chroma * $t;
         $rotation = -2 * sqrt($chroma ** 7 / ($chroma ** 7 + 25 ** 7)) * sin(deg2rad(60 * exp(-((($hue - 275) / 25) ** 2))));
@@ -68,7 +83,7 @@ final readonly class Lab
 
     private static function root(float $part): float
     {
-        return $part > 216 / 24389 ? $part ** (1 / 3) : (24389 / 27 * $part + 16) / 116;
+        return $part > 216 / 24389 ? $part ** (1 / 3) : ((24389 / 27) * $part + 16) / 116;
     }
 
     private static function degrees(float $a, float $b): float

@@ -15,7 +15,8 @@ final readonly class Drift
      * @param  list<array{0: TermLine, 1: TermLine}>  $regrouped  umbrellas that hold other values, before and after
      * @param  list<array{0: TermLine, 1: TermLine}>  $redressed  before and after
      * @param  list<array{0: TermLine, 1: TermLine}>  $recounted  before and after
-     * @param  list<array{attribute: string, from: string, to: string|null}>  $addresses  of terms, that will lead elsewhere; to nothing, where no term follows
+     * @param  list<array{attribute: string, from: string, to: string|null}>  $addresses  of terms, that will lead elsewhere; to
+     *         nothing, where no term follows
      * @param  array{appearing: list<string>, disappearing: list<string>, changed: list<string>, reordered: bool}  $filters  by title
      * @param  array<string, array{appearing: list<string>, disappearing: list<string>}>  $pages  by category slug; only those that differ
      * @param  int  $products  products more (or fewer, below zero) than served
@@ -91,11 +92,18 @@ final readonly class Drift
      */
     public function differences(): int
     {
-        return count($this->new) + count($this->gone) + count($this->ledOn) + count($this->renamed) + count($this->regrouped) + count($this->redressed)
-            + count($this->filters['appearing']) + count($this->filters['disappearing']) + count($this->filters['changed'])
-            + ($this->filters['reordered'] ? 1 : 0)
-            + ($this->recounted === [] ? 0 : 1)
-            + ($this->products !== 0 || $this->variants !== 0 || $this->content ? 1 : 0);
+        return count($this->new) +
+            count($this->gone) +
+            count($this->ledOn) +
+            count($this->renamed) +
+            count($this->regrouped) +
+            count($this->redressed) +
+            count($this->filters['appearing']) +
+            count($this->filters['disappearing']) +
+            count($this->filters['changed']) +
+            ($this->filters['reordered'] ? 1 : 0) +
+            ($this->recounted === [] ? 0 : 1) +
+            ($this->products !== 0 || $this->variants !== 0 || $this->content ? 1 : 0);
     }
 
     /**
@@ -150,7 +158,9 @@ final readonly class Drift
         [$new, $gone] = [array_diff_key($draft->filters, $served->filters), array_diff_key($served->filters, $draft->filters)];
         $changed = array_filter(
             $draft->filters,
-            fn (FilterLine $line, string $name): bool => isset($served->filters[$name]) ? $served->filters[$name]->says !== $line->says : ! $line->adds,
+            fn (FilterLine $line, string $name): bool => isset($served->filters[$name])
+                ? $served->filters[$name]->says !== $line->says
+                : ! $line->adds,
             ARRAY_FILTER_USE_BOTH,
         );
         $both = array_keys(array_intersect_key(self::adding($served->filters), self::adding($draft->filters)));
@@ -191,7 +201,7 @@ final readonly class Drift
         $moved = [];
         foreach ($served->terms as $id => $term) {
             if (! isset($stays[$term->attribute][$term->slug])) {
-                $leads = $draft->terms[$id] ?? $draft->terms[$draft->ended[$term->attribute][$term->slug] ?? 0] ?? null;
+                $leads = $draft->terms[$id] ?? ($draft->terms[$draft->ended[$term->attribute][$term->slug] ?? 0] ?? null);
                 $moved[] = ['attribute' => $term->attribute, 'from' => $term->slug, 'to' => $leads?->slug];
             }
         }

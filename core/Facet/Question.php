@@ -12,7 +12,11 @@ final readonly class Question
      * @param  list<int>  $terms  ids of the terms it offers
      * @param  list<int>  $picks  ids of the picked ones; of a term that is not in $terms, too
      */
-    public function __construct(public string $name, public array $terms, public array $picks = [], public Combine $combine = Combine::Any)
-    {
+    public function __construct(
+        public string $name,
+        public array $terms,
+        public array $picks = [],
+        public Combine $combine = Combine::Any,
+    ) {
     }
 }

@@ -28,7 +28,11 @@ final readonly class Scope
     {
         return match (true) {
             $carriers instanceof ProductSet => new self($this->layout, $this->products->and($carriers), $this->asked),
-            $carriers instanceof VariantSet => new self($this->layout, $this->products, $this->asked?->and($carriers) ?? $carriers),
+            $carriers instanceof VariantSet => new self(
+                $this->layout,
+                $this->products,
+                $this->asked?->and($carriers) ?? $carriers,
+            ),
             default => throw MixedLevels::met(),
         };
     }
@@ -45,7 +49,7 @@ final readonly class Scope
         if ($carriers instanceof ProductSet) {
             return $this->matching->and($carriers)->count();
         }
-        if (! $carriers instanceof VariantSet) {
+        if (! ($carriers instanceof VariantSet)) {
             throw MixedLevels::met();
         }
         $carrying = $this->asked === null ? $carriers->products() : $this->asked->sharedProducts($carriers);

@@ -66,7 +66,7 @@ final class ColumnGuess
             [, $unit] = NumberText::leading($cell);
             if ($unit === '' || Unit::find($unit) !== null) {
                 $this->numbers++;
-                $symbol = $unit === '' ? '' : (Unit::find($unit)->symbol ?? '');
+                $symbol = $unit === '' ? '' : Unit::find($unit)->symbol ?? '';
                 $this->units[$symbol] = ($this->units[$symbol] ?? 0) + 1;
             }
         } catch (UnreadableQuantity) {
@@ -111,7 +111,12 @@ final class ColumnGuess
 
         return [
             new Column(
-                $slug, Label::of($this->heading), $kind, $separator !== null, $separator ?? '|', $level,
+                $slug,
+                Label::of($this->heading),
+                $kind,
+                $separator !== null,
+                $separator ?? '|',
+                $level,
                 $kind === Kind::Number ? $this->unit() : null,
             ),
             $why,
@@ -133,14 +138,19 @@ final class ColumnGuess
                 $this->unit() === null ? 'the cells are numbers' : 'the cells are numbers with units',
             ],
             $this->length > 60 * $this->filled => [Kind::Text, 'the cells are long'],
-            $this->filled > 50 && $distinct > 0.9 * min($this->filled, self::DISTINCT) => [Kind::Text, 'nearly every cell differs'],
+            $this->filled > 50 && $distinct > 0.9 * min($this->filled, self::DISTINCT) => [
+                Kind::Text,
+                'nearly every cell differs',
+            ],
             default => [Kind::Choice, $this->counted($distinct)],
         };
     }
 
     private function counted(int $distinct): string
     {
-        $keys = count(array_unique(array_map(fn (int|string $text): string => StrictKey::of((string) $text), array_keys($this->texts))));
+        $keys = count(
+            array_unique(array_map(fn (int|string $text): string => StrictKey::of((string) $text), array_keys($this->texts))),
+        );
 
         return $keys < $distinct ? "{$distinct} spellings of {$keys} values" : "{$distinct} values that repeat";
     }

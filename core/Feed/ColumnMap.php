@@ -10,7 +10,8 @@ use Lokum\Vocabulary\Level;
 
 /**
  * What the columns of a feed mean, as a person described them:
- * {"columns": {"Colour": {"attribute": "color", "label": "Color", "kind": "choice", …}, "Art. no": "sku", "Notes": null}, "empty": ["n/a"]}.
+ * {"columns": {"Colour": {"attribute": "color", "label": "Color", "kind": "choice", …}, "Art. no": "sku", "Notes": null},
+ * "empty": ["n/a"]}.
  * A text names a known column, null leaves the column aside.
  */
 final readonly class ColumnMap
@@ -43,7 +44,9 @@ final readonly class ColumnMap
     {
         $data = json_decode($json, true);
         if (! is_array($data) || ($data !== [] && array_is_list($data))) {
-            throw BadMap::notJson(json_last_error() === JSON_ERROR_NONE ? 'it holds another kind of value' : json_last_error_msg());
+            throw BadMap::notJson(
+                json_last_error() === JSON_ERROR_NONE ? 'it holds another kind of value' : json_last_error_msg(),
+            );
         }
         foreach (array_keys($data) as $key) {
             if (! in_array($key, ['columns', 'empty'], true)) {
@@ -71,7 +74,7 @@ final readonly class ColumnMap
 
     public function for(string $heading): Column|string|null
     {
-        return $this->columns[$heading] ?? $this->columns[trim($heading)] ?? null;
+        return $this->columns[$heading] ?? ($this->columns[trim($heading)] ?? null);
     }
 
     /** @param  list<string>  $everywhere */

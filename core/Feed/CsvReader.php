@@ -99,7 +99,8 @@ final class CsvReader
             ! mb_check_encoding($all, 'UTF-8') => new Row(
                 $row->line,
                 $row->cells,
-                'characters that are not UTF-8 in '.self::where($row, fn (string $cell): bool => ! mb_check_encoding($cell, 'UTF-8')),
+                'characters that are not UTF-8 in '.
+                    self::where($row, fn (string $cell): bool => ! mb_check_encoding($cell, 'UTF-8')),
             ),
             str_contains($all, Encoding::BROKEN) => new Row(
                 $row->line,

@@ -15,7 +15,9 @@ final class CsvWriter
     /** @param  list<string>  $cells */
     public static function line(array $cells, string $delimiter = ','): string
     {
-        $quote = fn (string $cell): string => strpbrk($cell, "\"\r\n".$delimiter) === false ? $cell : '"'.str_replace('"', '""', $cell).'"';
+        $quote = fn (string $cell): string => strpbrk($cell, "\"\r\n".$delimiter) === false
+            ? $cell
+            : '"'.str_replace('"', '""', $cell).'"';
         $line = implode($delimiter, array_map(fn (string $cell): string => $quote(self::safe($cell)), $cells));
 
         return ($line === '' ? '""' : $line)."\r\n";

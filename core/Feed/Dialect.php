@@ -9,7 +9,12 @@ final readonly class Dialect
 {
     public const ENCODINGS = ['UTF-8', 'UTF-16LE', 'UTF-16BE', 'Windows-1252'];
 
-    public const DELIMITERS = [',' => 'comma', ';' => 'semicolon', "\t" => 'tab', '|' => 'bar'];
+    public const DELIMITERS = [
+        ',' => 'comma',
+        ';' => 'semicolon',
+        "\t" => 'tab',
+        '|' => 'bar',
+    ];
 
     /**
      * @param  string  $encoding  one of {@see ENCODINGS}

@@ -19,11 +19,25 @@ final class Encoding
 
     /** First bytes of what people send instead of a CSV. */
     private const OTHERS = [
-        "PK\x03\x04" => 'a spreadsheet or zip archive', "\xD0\xCF\x11\xE0" => 'an old office document', '%PDF' => 'a PDF document',
-        "\x89PNG" => 'a picture', "\xFF\xD8\xFF" => 'a picture', 'GIF8' => 'a picture', "\x1F\x8B" => 'a compressed file',
-        'SQLite format 3' => 'a database', '<!DOCTYPE' => 'a web page', '<!doctype' => 'a web page', '<html' => 'a web page',
-        '<?xml' => 'an XML file', '{"' => 'a JSON file', '[{' => 'a JSON file', "{\n" => 'a JSON file', "{\r\n" => 'a JSON file',
-        "\x7FELF" => 'a program', 'MZ' => 'a program', 'RIFF' => 'a sound or video file',
+        "PK\x03\x04" => 'a spreadsheet or zip archive',
+        "\xD0\xCF\x11\xE0" => 'an old office document',
+        '%PDF' => 'a PDF document',
+        "\x89PNG" => 'a picture',
+        "\xFF\xD8\xFF" => 'a picture',
+        'GIF8' => 'a picture',
+        "\x1F\x8B" => 'a compressed file',
+        'SQLite format 3' => 'a database',
+        '<!DOCTYPE' => 'a web page',
+        '<!doctype' => 'a web page',
+        '<html' => 'a web page',
+        '<?xml' => 'an XML file',
+        '{"' => 'a JSON file',
+        '[{' => 'a JSON file',
+        "{\n" => 'a JSON file',
+        "{\r\n" => 'a JSON file',
+        "\x7FELF" => 'a program',
+        'MZ' => 'a program',
+        'RIFF' => 'a sound or video file',
     ];
 
     /**
@@ -109,7 +123,11 @@ final class Encoding
         $broken = 0;
         while (($line = fgets($file, self::CHUNK)) !== false) {
             if (preg_match('/[\x80-\xFF]/', $line) === 1) {
-                mb_check_encoding($line, 'UTF-8') ? $good++ : $broken++;
+                if (mb_check_encoding($line, 'UTF-8')) {
+                    $good++;
+                } else {
+                    $broken++;
+                }
             }
         }
 

@@ -31,12 +31,18 @@ final class Money
         }
 
         throw match (true) {
-            str_starts_with($text, '-') || str_starts_with($text, "\u{2212}") => BadCell::of($cell, 'is negative; a price is zero or more'),
+            str_starts_with($text, '-') || str_starts_with($text, "\u{2212}") => BadCell::of(
+                $cell,
+                'is negative; a price is zero or more',
+            ),
             preg_match('/\p{Sc}|\d\s*[A-Z]{3}$|^[A-Z]{3}\s*\d/u', $text) === 1 => BadCell::of(
                 $cell,
                 'carries a currency; write the number alone (12.50) and put the currency in its own column',
             ),
-            preg_match('/^\d[\d.]*e[+-]?\d+$/iD', $text) === 1 => BadCell::of($cell, 'is written with an exponent; write the price out in digits'),
+            preg_match('/^\d[\d.]*e[+-]?\d+$/iD', $text) === 1 => BadCell::of(
+                $cell,
+                'is written with an exponent; write the price out in digits',
+            ),
             preg_match('/^\d[\d.,\' ]*$/D', $text) === 1 => BadCell::of($cell, 'has marks between thousands; write 1250.00'),
             default => BadCell::of($cell, 'is not a price; write it as 12.50'),
         };

@@ -104,8 +104,10 @@ final class OpenRecord
             return 1;
         }
         if ($this->state === self::CLOSING) {
-            $this->problem = 'text follows a closing quote in cell '.(count($this->cells) + 1)
-                .'; a quote inside a quoted cell is written twice';
+            $this->problem =
+                'text follows a closing quote in cell '.
+                (count($this->cells) + 1).
+                '; a quote inside a quoted cell is written twice';
 
             return 1;
         }

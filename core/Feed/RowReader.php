@@ -11,7 +11,13 @@ use Lokum\Vocabulary\Kind;
 final readonly class RowReader
 {
     private const LENGTHS = [
-        'sku' => 200, 'parent_sku' => 200, 'name' => 1000, 'category' => 2000, 'currency' => 10, 'description' => 65536, 'image' => 2000,
+        'sku' => 200,
+        'parent_sku' => 200,
+        'name' => 1000,
+        'category' => 2000,
+        'currency' => 10,
+        'description' => 65536,
+        'image' => 2000,
     ];
 
     private const SPELLING = 500;
@@ -50,7 +56,12 @@ final readonly class RowReader
                 return $this->refused(
                     $row,
                     '',
-                    count($row->cells)." cells under {$width} headings; cell ".($index + 1).' holds "'.mb_strimwidth($extra, 0, 40, '…').'"',
+                    count($row->cells).
+                        " cells under {$width} headings; cell ".
+                        ($index + 1).
+                        ' holds "'.
+                        mb_strimwidth($extra, 0, 40, '…').
+                        '"',
                 );
             }
         }
@@ -68,7 +79,7 @@ final readonly class RowReader
                 return $this->refused($row, $this->headings[$index] ?? '', $bad->getMessage());
             }
         }
-        $sku = (string) ($this->textOf($fields['sku'] ?? null));
+        $sku = (string) $this->textOf($fields['sku'] ?? null);
         if ($sku === '') {
             return $this->refused($row, $this->headings[$this->sku], 'the sku is missing');
         }

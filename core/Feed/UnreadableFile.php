@@ -21,12 +21,20 @@ final class UnreadableFile extends RuntimeException
 
     public static function tooManyColumns(int $columns): self
     {
-        return new self("The file has {$columns} columns; up to ".CsvFile::MOST_COLUMNS.' can be read. Leave out those that are not needed.');
+        return new self(
+            "The file has {$columns} columns; up to ".
+                CsvFile::MOST_COLUMNS.
+                ' can be read. Leave out those that are not needed.',
+        );
     }
 
     public static function longHeading(int $column): self
     {
-        return new self("The heading of column {$column} is longer than ".CsvFile::LONGEST_HEADING.' characters. Is the first row really one of headings?');
+        return new self(
+            "The heading of column {$column} is longer than ".
+                CsvFile::LONGEST_HEADING.
+                ' characters. Is the first row really one of headings?',
+        );
     }
 
     public static function noHeadings(): self
@@ -37,7 +45,11 @@ final class UnreadableFile extends RuntimeException
     /** @param  list<string>  $headings */
     public static function noSku(array $headings): self
     {
-        return new self('No column holds the sku. The headings are: '.implode(', ', array_slice($headings, 0, 20)).'. Name one of them "sku", or map one to it.');
+        return new self(
+            'No column holds the sku. The headings are: '.
+                implode(', ', array_slice($headings, 0, 20)).
+                '. Name one of them "sku", or map one to it.',
+        );
     }
 
     public static function twoColumnsFor(string $field): self

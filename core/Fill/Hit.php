@@ -21,7 +21,10 @@ final readonly class Hit
         $from = max(0, $this->start - $around);
         $behind = $this->start + $this->length;
 
-        return [($from > 0 ? '…' : '').mb_substr($text, $from, $this->start - $from), mb_substr($text, $this->start, $this->length),
-            mb_substr($text, $behind, $around).(mb_strlen($text) > $behind + $around ? '…' : '')];
+        return [
+            ($from > 0 ? '…' : '').mb_substr($text, $from, $this->start - $from),
+            mb_substr($text, $this->start, $this->length),
+            mb_substr($text, $behind, $around).(mb_strlen($text) > $behind + $around ? '…' : ''),
+        ];
     }
 }

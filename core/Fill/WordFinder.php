@@ -34,10 +34,12 @@ final class WordFinder
                     $this->values[$folded] ??= $line->value;
                 }
             }
-            $this->none[$line->value] = array_values(array_filter(
-                [...$this->none[$line->value] ?? [], ...array_map(self::fold(...), $line->none)],
-                fn (string $words): bool => $words !== '',
-            ));
+            $this->none[$line->value] = array_values(
+                array_filter(
+                    [...$this->none[$line->value] ?? [], ...array_map(self::fold(...), $line->none)],
+                    fn (string $words): bool => $words !== '',
+                ),
+            );
         }
         $words = array_map(strval(...), array_keys($this->values));
         usort($words, fn (string $a, string $b): int => mb_strlen($b) <=> mb_strlen($a));

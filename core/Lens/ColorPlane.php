@@ -24,13 +24,17 @@ final class ColorPlane
     private array $grid = [];
 
     /** @param  array<int, string>  $colors  #rrggbb by value; those that come first get their exact place */
-    public function __construct(array $colors, public readonly float $width, public readonly float $height, private readonly float $size)
-    {
+    public function __construct(
+        array $colors,
+        public readonly float $width,
+        public readonly float $height,
+        private readonly float $size,
+    ) {
         foreach ($colors as $value => $color) {
             $lab = Lab::ofHex($color);
             $chroma = hypot($lab->a, $lab->b);
             $hue = fmod(rad2deg(atan2($lab->b, $lab->a)) + 360, 360);
-            $x = $chroma < self::GRAY ? self::STRIP / 2 : self::STRIP + $hue / 360 * ($width - self::STRIP);
+            $x = $chroma < self::GRAY ? self::STRIP / 2 : self::STRIP + ($hue / 360) * ($width - self::STRIP);
             $this->dots[$value] = $this->free($x, (1 - $lab->lightness / 100) * $height);
         }
     }
@@ -39,7 +43,8 @@ final class ColorPlane
      * The outline around some of the dots.
      *
      * @param  list<int>  $values
-     * @return list<array{0: float, 1: float}> corners of their convex hull, widened by the size of a dot (monotone chain, A. M. Andrew 1979)
+     * @return list<array{0: float, 1: float}> corners of their convex hull, widened by the size of a dot (monotone chain, A. M.
+     *         Andrew 1979)
      */
     public function outline(array $values): array
     {
@@ -89,7 +94,14 @@ final class ColorPlane
             for ($dx = -$ring; $dx <= $ring; $dx++) {
                 for ($dy = -$ring; $dy <= $ring; $dy++) {
                     $at = [$column + $dx, $row + $dy];
-                    if (max(abs($dx), abs($dy)) !== $ring || $at[0] < 0 || $at[1] < 0 || $at[0] > $columns || $at[1] > $rows || isset($this->grid[$at[0] * 10000 + $at[1]])) {
+                    if (
+                        max(abs($dx), abs($dy)) !== $ring ||
+                        $at[0] < 0 ||
+                        $at[1] < 0 ||
+                        $at[0] > $columns ||
+                        $at[1] > $rows ||
+                        isset($this->grid[$at[0] * 10000 + $at[1]])
+                    ) {
                         continue;
                     }
                     $far = hypot(($at[0] + 0.5) * $this->size - $x, ($at[1] + 0.5) * $this->size - $y);

@@ -104,16 +104,31 @@ final class Flow
         $fit = array_sum($thickness) > $thick ? $thick / array_sum($thickness) : 1.0;
         $height = max(self::VALUE, array_sum($heights), $thick);
         $box = new FlowBox(
-            $value->id, $value->id, $top + ($height - max(self::VALUE, $thick)) / 2, max(self::VALUE, $thick), $thick, $value->products,
+            $value->id,
+            $value->id,
+            $top + ($height - max(self::VALUE, $thick)) / 2,
+            max(self::VALUE, $thick),
+            $thick,
+            $value->products,
         );
         $y = $top + ($height - array_sum($heights)) / 2;
-        $end = $box->middle() - array_sum($thickness) * $fit / 2;
+        $end = $box->middle() - (array_sum($thickness) * $fit) / 2;
         foreach ($parts as $i => [$id, $products, $members]) {
             $spelling = new FlowBox($id, $value->id, $y, $heights[$i], $thickness[$i] * $fit, $products, $members);
-            $id === $value->id && $value->others > 0 && $i === count($parts) - 1 ? $this->others[] = $spelling : $this->spellings[] = $spelling;
+            if ($id === $value->id && $value->others > 0 && $i === count($parts) - 1) {
+                $this->others[] = $spelling;
+            } else {
+                $this->spellings[] = $spelling;
+            }
             $this->left[] = [
                 'value' => $value->id,
-                'path' => $this->ribbon($this->columns[0], $spelling->middle() - $spelling->thick / 2, $this->columns[1], $end, $spelling->thick),
+                'path' => $this->ribbon(
+                    $this->columns[0],
+                    $spelling->middle() - $spelling->thick / 2,
+                    $this->columns[1],
+                    $end,
+                    $spelling->thick,
+                ),
             ];
             $end += $spelling->thick;
             $y += $heights[$i];

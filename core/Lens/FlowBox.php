@@ -14,7 +14,12 @@ final readonly class FlowBox
      * @param  int  $members  how many it stands for
      */
     public function __construct(
-        public int $id, public int $value, public float $top, public float $height, public float $thick, public int $products,
+        public int $id,
+        public int $value,
+        public float $top,
+        public float $height,
+        public float $thick,
+        public int $products,
         public int $members = 1,
     ) {
     }

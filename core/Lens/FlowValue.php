@@ -14,7 +14,12 @@ final readonly class FlowValue
      * @param  int  $others  spellings that are drawn as one
      */
     public function __construct(
-        public int $id, public int $term, public int $products, public array $spellings, public int $others = 0, public int $otherProducts = 0,
+        public int $id,
+        public int $term,
+        public int $products,
+        public array $spellings,
+        public int $others = 0,
+        public int $otherProducts = 0,
     ) {
     }
 }

@@ -47,6 +47,9 @@ final readonly class Measures
         $symbol = array_key_first($units[$kind]);
         $unit = $symbol === '' ? null : Unit::of($symbol);
 
-        return new self(array_map(fn (Quantity $one): float => ($unit === null ? $one : $one->to($unit))->float(), $kinds[$kind]), $symbol);
+        return new self(
+            array_map(fn (Quantity $one): float => ($unit === null ? $one : $one->to($unit))->float(), $kinds[$kind]),
+            $symbol,
+        );
     }
 }

@@ -47,7 +47,8 @@ final readonly class NumberLine
 
     public function isOutlier(float $number): bool
     {
-        return $this->fences[0] < $this->fences[1] && ($this->scaled($number) < $this->fences[0] || $this->scaled($number) > $this->fences[1]);
+        return $this->fences[0] < $this->fences[1] &&
+            ($this->scaled($number) < $this->fences[0] || $this->scaled($number) > $this->fences[1]);
     }
 
     /** @return list<float> round numbers along the axis, ten at most */

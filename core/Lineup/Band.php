@@ -24,7 +24,7 @@ final readonly class Band
         if ($from === null && $to === null) {
             throw new InvalidArgumentException('A band has a lower or an upper end.');
         }
-        if ($from !== null && $to !== null && ($from > $to || $from === $to && ! $holdsTo)) {
+        if ($from !== null && $to !== null && ($from > $to || ($from === $to && ! $holdsTo))) {
             throw new InvalidArgumentException("A band cannot end ({$to}) before it begins ({$from}).");
         }
     }
@@ -71,19 +71,27 @@ final readonly class Band
     /** @return array{from: float|null, to: float|null, label: string|null, holds_to: bool} */
     public function toArray(): array
     {
-        return ['from' => $this->from, 'to' => $this->to, 'label' => $this->label, 'holds_to' => $this->holdsTo];
+        return [
+            'from' => $this->from,
+            'to' => $this->to,
+            'label' => $this->label,
+            'holds_to' => $this->holdsTo,
+        ];
     }
 
     public function holds(float $number): bool
     {
-        return ($this->from === null || $number >= $this->from)
-            && ($this->to === null || $number < $this->to || $this->holdsTo && $number === $this->to);
+        return ($this->from === null || $number >= $this->from) &&
+            ($this->to === null || $number < $this->to || ($this->holdsTo && $number === $this->to));
     }
 
     /** The word for it in addresses: "0..20", "..5", "50..", "20..50-" where its upper end is not in it. */
     public function slug(): string
     {
-        return ($this->from === null ? '' : self::plain($this->from)).'..'.($this->to === null ? '' : self::plain($this->to)).($this->holdsTo || $this->to === null ? '' : '-');
+        return ($this->from === null ? '' : self::plain($this->from)).
+            '..'.
+            ($this->to === null ? '' : self::plain($this->to)).
+            ($this->holdsTo || $this->to === null ? '' : '-');
     }
 
     /**
@@ -105,15 +113,21 @@ final readonly class Band
                 $inBands[$i] += $n;
             }
         }
-        $left === 0 ?: $remarks[] = number_format($left).($left === 1 ? ' product is' : ' products are').' in no band';
+        if ($left !== 0) {
+            $remarks[] = number_format($left).($left === 1 ? ' product is' : ' products are').' in no band';
+        }
         foreach ($bands as $i => $band) {
-            $inBands[$i] > 0 ?: $remarks[] = "{$band->words()} holds no product here";
+            if ($inBands[$i] <= 0) {
+                $remarks[] = "{$band->words()} holds no product here";
+            }
             foreach (array_slice($bands, $i + 1) as $other) {
                 $shared = array_filter(
                     array_keys($products),
                     fn (int|string $number): bool => $band->holds((float) $number) && $other->holds((float) $number),
                 );
-                $shared === [] ?: $remarks[] = "{$band->words()} and {$other->words()} overlap";
+                if ($shared !== []) {
+                    $remarks[] = "{$band->words()} and {$other->words()} overlap";
+                }
             }
         }
 
@@ -123,13 +137,19 @@ final readonly class Band
     /** Its label, or its ends in words. */
     public function words(string $prefix = '', string $unit = '', ?int $decimals = null): string
     {
-        $say = fn (float $number): string => $prefix.($decimals === null ? self::plain($number) : number_format($number, $decimals)).($unit === '' ? '' : " {$unit}");
+        $say = fn (float $number): string => $prefix.
+            ($decimals === null ? self::plain($number) : number_format($number, $decimals)).
+            ($unit === '' ? '' : " {$unit}");
 
-        return $this->label ?? match (true) {
-            $this->from === null => 'Under '.$say((float) $this->to),
-            $this->to === null => $say($this->from).' and over',
-            default => $prefix.($decimals === null ? self::plain($this->from) : number_format($this->from, $decimals)).' – '.$say($this->to),
-        };
+        return $this->label ??
+            match (true) {
+                $this->from === null => 'Under '.$say((float) $this->to),
+                $this->to === null => $say($this->from).' and over',
+                default => $prefix.
+                    ($decimals === null ? self::plain($this->from) : number_format($this->from, $decimals)).
+                    ' – '.
+                    $say($this->to),
+            };
     }
 
     private static function plain(float $number): string

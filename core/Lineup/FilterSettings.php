@@ -17,9 +17,31 @@ final readonly class FilterSettings
 
     /** What each property is where nobody says otherwise. */
     public const DEFAULTS = [
-        'title' => '', 'title_shown' => true, 'help' => null, 'control' => 'ticks', 'combine' => 'any', 'empty_terms' => 'hide', 'open' => true, 'more' => 12, 'counts' => true, 'columns' => 2,
-        'prefix' => null, 'unit' => null, 'decimals' => null, 'step' => null, 'from' => null, 'to' => null, 'order' => null, 'pinned' => [],
-        'terms' => 'follow', 'chosen' => [], 'seen' => 0, 'looks' => [], 'bands' => [], 'match' => 'contains', 'sequence' => [],
+        'title' => '',
+        'title_shown' => true,
+        'help' => null,
+        'control' => 'ticks',
+        'combine' => 'any',
+        'empty_terms' => 'hide',
+        'open' => true,
+        'more' => 12,
+        'counts' => true,
+        'columns' => 2,
+        'prefix' => null,
+        'unit' => null,
+        'decimals' => null,
+        'step' => null,
+        'from' => null,
+        'to' => null,
+        'order' => null,
+        'pinned' => [],
+        'terms' => 'follow',
+        'chosen' => [],
+        'seen' => 0,
+        'looks' => [],
+        'bands' => [],
+        'match' => 'contains',
+        'sequence' => [],
     ];
 
     /**
@@ -80,12 +102,33 @@ final readonly class FilterSettings
         }
 
         return new self(
-            self::text($all['key']) ?? '', $kind, self::text($all['title']) ?? '', (bool) $all['title_shown'], self::text($all['help']),
-            self::control($kind, self::text($all['control'])), Combine::tryFrom(self::text($all['combine']) ?? '') ?? Combine::Any, EmptyTerms::tryFrom(self::text($all['empty_terms']) ?? '') ?? EmptyTerms::Hide,
-            (bool) $all['open'], max(0, (int) $number('more')), (bool) $all['counts'], min(4, max(1, (int) $number('columns'))), self::text($all['prefix']), self::text($all['unit']), $number('decimals') === null ? null : min(6, max(0, (int) $number('decimals'))),
-            $number('step'), $number('from'), $number('to'), TermOrder::tryFrom(self::text($all['order']) ?? ''), self::ids($all['pinned']), TermChoice::tryFrom(self::text($all['terms']) ?? '')
-                ?? TermChoice::Follow, self::ids($all['chosen']), (int) $number('seen'),
-            $looks, Band::list($all['bands']), $all['match'] === 'whole', self::ids($all['sequence']),
+            self::text($all['key']) ?? '',
+            $kind,
+            self::text($all['title']) ?? '',
+            (bool) $all['title_shown'],
+            self::text($all['help']),
+            self::control($kind, self::text($all['control'])),
+            Combine::tryFrom(self::text($all['combine']) ?? '') ?? Combine::Any,
+            EmptyTerms::tryFrom(self::text($all['empty_terms']) ?? '') ?? EmptyTerms::Hide,
+            (bool) $all['open'],
+            max(0, (int) $number('more')),
+            (bool) $all['counts'],
+            min(4, max(1, (int) $number('columns'))),
+            self::text($all['prefix']),
+            self::text($all['unit']),
+            $number('decimals') === null ? null : min(6, max(0, (int) $number('decimals'))),
+            $number('step'),
+            $number('from'),
+            $number('to'),
+            TermOrder::tryFrom(self::text($all['order']) ?? ''),
+            self::ids($all['pinned']),
+            TermChoice::tryFrom(self::text($all['terms']) ?? '') ?? TermChoice::Follow,
+            self::ids($all['chosen']),
+            (int) $number('seen'),
+            $looks,
+            Band::list($all['bands']),
+            $all['match'] === 'whole',
+            self::ids($all['sequence']),
         );
     }
 

@@ -15,8 +15,13 @@ final readonly class Layer
      * @param  array<string, mixed>  $settings  of the page itself: sold out, sort orders
      */
     public function __construct(
-        public int $id, public string $name, public array $added = [], public array $changed = [], public array $dropped = [],
-        public ?array $order = null, public array $settings = [],
+        public int $id,
+        public string $name,
+        public array $added = [],
+        public array $changed = [],
+        public array $dropped = [],
+        public ?array $order = null,
+        public array $settings = [],
     ) {
     }
 }

@@ -26,22 +26,35 @@ final readonly class Offer
      * @param  int  $products  of the page, before anything is picked
      * @param  list<string>  $picked  slugs
      */
-    public static function ofTerms(FilterSettings $filter, array $terms, array $before, array $now, int $products, array $picked = []): self|Absence
-    {
+    public static function ofTerms(
+        FilterSettings $filter,
+        array $terms,
+        array $before,
+        array $now,
+        int $products,
+        array $picked = [],
+    ): self|Absence {
         $absence = $picked === [] ? self::absence($filter, $terms, $before, $products) : null;
         if ($absence !== null) {
             return $absence;
         }
-        $offered = self::ordered($filter, array_filter($terms, fn (OfferableTerm $term): bool => $filter->offers($term->parent ?? $term->id)));
+        $offered = self::ordered(
+            $filter,
+            array_filter($terms, fn (OfferableTerm $term): bool => $filter->offers($term->parent ?? $term->id)),
+        );
         $below = [];
         foreach ($offered as $term) {
             $shown = $term->parent === null ? null : self::term($filter, $term, $before, $now, $picked);
-            $shown === null ?: $below[$term->parent][] = $shown;
+            if ($shown !== null) {
+                $below[$term->parent][] = $shown;
+            }
         }
         $shown = [];
         foreach ($offered as $term) {
             $one = $term->parent === null ? self::term($filter, $term, $before, $now, $picked, $below[$term->id] ?? []) : null;
-            $one === null ?: $shown[] = $one;
+            if ($one !== null) {
+                $shown[] = $one;
+            }
         }
 
         return new self($shown);
@@ -57,7 +70,7 @@ final readonly class Offer
     public static function ofScale(FilterSettings $filter, ?array $before, ?array $now = null, bool $asked = false): self|Absence
     {
         $absence = Absence::ofScale($before);
-        if ($before === null || $absence !== null && ! $asked) {
+        if ($before === null || ($absence !== null && ! $asked)) {
             return $absence ?? Absence::NobodyCarriesIt;
         }
         [$low, $high] = $now ?? $before;
@@ -74,7 +87,7 @@ final readonly class Offer
      */
     public static function ofWords(int $carrying, bool $asked = false): self|Absence
     {
-        return $carrying === 0 && ! $asked ? Absence::NobodyCarriesIt : new self;
+        return $carrying === 0 && ! $asked ? Absence::NobodyCarriesIt : new self();
     }
 
     /**
@@ -90,7 +103,11 @@ final readonly class Offer
         foreach ($terms as $term) {
             $count = $term->parent === null ? $before[$term->id] ?? 0 : 0;
             if ($count > 0) {
-                $filter->offers($term->id) ? $counts[] = $count : $leftOut = true;
+                if ($filter->offers($term->id)) {
+                    $counts[] = $count;
+                } else {
+                    $leftOut = true;
+                }
             }
         }
 
@@ -103,19 +120,30 @@ final readonly class Offer
      * @param  list<string>  $picked
      * @param  list<OfferedTerm>  $below
      */
-    private static function term(FilterSettings $filter, OfferableTerm $term, array $before, array $now, array $picked, array $below = []): ?OfferedTerm
-    {
+    private static function term(
+        FilterSettings $filter,
+        OfferableTerm $term,
+        array $before,
+        array $now,
+        array $picked,
+        array $below = [],
+    ): ?OfferedTerm {
         $count = $now[$term->id] ?? 0;
         $isPicked = in_array($term->slug, $picked, true);
         $holdsPick = array_filter($below, fn (OfferedTerm $one): bool => $one->picked) !== [];
-        $isGone = ($before[$term->id] ?? 0) === 0 || $count === 0 && $filter->emptyTerms === EmptyTerms::Hide && ! $holdsPick;
+        $isGone = ($before[$term->id] ?? 0) === 0 || ($count === 0 && $filter->emptyTerms === EmptyTerms::Hide && ! $holdsPick);
         if ($isGone && ! $isPicked) {
             return null;
         }
         $own = $filter->looks[$term->id] ?? null;
 
         return new OfferedTerm(
-            $term->slug, $own->label ?? $term->label, $own === null ? $term->look : self::dressed($term->look, $own), $count, $isPicked, $below,
+            $term->slug,
+            $own->label ?? $term->label,
+            $own === null ? $term->look : self::dressed($term->look, $own),
+            $count,
+            $isPicked,
+            $below,
         );
     }
 

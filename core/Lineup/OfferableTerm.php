@@ -15,7 +15,12 @@ final readonly class OfferableTerm
      * @param  string  $label  what shoppers read where the filter says nothing else
      * @param  int|null  $parent  id of the umbrella that it is listed below
      */
-    public function __construct(public int $id, public string $slug, public string $label, public Look $look = new Look, public ?int $parent = null)
-    {
+    public function __construct(
+        public int $id,
+        public string $slug,
+        public string $label,
+        public Look $look = new Look(),
+        public ?int $parent = null,
+    ) {
     }
 }

@@ -14,7 +14,12 @@ final readonly class OfferedTerm
      * @param  list<self>  $below  its values, where the filter shows them
      */
     public function __construct(
-        public string $slug, public string $label, public Look $look, public int $count, public bool $picked, public array $below = [],
+        public string $slug,
+        public string $label,
+        public Look $look,
+        public int $count,
+        public bool $picked,
+        public array $below = [],
     ) {
     }
 

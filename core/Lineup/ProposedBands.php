@@ -54,8 +54,8 @@ final class ProposedBands
         $edges = [];
         $total = array_sum($products);
         for ($cut = 1; $cut < $wanted; $cut++) {
-            $below = self::quantile($products, $total * ($cut - self::SLACK) / $wanted);
-            $upTo = self::quantile($products, $total * ($cut + self::SLACK) / $wanted);
+            $below = self::quantile($products, ($total * ($cut - self::SLACK)) / $wanted);
+            $upTo = self::quantile($products, ($total * ($cut + self::SLACK)) / $wanted);
             // Where one number holds the whole cut, the band begins at the next.
             $next = array_values(array_filter($numbers, fn (float $number): bool => $number > $below))[0] ?? null;
             if ($next !== null) {

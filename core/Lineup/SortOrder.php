@@ -10,7 +10,12 @@ use Lokum\Text\Slug;
 final readonly class SortOrder
 {
     /** Fields that every product has. */
-    public const FIELDS = ['name' => 'Name', 'price' => 'Price', 'new' => 'When it was added', 'stock' => 'Stock'];
+    public const FIELDS = [
+        'name' => 'Name',
+        'price' => 'Price',
+        'new' => 'When it was added',
+        'stock' => 'Stock',
+    ];
 
     /**
      * @param  string  $slug  the word for it in addresses
@@ -80,6 +85,11 @@ final readonly class SortOrder
     /** @return array{slug: string, name: string, by: list<array{0: string, 1: bool}>, active: bool} */
     public function toArray(): array
     {
-        return ['slug' => $this->slug, 'name' => $this->name, 'by' => $this->by, 'active' => $this->active];
+        return [
+            'slug' => $this->slug,
+            'name' => $this->name,
+            'by' => $this->by,
+            'active' => $this->active,
+        ];
     }
 }

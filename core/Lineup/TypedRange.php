@@ -30,13 +30,15 @@ final readonly class TypedRange
         foreach ([trim($from), trim($to)] as $text) {
             $typed = $text === '' ? null : self::number($filter, $text);
             if ($text !== '' && $typed === null) {
-                $refused[] = $filter->control === Control::Dates
-                    ? "{$filter->title}: “{$text}” is no day such as 2026-11-30, so it was left out."
-                    : "{$filter->title}: “{$text}” is not a number, so it was left out.";
+                $refused[] =
+                    $filter->control === Control::Dates
+                        ? "{$filter->title}: “{$text}” is no day such as 2026-11-30, so it was left out."
+                        : "{$filter->title}: “{$text}” is not a number, so it was left out.";
             }
             $taken = $typed === null ? null : self::stop($filter, $typed);
             if ($typed !== $taken) {
-                $snapped[] = "{$filter->title}: {$text} was taken as ".self::plain((float) $taken).', the nearest stop of the scale.';
+                $snapped[] =
+                    "{$filter->title}: {$text} was taken as ".self::plain((float) $taken).', the nearest stop of the scale.';
             }
             $ends[] = $taken;
         }
@@ -60,7 +62,9 @@ final readonly class TypedRange
         $number = max($filter->from ?? -INF, min($filter->to ?? INF, $number));
         $first = $filter->from ?? 0.0;
 
-        return ($filter->step ?? 0.0) > 0 ? round($first + round(($number - $first) / $filter->step) * $filter->step, 10) : $number;
+        return ($filter->step ?? 0.0) > 0
+            ? round($first + round(($number - $first) / $filter->step) * $filter->step, 10)
+            : $number;
     }
 
     private static function plain(float $number): string

@@ -30,8 +30,7 @@ final class Worth
     {
         $sum = array_sum($counts);
 
-        return $sum === 0
-            || $products === 0
+        return $sum === 0 || $products === 0
             ? 0.0
             : max(0.0, 1 - array_sum(array_map(fn (int $n): float => ($n / $products) ** 2, $counts)) / ($sum / $products));
     }
@@ -46,7 +45,7 @@ final class Worth
         $bits = 0.0;
         foreach ($counts as $n) {
             if ($n > 0) {
-                $bits -= $n / $total * log($n / $total, 2);
+                $bits -= ($n / $total) * log($n / $total, 2);
             }
         }
 
@@ -110,7 +109,7 @@ final class Worth
         if ($total < self::LEAST_EACH * max(count($rows), count($columns))) {
             return 0.0;
         }
-        $chance = (count($rows) - 1) * (count($columns) - 1) / (2 * max(1, $total) * M_LN2);
+        $chance = ((count($rows) - 1) * (count($columns) - 1)) / (2 * max(1, $total) * M_LN2);
         $most = min(self::entropy($rows), self::entropy($columns)) - $chance;
 
         return $most < 1e-9 ? 0.0 : min(1.0, max(0.0, self::mutualInformation($joint) - $chance) / $most);

@@ -24,16 +24,24 @@ final readonly class Composition
         if ($shares === 0 || $shares === false) {
             return null;
         }
-        $pattern = preg_match('/^\s*'.self::SHARE.'/', $text) === 1
-            ? '/(?<share>'.self::SHARE.')\s*(?<part>[^\d%]+)/u'
-            : '/(?<part>[^\d%]+?)\s*(?<share>'.self::SHARE.')/u';
+        $pattern =
+            preg_match('/^\s*'.self::SHARE.'/', $text) === 1
+                ? '/(?<share>'.self::SHARE.')\s*(?<part>[^\d%]+)/u'
+                : '/(?<part>[^\d%]+?)\s*(?<share>'.self::SHARE.')/u';
         if (preg_match_all($pattern, $text, $found, PREG_SET_ORDER) !== $shares || $found === []) {
             return null;
         }
-        $parts = array_map(fn (array $pair): array => [
-            'share' => (string) preg_replace('/\.0+(?=%)/', '', str_replace(',', '.', $pair['share'])),
-            'part' => (string) preg_replace('/^(?:[\s,;\/+&-]|\band\b|\bof\b)+|(?:[\s,;\/+&-]|\band\b)+$/u', '', $pair['part']),
-        ], $found);
+        $parts = array_map(
+            fn (array $pair): array => [
+                'share' => (string) preg_replace('/\.0+(?=%)/', '', str_replace(',', '.', $pair['share'])),
+                'part' => (string) preg_replace(
+                    '/^(?:[\s,;\/+&-]|\band\b|\bof\b)+|(?:[\s,;\/+&-]|\band\b)+$/u',
+                    '',
+                    $pair['part'],
+                ),
+            ],
+            $found,
+        );
         usort($parts, fn (array $a, array $b): int => (float) $b['share'] <=> (float) $a['share'] ?: $a['part'] <=> $b['part']);
 
         return new self($parts);

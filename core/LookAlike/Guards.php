@@ -16,8 +16,34 @@ final readonly class Guards
     private const LONG = 9;
 
     private const PREFIXES = [
-        'un', 'non', 'in', 'im', 'dis', 'de', 'anti', 'semi', 'super', 'sub', 'pre', 're', 'multi', 'bi', 'tri', 'mono', 'mini', 'micro', 'macro',
-        'hyper', 'hypo', 'inter', 'intra', 'over', 'under', 'a', 'e', 'ex',
+        'un',
+        'non',
+        'in',
+        'im',
+        'dis',
+        'de',
+        'anti',
+        'semi',
+        'super',
+        'sub',
+        'pre',
+        're',
+        'multi',
+        'bi',
+        'tri',
+        'mono',
+        'mini',
+        'micro',
+        'macro',
+        'hyper',
+        'hypo',
+        'inter',
+        'intra',
+        'over',
+        'under',
+        'a',
+        'e',
+        'ex',
     ];
 
     public function __construct(private Lexicon $lexicon)
@@ -34,7 +60,11 @@ final readonly class Guards
     public function near(string $one, string $other): bool
     {
         [$short, $long] = strlen($one) <= strlen($other) ? [$one, $other] : [$other, $one];
-        if (strlen($short) < self::SHORTEST || $one[0] !== $other[0] && ! $this->swapped($one, $other) || $this->lexicon->areOpposed($one, $other)) {
+        if (
+            strlen($short) < self::SHORTEST ||
+            ($one[0] !== $other[0] && ! $this->swapped($one, $other)) ||
+            $this->lexicon->areOpposed($one, $other)
+        ) {
             return false;
         }
         $allowed = strlen($short) >= self::LONG ? 2 : 1;
@@ -53,8 +83,10 @@ final readonly class Guards
         $words = [$this->lexicon->isWord($one), $this->lexicon->isWord($other)];
 
         // Two ordinary words mean what they say; two that are none are names, and short names differ by a letter.
-        return $words !== [true, true]
-            && ($words !== [false, false] || $this->sound($one) === $this->sound($other) || strlen($short) >= 6 && $this->isSlip($one, $other));
+        return $words !== [true, true] &&
+            ($words !== [false, false] ||
+                $this->sound($one) === $this->sound($other) ||
+                (strlen($short) >= 6 && $this->isSlip($one, $other)));
     }
 
     private function sorted(string $word): string
@@ -67,10 +99,10 @@ final readonly class Guards
 
     private function swapped(string $one, string $other): bool
     {
-        return strlen($one) === strlen($other)
-            && $one[0] === ($other[1] ?? '')
-            && $other[0] === ($one[1] ?? '')
-            && substr($one, 2) === substr($other, 2);
+        return strlen($one) === strlen($other) &&
+            $one[0] === ($other[1] ?? '') &&
+            $other[0] === ($one[1] ?? '') &&
+            substr($one, 2) === substr($other, 2);
     }
 
     /** How it is said, as far as letters tell: doubled ones once, and spellings of one sound as one. */
@@ -84,6 +116,8 @@ final readonly class Guards
     {
         $single = fn (string $word): string => (string) preg_replace('/(.)\1+/', '$1', $word);
 
-        return $single($one) === $single($other) || $this->sorted($one) === $this->sorted($other) || abs(strlen($one) - strlen($other)) === 1;
+        return $single($one) === $single($other) ||
+            $this->sorted($one) === $this->sorted($other) ||
+            abs(strlen($one) - strlen($other)) === 1;
     }
 }

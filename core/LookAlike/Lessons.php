@@ -6,7 +6,10 @@ namespace Lokum\LookAlike;
 
 use Lokum\Text\StrictKey;
 
-/** What the shop has decided before, in this attribute or another: texts it has merged, and texts it keeps apart. They come before all other evidence. */
+/**
+ * What the shop has decided before, in this attribute or another: texts it has merged, and texts it keeps apart. They come before
+ * all other evidence.
+ */
 final class Lessons
 {
     /** @var array<string, string> the letters of what stayed, by the letters of what went */
@@ -71,7 +74,8 @@ final class Lessons
     }
 
     /**
-     * "cad red" merged into "cadmium red" teaches what cad is. Only a shortening teaches: of other words it is not known which stands for which.
+     * "cad red" merged into "cadmium red" teaches what cad is. Only a shortening teaches: of other words it is not known which
+     * stands for which.
      *
      * @param  list<string>  $from
      * @param  list<string>  $to
@@ -80,8 +84,15 @@ final class Lessons
     {
         $short = array_values(array_diff($from, $to));
         $long = array_values(array_diff($to, $from));
-        if (count($from) === count($to) && count($from) > 1 && count($short) === 1 && count($long) === 1 && preg_match('/^\pL{2,}\.?$/u', $short[0]) === 1
-            && strlen($long[0]) > strlen($short[0]) && str_starts_with($long[0], rtrim($short[0], '.'))) {
+        if (
+            count($from) === count($to) &&
+            count($from) > 1 &&
+            count($short) === 1 &&
+            count($long) === 1 &&
+            preg_match('/^\pL{2,}\.?$/u', $short[0]) === 1 &&
+            strlen($long[0]) > strlen($short[0]) &&
+            str_starts_with($long[0], rtrim($short[0], '.'))
+        ) {
             $this->words[rtrim($short[0], '.')] = $long[0];
         }
     }

@@ -31,8 +31,11 @@ final class Lexicon
      * @param  list<list<string>>  $opposedGroups
      * @param  list<string>  $otherPlurals
      */
-    private function __construct(private readonly array $abbreviations, private readonly array $opposedGroups, array $otherPlurals)
-    {
+    private function __construct(
+        private readonly array $abbreviations,
+        private readonly array $opposedGroups,
+        array $otherPlurals,
+    ) {
         foreach ($opposedGroups as $group => $words) {
             foreach ($words as $word) {
                 $this->opposed[$word][] = $group;
@@ -67,7 +70,11 @@ final class Lexicon
     {
         return $abbreviations === []
             ? $this
-            : new self($abbreviations + $this->abbreviations, $this->opposedGroups, array_map(strval(...), array_keys($this->otherPlurals)));
+            : new self(
+                $abbreviations + $this->abbreviations,
+                $this->opposedGroups,
+                array_map(strval(...), array_keys($this->otherPlurals)),
+            );
     }
 
     /** The words that an abbreviation stands for; other words as they are. */
@@ -96,7 +103,9 @@ final class Lexicon
         if (strlen($word) < 6 || ! str_ends_with($word, 'ed') || isset($this->opposed[$word])) {
             return $word;
         }
-        foreach ([substr($word, 0, -2), substr($word, 0, -1), preg_match('/([bmp])\1ed$/', $word) === 1 ? substr($word, 0, -3) : ''] as $stem) {
+        foreach (
+            [substr($word, 0, -2), substr($word, 0, -1), preg_match('/([bmp])\1ed$/', $word) === 1 ? substr($word, 0, -3) : ''] as $stem
+        ) {
             if (strlen($stem) >= 3 && $this->isLemma($stem) && ! isset($this->opposed[$stem])) {
                 return $stem;
             }
@@ -119,12 +128,9 @@ final class Lexicon
         }
         // Arras is no plural; stainles is stainless with a letter left out.
         $isNone = $this->isLemma($word)
-            ? $alone
-            || ! $this->isLemma($singular)
-            : str_ends_with($word, 's')
-            && $this->isLemma($word.'s')
-            || str_ends_with($word, 'os')
-            && ! $this->isLemma($singular);
+            ? $alone || ! $this->isLemma($singular)
+            : (str_ends_with($word, 's') && $this->isLemma($word.'s')) ||
+                (str_ends_with($word, 'os') && ! $this->isLemma($singular));
 
         return $isNone ? $word : $singular;
     }

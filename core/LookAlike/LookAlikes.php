@@ -28,7 +28,7 @@ final class LookAlikes
     public function __construct(private readonly Lexicon $shipped)
     {
         $this->lexicon = $shipped;
-        $this->lessons = new Lessons;
+        $this->lessons = new Lessons();
     }
 
     /**
@@ -36,7 +36,7 @@ final class LookAlikes
      * @param  list<array{0: string, 1: string}>  $apart  texts that somebody has decided are different
      * @return list<Group> of two members or more, those with most products first
      */
-    public function among(array $candidates, array $apart = [], Lessons $lessons = new Lessons): array
+    public function among(array $candidates, array $apart = [], Lessons $lessons = new Lessons()): array
     {
         $this->candidates = $candidates;
         $this->lessons = $lessons;
@@ -46,7 +46,11 @@ final class LookAlikes
         $this->signatures = array_map($signer->of(...), $texts);
         $this->keepApart($apart);
         $classes = $this->same(array_keys($candidates));
-        $classes = $this->joinedBy($classes, fn (Signature $signature): array => [$lessons->of($signature->letters)], fn (): bool => true);
+        $classes = $this->joinedBy(
+            $classes,
+            fn (Signature $signature): array => [$lessons->of($signature->letters)],
+            fn (): bool => true,
+        );
         $classes = $this->joinedBy(
             $classes,
             fn (Signature $signature): array => $signature->joinings(),
@@ -55,7 +59,8 @@ final class LookAlikes
         $classes = $this->joinedBy(
             $classes,
             fn (Signature $signature): array => $signature->units === [] ? [] : [$signature->roughKey()],
-            fn (Signature $one, Signature $other): bool => $one->negated === $other->negated && array_intersect($one->units, $other->units) === [],
+            fn (Signature $one, Signature $other): bool => $one->negated === $other->negated &&
+                array_intersect($one->units, $other->units) === [],
         );
         $groups = [];
         foreach ($this->withNear($classes) as $members) {
@@ -63,7 +68,9 @@ final class LookAlikes
                 $groups[] = $this->group($members);
             }
         }
-        $products = fn (Group $group): int => array_sum(array_map(fn (int $i): int => $this->candidates[$i]->products, $group->members));
+        $products = fn (Group $group): int => array_sum(
+            array_map(fn (int $i): int => $this->candidates[$i]->products, $group->members),
+        );
         usort($groups, fn (Group $a, Group $b): int => $products($b) <=> $products($a));
 
         return $groups;
@@ -95,7 +102,9 @@ final class LookAlikes
         $classes = [];
         foreach ($all as $i) {
             $signature = $this->signatures[$i];
-            $classes[$signature->words === [] && $signature->exact === [] ? 'letters '.$signature->letters : $signature->key()][] = $i;
+            $classes[
+                $signature->words === [] && $signature->exact === [] ? 'letters '.$signature->letters : $signature->key()
+            ][] = $i;
         }
         $parted = [];
         foreach ($classes as $members) {
@@ -148,14 +157,20 @@ final class LookAlikes
         foreach ($meeting as $numbers) {
             $center = null;
             foreach ($numbers as $n) {
-                $center = $center === null
-                    || ! isset($classes[$center])
-                    || $this->weight($classes[$n] ?? []) > $this->weight($classes[$center])
-                    ? $n
-                    : $center;
+                $center =
+                    $center === null ||
+                    ! isset($classes[$center]) ||
+                    $this->weight($classes[$n] ?? []) > $this->weight($classes[$center])
+                        ? $n
+                        : $center;
             }
             foreach ($numbers as $n) {
-                if ($n !== $center && isset($classes[$n], $classes[$center]) && $allowed($this->signatures[$classes[$center][0]], $this->signatures[$classes[$n][0]]) && $this->mayJoin($classes[$center], $classes[$n])) {
+                if (
+                    $n !== $center &&
+                    isset($classes[$n], $classes[$center]) &&
+                    $allowed($this->signatures[$classes[$center][0]], $this->signatures[$classes[$n][0]]) &&
+                    $this->mayJoin($classes[$center], $classes[$n])
+                ) {
                     array_push($classes[$center], ...$classes[$n]);
                     unset($classes[$n]);
                 }
@@ -208,9 +223,13 @@ final class LookAlikes
     private function neighbors(array $class, Misspellings $misspellings, array $byKey): array
     {
         $found = [];
-        foreach (array_column(array_map(fn (int $i): array => [$this->signatures[$i]->key(), $this->signatures[$i]], $class), 1, 0) as $signature) {
+        foreach (
+            array_column(array_map(fn (int $i): array => [$this->signatures[$i]->key(), $this->signatures[$i]], $class), 1, 0) as $signature
+        ) {
             foreach ($misspellings->keys($signature) as $key) {
-                isset($byKey[$key]) && $found[$byKey[$key]] = true;
+                if (isset($byKey[$key])) {
+                    $found[$byKey[$key]] = true;
+                }
             }
         }
 
@@ -241,8 +260,8 @@ final class LookAlikes
 
     private function areApart(int $one, int $other): bool
     {
-        return isset($this->apart[min($one, $other).':'.max($one, $other)])
-            || $this->lessons->areApart($this->signatures[$one]->letters, $this->signatures[$other]->letters);
+        return isset($this->apart[min($one, $other).':'.max($one, $other)]) ||
+            $this->lessons->areApart($this->signatures[$one]->letters, $this->signatures[$other]->letters);
     }
 
     /** @param  list<int>  $members */
@@ -291,8 +310,12 @@ final class LookAlikes
      */
     private function ranked(array $members): array
     {
-        usort($members, fn (int $a, int $b): int => $this->candidates[$b]->products <=> $this->candidates[$a]->products
-            ?: $this->formed($this->candidates[$b]->text) <=> $this->formed($this->candidates[$a]->text) ?: $a <=> $b);
+        usort(
+            $members,
+            fn (int $a, int $b): int => $this->candidates[$b]->products <=> $this->candidates[$a]->products ?:
+            $this->formed($this->candidates[$b]->text) <=> $this->formed($this->candidates[$a]->text) ?:
+            $a <=> $b,
+        );
 
         return $members;
     }
@@ -301,6 +324,7 @@ final class LookAlikes
     {
         $words = preg_split('/[^\pL]+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
 
-        return Label::form($text) + (array_filter($words, fn (string $word): bool => $this->lexicon->expanded($word) !== $word) === [] ? 2 : 0);
+        return Label::form($text) +
+            (array_filter($words, fn (string $word): bool => $this->lexicon->expanded($word) !== $word) === [] ? 2 : 0);
     }
 }

@@ -15,7 +15,10 @@ final readonly class NearWords
     /** Of longer words two omissions are tried in the first letters only. */
     private const PREFIX = 14;
 
-    /** Bytes of a word from which on it is compared as it is: its omissions would fill the memory, and nobody misspells such a text by one letter. */
+    /**
+     * Bytes of a word from which on it is compared as it is: its omissions would fill the memory, and nobody misspells such a
+     * text by one letter.
+     */
     private const LONGEST = 48;
 
     public function __construct(private Guards $guards)

@@ -66,7 +66,10 @@ final readonly class Shortenings
         foreach ($whole as $word => $times) {
             arsort($times);
             $most = array_key_first($times);
-            if (array_filter(array_keys($times), fn (string $long): bool => Distance::edits($most, $long) > self::MISSPELLED) === []) {
+            if (
+                array_filter(array_keys($times), fn (string $long): bool => Distance::edits($most, $long) > self::MISSPELLED) ===
+                []
+            ) {
                 $found[$word] = $most;
             }
         }

@@ -63,7 +63,9 @@ final readonly class Signature
     /** @param  list<string>  $parts */
     private static function join(array $parts, bool $ordered): string
     {
-        $ordered || sort($parts, SORT_STRING);
+        if (! $ordered) {
+            sort($parts, SORT_STRING);
+        }
 
         return implode(' ', $parts);
     }

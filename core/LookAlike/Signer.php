@@ -26,25 +26,64 @@ final class Signer
         '/\b(?:din|iso)[ -]?(?=[abc]\d)/u' => '',
         '/\bw\/o\b/u' => 'without',
         '/\bw\/(?=\s|\pL)/u' => 'with ',
-        '/(?<![\pL\pN])(\pL?\d+(?:[.,]\d+)?)x(?=\d)/u' => '$1 x ', '/(?<=\d)\s?(?:-|\bto\b)\s?(?=\d)/u' => '-', '/(?<=\pL)\+(?=\pL)/u' => ' & ',
+        '/(?<![\pL\pN])(\pL?\d+(?:[.,]\d+)?)x(?=\d)/u' => '$1 x ',
+        '/(?<=\d)\s?(?:-|\bto\b)\s?(?=\d)/u' => '-',
+        '/(?<=\pL)\+(?=\pL)/u' => ' & ',
         '/[ø⌀]\s?(?=\d)/u' => 'diameter ',
         '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u' => '',
     ];
 
     private const NUMBERS = [
-        'one' => '1', 'two' => '2', 'three' => '3', 'four' => '4', 'five' => '5', 'six' => '6', 'seven' => '7', 'eight' => '8', 'nine' => '9',
-        'ten' => '10', 'eleven' => '11', 'twelve' => '12',
+        'one' => '1',
+        'two' => '2',
+        'three' => '3',
+        'four' => '4',
+        'five' => '5',
+        'six' => '6',
+        'seven' => '7',
+        'eight' => '8',
+        'nine' => '9',
+        'ten' => '10',
+        'eleven' => '11',
+        'twelve' => '12',
     ];
 
     private const DIRECTIONS = [
-        'on', 'in', 'over', 'under', 'to', 'from', 'into', 'with', 'without', 'for', 'per', 'by', 'not', 'no', 'non', 'plus', 'minus',
+        'on',
+        'in',
+        'over',
+        'under',
+        'to',
+        'from',
+        'into',
+        'with',
+        'without',
+        'for',
+        'per',
+        'by',
+        'not',
+        'no',
+        'non',
+        'plus',
+        'minus',
     ];
 
     private const NEGATIONS = ['without', 'not', 'no', 'non', 'free', 'less', 'un', 'excluding', 'except', 'sans', 'zero'];
 
     private const SIZES = [
-        'extra small' => 'xs', 'x small' => 'xs', 'small' => 's', 'medium' => 'm', 'large' => 'l', 'extra large' => 'xl', 'x large' => 'xl',
-        'xx large' => 'xxl', 'extra extra large' => 'xxl', '2xl' => 'xxl', '3xl' => 'xxxl', '2xs' => 'xxs', 'xx small' => 'xxs',
+        'extra small' => 'xs',
+        'x small' => 'xs',
+        'small' => 's',
+        'medium' => 'm',
+        'large' => 'l',
+        'extra large' => 'xl',
+        'x large' => 'xl',
+        'xx large' => 'xxl',
+        'extra extra large' => 'xxl',
+        '2xl' => 'xxl',
+        '3xl' => 'xxxl',
+        '2xs' => 'xxs',
+        'xx small' => 'xxs',
     ];
 
     /** Units of one letter are taken for units only right behind their number, but for these. */
@@ -74,7 +113,9 @@ final class Signer
         [$plain, $exact, $rough, $units] = $this->measures($plain);
         $made = Composition::in($plain);
 
-        return $made === null ? $this->signature($letters, $plain, $exact, $rough, $units) : $this->composed($letters, $made, $exact, $rough, $units);
+        return $made === null
+            ? $this->signature($letters, $plain, $exact, $rough, $units)
+            : $this->composed($letters, $made, $exact, $rough, $units);
     }
 
     /**
@@ -87,7 +128,10 @@ final class Signer
         // 12-pack is 12 pack, and a code such as AX-100 stays whole; elsewhere dashes part words.
         $text = (string) preg_replace_callback(
             '/(?<![\pL\pN-])(\d+)-(\pL{3,})(?![\pL\pN-])/u',
-            fn (array $part): string => $this->lexicon->isWord($part[2]) || $this->lexicon->isWord((string) preg_replace('/(?:er|ed|ing)$/', '', $part[2])) ? "{$part[1]} {$part[2]}" : $part[0],
+            fn (array $part): string => $this->lexicon->isWord($part[2]) ||
+            $this->lexicon->isWord((string) preg_replace('/(?:er|ed|ing)$/', '', $part[2]))
+                ? "{$part[1]} {$part[2]}"
+                : $part[0],
             $text,
         );
         $text = (string) preg_replace_callback(
@@ -128,11 +172,11 @@ final class Signer
             $plain[] = $alone ? $this->lexicon->singular($token, true) : $this->lexicon->stem($this->lexicon->singular($token));
             foreach (explode(' ', $this->lexicon->expanded($this->parted($token))) as $word) {
                 $words[] = $word = $this->normal($word, $alone);
-                $negated += in_array($word, self::NEGATIONS, true)
-                    || preg_match('/^un(?=.{4})/', $word) === 1
-                    && $this->lexicon->isWord(substr($word, 2))
-                    ? 1
-                    : 0;
+                $negated +=
+                    in_array($word, self::NEGATIONS, true) ||
+                    (preg_match('/^un(?=.{4})/', $word) === 1 && $this->lexicon->isWord(substr($word, 2)))
+                        ? 1
+                        : 0;
             }
         }
         sort($exact, SORT_STRING);
@@ -156,7 +200,10 @@ final class Signer
     private function normal(string $word, bool $alone): string
     {
         $before = $word;
-        $word = $this->lexicon->singular($word, $alone) === $word ? $this->american($word) : $this->american($this->lexicon->singular($word));
+        $word =
+            $this->lexicon->singular($word, $alone) === $word
+                ? $this->american($word)
+                : $this->american($this->lexicon->singular($word));
         $word = $this->lexicon->expanded($alone ? $word : $this->lexicon->stem($word));
         $this->lexicon->bring($before, $word);
 
@@ -208,10 +255,10 @@ final class Signer
 
         $base = (string) preg_replace('/iz(?:ed|es|ers?|ing|ingly|able|ations?|ational|ement)$/', 'ize', $american);
 
-        return $american === $word
-            || $this->lexicon->isWord($word)
-            || $this->lexicon->isWord($american)
-            || $this->lexicon->isWord($base)
+        return $american === $word ||
+            $this->lexicon->isWord($word) ||
+            $this->lexicon->isWord($american) ||
+            $this->lexicon->isWord($base)
             ? $american
             : $word;
     }
@@ -243,37 +290,47 @@ final class Signer
         return [["{$kind}{$exact}"], ["{$kind}{$rough}"], [$quantities[0]->unit->symbol]];
     }
 
-    /** @return array{0: string, 1: list<string>, 2: list<string>, 3: list<string>} the text without its measures, these exact and rough, their units */
+    /**
+     * @return array{0: string, 1: list<string>, 2: list<string>, 3: list<string>} the text without its measures, these exact and
+     *         rough, their units
+     */
     private function measures(string $text): array
     {
         $exact = [];
         $rough = [];
         $units = [];
-        $rest = preg_replace_callback('/'.self::NUMBER.'((?:\pL+[²³23]?(?:\s?\/\s?\pL+[²³23]?)?|fl\.? oz|sq\.? \pL+|["°]\pL?)(?![\pL\pN]))/u', function (array $found) use (&$exact, &$rough, &$units): string {
-            [$all, $number, $space, $name] = $found;
-            $unit = preg_match('/^[a-z]$/', $name) === 1
-                && $space !== ''
-                && ! in_array($name, self::APART, true)
-                ? null
-                : Unit::find($name)
-                ?? (strlen($name) === 1 ? Unit::find(strtoupper($name)) : null);
-            if ($unit === null || isset($unit->powers['piece']) || $name === 'in' && $space !== '' || preg_match('/^[shdbk]$/', $name) === 1) {
-                return $all;
-            }
-            try {
-                $quantity = MeasureText::read("{$number} {$unit->symbol}");
-            } catch (UnreadableQuantity) {
-                return $all;
-            }
-            if (! $quantity instanceof Quantity) {
-                return $all;
-            }
-            $exact[] = $this->canonical($quantity, 12);
-            $rough[] = $this->canonical($quantity, 3);
-            $units[] = $unit->symbol;
+        $rest = preg_replace_callback(
+            '/'.self::NUMBER.'((?:\pL+[²³23]?(?:\s?\/\s?\pL+[²³23]?)?|fl\.? oz|sq\.? \pL+|["°]\pL?)(?![\pL\pN]))/u',
+            function (array $found) use (&$exact, &$rough, &$units): string {
+                [$all, $number, $space, $name] = $found;
+                $unit =
+                    preg_match('/^[a-z]$/', $name) === 1 && $space !== '' && ! in_array($name, self::APART, true)
+                        ? null
+                        : Unit::find($name) ?? (strlen($name) === 1 ? Unit::find(strtoupper($name)) : null);
+                if (
+                    $unit === null ||
+                    isset($unit->powers['piece']) ||
+                    ($name === 'in' && $space !== '') ||
+                    preg_match('/^[shdbk]$/', $name) === 1
+                ) {
+                    return $all;
+                }
+                try {
+                    $quantity = MeasureText::read("{$number} {$unit->symbol}");
+                } catch (UnreadableQuantity) {
+                    return $all;
+                }
+                if (! ($quantity instanceof Quantity)) {
+                    return $all;
+                }
+                $exact[] = $this->canonical($quantity, 12);
+                $rough[] = $this->canonical($quantity, 3);
+                $units[] = $unit->symbol;
 
-            return ' ';
-        }, $text);
+                return ' ';
+            },
+            $text,
+        );
 
         return [(string) $rest, $exact, $rough, $units];
     }
@@ -283,7 +340,10 @@ final class Signer
         if ($quantity->unit === null) {
             return sprintf("%.{$digits}G", $quantity->float());
         }
-        $base = $quantity->unit->convert($quantity->number, new Unit('', $quantity->unit->powers, \Brick\Math\BigRational::one(), ''));
+        $base = $quantity->unit->convert(
+            $quantity->number,
+            new Unit('', $quantity->unit->powers, \Brick\Math\BigRational::one(), ''),
+        );
 
         return sprintf("%.{$digits}G", (new Quantity($base, null))->float()).'·'.json_encode($quantity->unit->powers);
     }

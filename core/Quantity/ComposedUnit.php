@@ -9,7 +9,14 @@ final class ComposedUnit
 {
     private const PARTS = 6;
 
-    private const POWERS = ['²' => 2, '³' => 3, '^2' => 2, '^3' => 3, '2' => 2, '3' => 3];
+    private const POWERS = [
+        '²' => 2,
+        '³' => 3,
+        '^2' => 2,
+        '^3' => 3,
+        '2' => 2,
+        '3' => 3,
+    ];
 
     public static function find(string $text): ?Unit
     {
@@ -51,7 +58,9 @@ final class ComposedUnit
         }
 
         return new Unit(
-            $unit->symbol.['', '', '²', '³'][$power], array_map(fn (int $of): int => $of * $power, $unit->powers), $unit->factor->power($power),
+            $unit->symbol.['', '', '²', '³'][$power],
+            array_map(fn (int $of): int => $of * $power, $unit->powers),
+            $unit->factor->power($power),
             $unit->ucum.$power,
         );
     }

@@ -24,7 +24,7 @@ final class MeasureText
             throw UnreadableQuantity::notANumber($text);
         }
 
-        return SheetSize::find($plain) ?? self::dimensions($plain) ?? self::range($plain) ?? self::single($plain);
+        return SheetSize::find($plain) ?? (self::dimensions($plain) ?? (self::range($plain) ?? self::single($plain)));
     }
 
     private static function dimensions(string $text): ?Dimensions
@@ -39,10 +39,12 @@ final class MeasureText
             throw UnreadableQuantity::manyNumbers($text);
         }
 
-        return new Dimensions(array_map(
-            fn (Quantity $side): Quantity => $side->unit === null ? new Quantity($side->number, $unit) : $side->to($unit),
-            $sides,
-        ));
+        return new Dimensions(
+            array_map(
+                fn (Quantity $side): Quantity => $side->unit === null ? new Quantity($side->number, $unit) : $side->to($unit),
+                $sides,
+            ),
+        );
     }
 
     private static function range(string $text): ?QuantityRange
@@ -76,8 +78,7 @@ final class MeasureText
 
         return $unit !== null
             ? new Quantity($number, $unit)
-            : self::mixed(new Quantity($number, null), $rest)
-            ?? throw UnreadableQuantity::unknownUnit($rest);
+            : self::mixed(new Quantity($number, null), $rest) ?? throw UnreadableQuantity::unknownUnit($rest);
     }
 
     /** 5 ft 6 in, 1 lb 4 oz: a smaller unit behind a larger one of the same dimension. */
@@ -87,7 +88,11 @@ final class MeasureText
             return null;
         }
         $small = self::single($part[2]);
-        if ($small->unit === null || ! $small->unit->converts($unit) || $small->unit->factor->isGreaterThanOrEqualTo($unit->factor)) {
+        if (
+            $small->unit === null ||
+            ! $small->unit->converts($unit) ||
+            $small->unit->factor->isGreaterThanOrEqualTo($unit->factor)
+        ) {
             return null;
         }
 

@@ -27,7 +27,13 @@ final readonly class NumberChange
     /** @param  string  $percent  such as 10 or -5 */
     public static function byPercent(string $percent): self
     {
-        return new self(self::decimal($percent)->dividedBy(100, self::SCALE + 6, RoundingMode::HALF_UP)->plus(1), BigDecimal::zero(), null);
+        return new self(
+            self::decimal($percent)
+                ->dividedBy(100, self::SCALE + 6, RoundingMode::HALF_UP)
+                ->plus(1),
+            BigDecimal::zero(),
+            null,
+        );
     }
 
     /** @param  string  $step  a positive number; halves are rounded away from zero */

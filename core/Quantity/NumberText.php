@@ -16,10 +16,26 @@ use Lokum\Text\Unicode;
  */
 final class NumberText
 {
-    private const FRACTIONS = ['½' => '1/2', '⅓' => '1/3', '⅔' => '2/3', '¼' => '1/4', '¾' => '3/4', '⅕' => '1/5',
-        '⅖' => '2/5', '⅗' => '3/5', '⅘' => '4/5', '⅙' => '1/6', '⅚' => '5/6', '⅛' => '1/8', '⅜' => '3/8', '⅝' => '5/8', '⅞' => '7/8'];
+    private const FRACTIONS = [
+        '½' => '1/2',
+        '⅓' => '1/3',
+        '⅔' => '2/3',
+        '¼' => '1/4',
+        '¾' => '3/4',
+        '⅕' => '1/5',
+        '⅖' => '2/5',
+        '⅗' => '3/5',
+        '⅘' => '4/5',
+        '⅙' => '1/6',
+        '⅚' => '5/6',
+        '⅛' => '1/8',
+        '⅜' => '3/8',
+        '⅝' => '5/8',
+        '⅞' => '7/8',
+    ];
 
-    private const PATTERN = '/^([+-]?)(?:(\d+)[ -](\d+)\/(\d+)(?![\d.,])|(\d+)\/(\d+)|(\d{1,3}(?:[ \']\d{3})+(?:[.,]\d+)?|\d[\d.,]*|[.,]\d+))/u';
+    private const PATTERN = '/^([+-]?)(?:(\d+)[ -](\d+)\/(\d+)(?![\d.,])|(\d+)\/(\d+)|(\d{1,3}(?:[ '.
+        '\']\d{3})+(?:[.,]\d+)?|\d[\d.,]*|[.,]\d+))/u';
 
     /**
      * Reads the number at the start of a text and says what is behind it.
@@ -31,7 +47,11 @@ final class NumberText
     public static function leading(string $text): array
     {
         $plain = (string) preg_replace('/[\s\p{Z}]+/u', ' ', trim(Unicode::digits($text)));
-        $plain = str_replace(["\u{2212}", "\u{2044}"], ['-', '/'], (string) preg_replace('/(?<=\d)\x{2019}(?=\d{3})/u', "'", $plain));
+        $plain = str_replace(
+            ["\u{2212}", "\u{2044}"],
+            ['-', '/'],
+            (string) preg_replace('/(?<=\d)\x{2019}(?=\d{3})/u', "'", $plain),
+        );
         foreach (self::FRACTIONS as $sign => $fraction) {
             $plain = trim(str_replace($sign, ' '.$fraction, $plain));
         }

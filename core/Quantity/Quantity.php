@@ -29,15 +29,20 @@ final readonly class Quantity
         if ($field !== null && Unit::find($field) === null) {
             [$number, $rest] = NumberText::leading($text);
 
-            return (new self($rest === '' || $rest === $field ? $number : throw UnreadableQuantity::unknownUnit($rest), null))->float();
+            return (new self(
+                $rest === '' || $rest === $field ? $number : throw UnreadableQuantity::unknownUnit($rest),
+                null,
+            ))->float();
         }
         $measure = MeasureText::read($text);
-        if (! $measure instanceof self) {
+        if (! ($measure instanceof self)) {
             throw UnreadableQuantity::several($text, $measure);
         }
 
-        return ($measure->unit === null ? $measure : $measure->to($field === null ? throw UnreadableQuantity::needsUnit($measure->unit->symbol) : Unit::of($field)))
-            ->float();
+        return ($measure->unit === null
+            ? $measure
+            : $measure->to($field === null ? throw UnreadableQuantity::needsUnit($measure->unit->symbol) : Unit::of($field))
+        )->float();
     }
 
     /** @throws UnreadableQuantity for a unit of another dimension, or none to start from */
@@ -50,7 +55,9 @@ final readonly class Quantity
             throw UnreadableQuantity::otherDimension($this->unit->symbol, $unit->symbol);
         }
 
-        return $this->unit->symbol === $unit->symbol ? new self($this->number, $unit) : new self($this->unit->convert($this->number, $unit), $unit);
+        return $this->unit->symbol === $unit->symbol
+            ? new self($this->number, $unit)
+            : new self($this->unit->convert($this->number, $unit), $unit);
     }
 
     /**
@@ -61,7 +68,8 @@ final readonly class Quantity
     public function float(): float
     {
         $simple = $this->number->simplified();
-        $float = $simple->getDenominator()->isEqualTo(1) ? $simple->getNumerator()->toFloat()
+        $float = $simple->getDenominator()->isEqualTo(1)
+            ? $simple->getNumerator()->toFloat()
             : $simple->toScale(20 + strlen((string) $simple->getDenominator()), RoundingMode::HALF_EVEN)->toFloat();
 
         return abs($float) > self::LARGEST ? throw UnreadableQuantity::tooLarge((string) $float) : $float;
@@ -74,7 +82,10 @@ final readonly class Quantity
      */
     public function equals(self $other, float $tolerance = 1e-9): bool
     {
-        if (($this->unit === null) !== ($other->unit === null) || ($this->unit !== null && $other->unit !== null && ! $this->unit->converts($other->unit))) {
+        if (
+            ($this->unit === null) !== ($other->unit === null) ||
+            ($this->unit !== null && $other->unit !== null && ! $this->unit->converts($other->unit))
+        ) {
             return false;
         }
         $mine = $this->float();

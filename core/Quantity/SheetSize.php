@@ -23,6 +23,8 @@ final class SheetSize
             [$long, $short] = [$short, intdiv($long, 2)];
         }
 
-        return new Dimensions(array_map(fn (int $mm): Quantity => new Quantity(BigRational::of($mm), Unit::of('mm')), [$short, $long]));
+        return new Dimensions(
+            array_map(fn (int $mm): Quantity => new Quantity(BigRational::of($mm), Unit::of('mm')), [$short, $long]),
+        );
     }
 }

@@ -15,7 +15,11 @@ final readonly class Unit
      * @param  string  $ucum  its code in the Unified Code for Units of Measure
      */
     public function __construct(
-        public string $symbol, public array $powers, public BigRational $factor, public string $ucum, public ?BigRational $offset = null,
+        public string $symbol,
+        public array $powers,
+        public BigRational $factor,
+        public string $ucum,
+        public ?BigRational $offset = null,
     ) {
     }
 

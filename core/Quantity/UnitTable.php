@@ -9,8 +9,18 @@ use Brick\Math\BigRational;
 /** All units that have a name of their own, by every way to write them. */
 final class UnitTable
 {
-    private const PREFIXES = ['n' => ['nano', '1/1000000000'], 'µ' => ['micro', '1/1000000'], 'm' => ['milli', '1/1000'], 'c' => ['centi', '1/100'],
-        'd' => ['deci', '1/10'], 'h' => ['hecto', '100'], 'k' => ['kilo', '1000'], 'M' => ['mega', '1000000'], 'G' => ['giga', '1000000000'], 'T' => ['tera', '1000000000000']];
+    private const PREFIXES = [
+        'n' => ['nano', '1/1000000000'],
+        'µ' => ['micro', '1/1000000'],
+        'm' => ['milli', '1/1000'],
+        'c' => ['centi', '1/100'],
+        'd' => ['deci', '1/10'],
+        'h' => ['hecto', '100'],
+        'k' => ['kilo', '1000'],
+        'M' => ['mega', '1000000'],
+        'G' => ['giga', '1000000000'],
+        'T' => ['tera', '1000000000000'],
+    ];
 
     /** Single letters that people also write in the other case. Of the rest the case tells units apart: 4H is a pencil, not four hours. */
     private const EITHER_CASE = ['g', 'l'];
@@ -36,7 +46,10 @@ final class UnitTable
         foreach ($rows as $symbol => [$powers, $factor, $ucum, $prefixes, $names]) {
             ksort($powers);
             $plain = BigRational::of($factor);
-            $this->add(new Unit($symbol, $powers, $plain, $ucum, isset($rows[$symbol][5]) ? BigRational::of($rows[$symbol][5]) : null), $names);
+            $this->add(
+                new Unit($symbol, $powers, $plain, $ucum, isset($rows[$symbol][5]) ? BigRational::of($rows[$symbol][5]) : null),
+                $names,
+            );
             foreach (mb_str_split($prefixes) as $prefix) {
                 [$word, $times] = self::PREFIXES[$prefix];
                 $long = array_map(
@@ -45,7 +58,7 @@ final class UnitTable
                 );
                 $this->add(
                     new Unit($prefix.$symbol, $powers, $plain->multipliedBy($times), ($prefix === 'µ' ? 'u' : $prefix).$ucum),
-                    [...$long, ...($prefix === 'µ' ? ['u'.$symbol, 'μ'.$symbol] : [])],
+                    [...$long, ...$prefix === 'µ' ? ['u'.$symbol, 'μ'.$symbol] : []],
                 );
             }
         }
@@ -53,13 +66,16 @@ final class UnitTable
         $composed = require __DIR__.'/unit-names.php';
         $this->composed = $composed;
         $this->names += [
-            'micron' => $this->units['µm'], 'microns' => $this->units['µm'], 'kilo' => $this->units['kg'], 'kilos' => $this->units['kg'],
+            'micron' => $this->units['µm'],
+            'microns' => $this->units['µm'],
+            'kilo' => $this->units['kg'],
+            'kilos' => $this->units['kg'],
         ];
     }
 
     public static function get(): self
     {
-        return self::$table ??= new self;
+        return self::$table ??= new self();
     }
 
     public function named(string $text): ?Unit
@@ -67,9 +83,9 @@ final class UnitTable
         $plain = rtrim($text, '.');
         $small = mb_strtolower($plain);
         $composed = $this->composed[$text] ?? (strlen($plain) > 1 ? $this->composed[$small] ?? null : null);
-        $named = $this->names[$text] ?? $this->names[$plain] ?? ($composed === null ? null : Unit::find($composed));
+        $named = $this->names[$text] ?? ($this->names[$plain] ?? ($composed === null ? null : Unit::find($composed)));
 
-        return $named ?? $this->folded[$small] ?? null;
+        return $named ?? ($this->folded[$small] ?? null);
     }
 
     /** @return list<string> */

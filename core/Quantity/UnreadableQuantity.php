@@ -41,12 +41,14 @@ final class UnreadableQuantity extends RuntimeException
 
     public static function several(string $text, QuantityRange|Dimensions $measure): self
     {
-        return new self(sprintf(
-            $measure instanceof QuantityRange
-                ? '"%s" is a range, and this field takes one number'
-                : '"%s" is several lengths, and this field takes one number',
-            mb_strimwidth($text, 0, 60, '…'),
-        ));
+        return new self(
+            sprintf(
+                $measure instanceof QuantityRange
+                    ? '"%s" is a range, and this field takes one number'
+                    : '"%s" is several lengths, and this field takes one number',
+                mb_strimwidth($text, 0, 60, '…'),
+            ),
+        );
     }
 
     public static function manyNumbers(string $text): self

@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace Lokum\Text;
 
-/** How far two words are apart, letter by letter. Words are given as bytes of one-byte letters, as strict keys of Latin words are, or as UTF-8. */
+/**
+ * How far two words are apart, letter by letter. Words are given as bytes of one-byte letters, as strict keys of Latin words are,
+ * or as UTF-8.
+ */
 final class Distance
 {
     /** Letters at the beginning that count more, where the words are alike at all. */

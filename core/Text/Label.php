@@ -22,7 +22,8 @@ final class Label
     }
 
     /**
-     * How well a text is formed as a label, among texts of the same letters: without stray spaces, not all in capitals, with a capital first.
+     * How well a text is formed as a label, among texts of the same letters: without stray spaces, not all in capitals, with a
+     * capital first.
      *
      * @return int from 0 to 7; more is better
      */
@@ -38,6 +39,8 @@ final class Label
     public static function isBlank(string $cell): bool
     {
         // Nearly every cell begins with a visible ASCII character: then there is nothing to find out.
-        return $cell === '' || ((($first = ord($cell[0])) <= 32 || $first >= 127 || $first === 38) && (trim($cell) === '' || self::of($cell) === ''));
+        return $cell === '' ||
+            ((($first = ord($cell[0])) <= 32 || $first >= 127 || $first === 38) &&
+                (trim($cell) === '' || self::of($cell) === ''));
     }
 }

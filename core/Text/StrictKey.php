@@ -19,10 +19,20 @@ final class StrictKey
 {
     private const DASHES = '/\p{Pd}|\x{2212}|\x{2043}/u';
 
-    private const INVISIBLE = '/[\x{00AD}\x{061C}\x{180E}\x{200B}-\x{200F}\x{202A}-\x{202E}\x{2060}-\x{2064}\x{2066}-\x{206F}\x{FE00}-\x{FE0F}\x{FEFF}\x{2122}\x{2120}\x{00AE}\x{00A9}]/u';
+    /** What nobody sees or says: soft hyphens, joiners and marks of direction, variants of shape, and the signs ™ ℠ ® ©. */
+    private const INVISIBLE = '/[\x{00AD}\x{061C}\x{180E}'.
+        '\x{200B}-\x{200F}\x{202A}-\x{202E}\x{2060}-\x{2064}\x{2066}-\x{206F}'.
+        '\x{FE00}-\x{FE0F}\x{FEFF}'.
+        '\x{2122}\x{2120}\x{00AE}\x{00A9}]/u';
 
     /** Letters that carry their stroke inside, so that decomposition leaves it on. */
-    private const STROKES = ['ł' => 'l', 'đ' => 'd', 'ħ' => 'h', 'ŧ' => 't', 'ı' => 'i'];
+    private const STROKES = [
+        'ł' => 'l',
+        'đ' => 'd',
+        'ħ' => 'h',
+        'ŧ' => 't',
+        'ı' => 'i',
+    ];
 
     /**
      * @param  string  $text  valid UTF-8, of any length

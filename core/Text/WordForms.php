@@ -17,19 +17,102 @@ final class WordForms
 
     /** Endings and stems that the UK and the US spell differently: expression => what the US writes. */
     private const AMERICAN = [
-        '/colour/' => 'color', '/(?<=.)(?:gre)y/' => 'gray', '/^grey/' => 'gray', '/flavour|savour/' => 'flavor', '/favour/' => 'favor', '/behaviour/' => 'behavior', '/neighbour/' => 'neighbor', '/aluminium/' => 'aluminum', '/jewell/' => 'jewel', '/jewelery/' => 'jewelry',
-        '/^(.{2,}[bcdfghklmnprstvy])our(s|ed|ing|ful|less|able|ably|ite|ites|ise|ize|ized|ised|er|ers|al|ally|y|ies|ist|ists|istic|ism)?$/' => '$1or$2', '/gramme/' => 'gram', '/^aeroplane/' => 'airplane', '/^cheque/' => 'check', '/callip/' => 'calip', '/^chilli/' => 'chili', '/^cos(y|ie|in|il)/' => 'coz$1', '/(ag|bing|whing|cring)eing$/' => '$1ing',
-        '/^(.*[a-z])([bt])re(?:(s)?|d)$/' => '$1$2er$3', '/^(mea|o)gre(s)?$/' => '$1ger$2', '/^ochre(s)?$/' => 'ocher$1', '/^manoeuv/' => 'maneuv',
-        '/fibre/' => 'fiber', '/centre/' => 'center', '/litre/' => 'liter', '/theatre/' => 'theater',
-        '/^(.{3,})is(e|ed|es|er|ers|ing|ingly|able|ation|ations|ational|ement)$/' => '$1iz$2', '/lys(e|ed|es|er|ers|ing)$/' => 'lyz$1',
-        '/^(.{3,})ogu(?:e(s)?|(ed|ing))$/' => '$1og$2$3', '/^(def|off|pret|lic)ence(s|d)?$/' => '$1ense$2', '/^practis/' => 'practic',
-        '/^(.*[aeiouy].*[aeiouy])ll(ed|ing|er|ers|or|ors|ous|ously|est|y|ment|ments)$/' => '$1l$2', '/^(.*[aeiouy].*[aeiouy])pp(ed|ing|er|ers)$/' => '$1p$2', '/^(.*[aeiouy].*[aeiouy])tt(ed|ing)$/' => '$1t$2',
-        '/^(.{2,})(i|u)l(ment|ments|ful|fully|fulness)$/' => '$1$2ll$3', '/^(enr|inst|dist|fulf|appa|enthra)(o|i|a)?l(s)?$/' => '$1$2ll$3', '/ae(?=[mnrsdtog])/' => 'e', '/oe(?=[mdst])/' => 'e',
+        '/colour/' => 'color',
+        '/(?<=.)(?:gre)y/' => 'gray',
+        '/^grey/' => 'gray',
+        '/flavour|savour/' => 'flavor',
+        '/favour/' => 'favor',
+        '/behaviour/' => 'behavior',
+        '/neighbour/' => 'neighbor',
+        '/aluminium/' => 'aluminum',
+        '/jewell/' => 'jewel',
+        '/jewelery/' => 'jewelry',
+        '/^(.{2,}[bcdfghklmnprstvy])our('.
+            's|ed|ing|ful|less|able|ably|ite|ites|ise|ize|ized|ised|er|ers|al|ally|y|ies|ist|ists|istic|ism)?$/' => '$1or$2',
+        '/gramme/' => 'gram',
+        '/^aeroplane/' => 'airplane',
+        '/^cheque/' => 'check',
+        '/callip/' => 'calip',
+        '/^chilli/' => 'chili',
+        '/^cos(y|ie|in|il)/' => 'coz$1',
+        '/(ag|bing|whing|cring)eing$/' => '$1ing',
+        '/^(.*[a-z])([bt])re(?:(s)?|d)$/' => '$1$2er$3',
+        '/^(mea|o)gre(s)?$/' => '$1ger$2',
+        '/^ochre(s)?$/' => 'ocher$1',
+        '/^manoeuv/' => 'maneuv',
+        '/fibre/' => 'fiber',
+        '/centre/' => 'center',
+        '/litre/' => 'liter',
+        '/theatre/' => 'theater',
+        '/^(.{3,})is(e|ed|es|er|ers|ing|ingly|able|ation|ations|ational|ement)$/' => '$1iz$2',
+        '/lys(e|ed|es|er|ers|ing)$/' => 'lyz$1',
+        '/^(.{3,})ogu(?:e(s)?|(ed|ing))$/' => '$1og$2$3',
+        '/^(def|off|pret|lic)ence(s|d)?$/' => '$1ense$2',
+        '/^practis/' => 'practic',
+        '/^(.*[aeiouy].*[aeiouy])ll(ed|ing|er|ers|or|ors|ous|ously|est|y|ment|ments)$/' => '$1l$2',
+        '/^(.*[aeiouy].*[aeiouy])pp(ed|ing|er|ers)$/' => '$1p$2',
+        '/^(.*[aeiouy].*[aeiouy])tt(ed|ing)$/' => '$1t$2',
+        '/^(.{2,})(i|u)l(ment|ments|ful|fully|fulness)$/' => '$1$2ll$3',
+        '/^(enr|inst|dist|fulf|appa|enthra)(o|i|a)?l(s)?$/' => '$1$2ll$3',
+        '/ae(?=[mnrsdtog])/' => 'e',
+        '/oe(?=[mdst])/' => 'e',
     ];
 
     /** Words that only look as if they followed those rules. */
-    private const NOT_BRITISH = ['hour', 'four', 'pour', 'tour', 'sour', 'flour', 'scour', 'contour', 'velour', 'detour', 'devour', 'glamour', 'troubadour', 'precise', 'concise', 'exercise', 'merchandise', 'surprise', 'promise', 'premise', 'franchise', 'disguise', 'turquoise',
-        'tortoise', 'porpoise', 'paradise', 'expertise', 'treatise', 'advise', 'advised', 'revise', 'revised', 'devise', 'devised', 'supervise', 'televise', 'improvise', 'compromise', 'enterprise', 'otherwise', 'likewise', 'clockwise', 'raised', 'raise', 'praise', 'cruise', 'bruise', 'noise', 'poise', 'rise', 'wise', 'vise'];
+    private const NOT_BRITISH = [
+        'hour',
+        'four',
+        'pour',
+        'tour',
+        'sour',
+        'flour',
+        'scour',
+        'contour',
+        'velour',
+        'detour',
+        'devour',
+        'glamour',
+        'troubadour',
+        'precise',
+        'concise',
+        'exercise',
+        'merchandise',
+        'surprise',
+        'promise',
+        'premise',
+        'franchise',
+        'disguise',
+        'turquoise',
+        'tortoise',
+        'porpoise',
+        'paradise',
+        'expertise',
+        'treatise',
+        'advise',
+        'advised',
+        'revise',
+        'revised',
+        'devise',
+        'devised',
+        'supervise',
+        'televise',
+        'improvise',
+        'compromise',
+        'enterprise',
+        'otherwise',
+        'likewise',
+        'clockwise',
+        'raised',
+        'raise',
+        'praise',
+        'cruise',
+        'bruise',
+        'noise',
+        'poise',
+        'rise',
+        'wise',
+        'vise',
+    ];
 
     /** A word in one spelling for the UK and the US. It serves as a key, and need not be a word itself. */
     public static function american(string $word): string
@@ -49,7 +132,11 @@ final class WordForms
                 return $known[$word] = $told[$stem].$ending;
             }
         }
-        if (strlen($word) < 5 || in_array($word, self::NOT_BRITISH, true) || in_array(rtrim($word, 's'), self::NOT_BRITISH, true)) {
+        if (
+            strlen($word) < 5 ||
+            in_array($word, self::NOT_BRITISH, true) ||
+            in_array(rtrim($word, 's'), self::NOT_BRITISH, true)
+        ) {
             return $known[$word] = $word;
         }
 
@@ -57,18 +144,36 @@ final class WordForms
     }
 
     /** Plurals that follow no rule (general knowledge). */
-    private const IRREGULAR = ['leaves' => 'leaf', 'shelves' => 'shelf', 'knives' => 'knife', 'halves' => 'half', 'loaves' => 'loaf', 'scarves' => 'scarf', 'wolves' => 'wolf', 'calves' => 'calf',
-        'lives' => 'life', 'wives' => 'wife', 'thieves' => 'thief', 'hooves' => 'hoof', 'children' => 'child', 'feet' => 'foot', 'teeth' => 'tooth', 'geese' => 'goose', 'mice' => 'mouse'];
+    private const IRREGULAR = [
+        'leaves' => 'leaf',
+        'shelves' => 'shelf',
+        'knives' => 'knife',
+        'halves' => 'half',
+        'loaves' => 'loaf',
+        'scarves' => 'scarf',
+        'wolves' => 'wolf',
+        'calves' => 'calf',
+        'lives' => 'life',
+        'wives' => 'wife',
+        'thieves' => 'thief',
+        'hooves' => 'hoof',
+        'children' => 'child',
+        'feet' => 'foot',
+        'teeth' => 'tooth',
+        'geese' => 'goose',
+        'mice' => 'mouse',
+    ];
 
     /** An English noun in the singular; what is none stays. */
     public static function singular(string $word): string
     {
-        return self::IRREGULAR[$word] ?? match (true) {
-            strlen($word) < 4 || preg_match('/(ss|us|is|ous)$/', $word) === 1 => $word,
-            preg_match('/^(.+)ies$/', $word, $part) === 1 && strlen($part[1]) > 1 => $part[1].'y',
-            preg_match('/^(.+(?:s|x|z|ch|sh))es$/', $word, $part) === 1 => $part[1],
-            str_ends_with($word, 's') => substr($word, 0, -1),
-            default => $word,
-        };
+        return self::IRREGULAR[$word] ??
+            match (true) {
+                strlen($word) < 4 || preg_match('/(ss|us|is|ous)$/', $word) === 1 => $word,
+                preg_match('/^(.+)ies$/', $word, $part) === 1 && strlen($part[1]) > 1 => $part[1].'y',
+                preg_match('/^(.+(?:s|x|z|ch|sh))es$/', $word, $part) === 1 => $part[1],
+                str_ends_with($word, 's') => substr($word, 0, -1),
+                default => $word,
+            };
     }
 }

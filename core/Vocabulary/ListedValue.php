@@ -12,7 +12,11 @@ final readonly class ListedValue
      * @param  list<string>  $colors  as #rrggbb
      */
     public function __construct(
-        public string $label, public string $slug, public ?string $umbrella = null, public array $spellings = [], public array $colors = [],
+        public string $label,
+        public string $slug,
+        public ?string $umbrella = null,
+        public array $spellings = [],
+        public array $colors = [],
         public ?string $help = null,
     ) {
     }

@@ -15,8 +15,12 @@ final readonly class Look
      *
      * @throws InvalidArgumentException for a color of another form, or a fourth
      */
-    public function __construct(public array $colors = [], public ?string $label = null, public ?string $help = null, public ?string $picture = null)
-    {
+    public function __construct(
+        public array $colors = [],
+        public ?string $label = null,
+        public ?string $help = null,
+        public ?string $picture = null,
+    ) {
         if ($picture !== null && preg_match('/^[a-f0-9]{32}\.webp$/D', $picture) !== 1) {
             throw new InvalidArgumentException("\"{$picture}\" is not the name of a kept picture.");
         }
@@ -34,7 +38,7 @@ final readonly class Look
     {
         $data = $json === null || $json === '' ? [] : json_decode($json, true);
         if (! is_array($data)) {
-            return new self;
+            return new self();
         }
         $colors = [];
         foreach ((array) ($data['colors'] ?? []) as $color) {
@@ -43,18 +47,30 @@ final readonly class Look
             }
         }
 
-        return new self($colors, self::text($data['label'] ?? null), self::text($data['help'] ?? null), self::text($data['picture'] ?? null));
+        return new self(
+            $colors,
+            self::text($data['label'] ?? null),
+            self::text($data['help'] ?? null),
+            self::text($data['picture'] ?? null),
+        );
     }
 
     public function toJson(): ?string
     {
-        return $this->isBare() ? null : (string) json_encode(
-            array_filter(
-                ['colors' => $this->colors, 'label' => $this->label, 'help' => $this->help, 'picture' => $this->picture],
-                fn (mixed $part): bool => $part !== [] && $part !== null,
-            ),
-            JSON_UNESCAPED_UNICODE,
-        );
+        return $this->isBare()
+            ? null
+            : (string) json_encode(
+                array_filter(
+                    [
+                        'colors' => $this->colors,
+                        'label' => $this->label,
+                        'help' => $this->help,
+                        'picture' => $this->picture,
+                    ],
+                    fn (mixed $part): bool => $part !== [] && $part !== null,
+                ),
+                JSON_UNESCAPED_UNICODE,
+            );
     }
 
     public function isBare(): bool

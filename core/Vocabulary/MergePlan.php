@@ -33,7 +33,9 @@ final readonly class MergePlan
             }
         }
         if ($byId === []) {
-            throw new InvalidArgumentException("There is nothing to merge into \"{$keep->label}\": name at least one other value.");
+            throw new InvalidArgumentException(
+                "There is nothing to merge into \"{$keep->label}\": name at least one other value.",
+            );
         }
 
         return new self($keep, array_values($byId));
@@ -43,9 +45,12 @@ final readonly class MergePlan
     public static function proposeKeep(KnownValue $first, KnownValue ...$others): KnownValue
     {
         $values = [$first, ...array_values($others)];
-        usort($values, fn (KnownValue $a, KnownValue $b): int => $b->products <=> $a->products
-            ?: self::formed($b->label) <=> self::formed($a->label)
-            ?: $a->id <=> $b->id);
+        usort(
+            $values,
+            fn (KnownValue $a, KnownValue $b): int => $b->products <=> $a->products ?:
+            self::formed($b->label) <=> self::formed($a->label) ?:
+            $a->id <=> $b->id,
+        );
 
         return $values[0];
     }

@@ -13,7 +13,14 @@ use Lokum\Text\StrictKey;
  */
 final class SizeLadder
 {
-    private const WORDS = ['mini' => -2.5, 'extra small' => -2, 'small' => -1, 'medium' => 0, 'large' => 1, 'extra large' => 2];
+    private const WORDS = [
+        'mini' => -2.5,
+        'extra small' => -2,
+        'small' => -1,
+        'medium' => 0,
+        'large' => 1,
+        'extra large' => 2,
+    ];
 
     /** Whether an attribute's name says that its values are sizes. */
     public static function isAbout(string $attribute): bool

@@ -23,8 +23,11 @@ final readonly class Skos
     public function turtle(): string
     {
         $lines = [
-            '@prefix skos: <'.self::NAMESPACE.'> .', '', "<{$this->iri('')}> a skos:ConceptScheme ;",
-            '    skos:prefLabel '.self::literal($this->title).' .', '',
+            '@prefix skos: <'.self::NAMESPACE.'> .',
+            '',
+            "<{$this->iri('')}> a skos:ConceptScheme ;",
+            '    skos:prefLabel '.self::literal($this->title).' .',
+            '',
         ];
         foreach ($this->concepts() as $concept) {
             $parts = ["<{$concept['iri']}> a skos:Concept", "    skos:inScheme <{$this->iri('')}>"];
@@ -50,13 +53,14 @@ final readonly class Skos
         foreach ($this->concepts() as $concept) {
             $node = ['@id' => $concept['iri'], '@type' => 'skos:Concept', 'skos:inScheme' => ['@id' => $this->iri('')]];
             foreach (['prefLabel', 'altLabel', 'hiddenLabel', 'notation', 'definition'] as $property) {
-                $concept[$property] === []
-                    ?: $node["skos:{$property}"] = count($concept[$property]) === 1
-                    ? $concept[$property][0]
-                    : $concept[$property];
+                if ($concept[$property] !== []) {
+                    $node["skos:{$property}"] = count($concept[$property]) === 1 ? $concept[$property][0] : $concept[$property];
+                }
             }
             foreach (['broader', 'narrower', 'topConceptOf'] as $property) {
-                $concept[$property] === [] ?: $node["skos:{$property}"] = array_map(fn (string $iri): array => ['@id' => $iri], $concept[$property]);
+                if ($concept[$property] !== []) {
+                    $node["skos:{$property}"] = array_map(fn (string $iri): array => ['@id' => $iri], $concept[$property]);
+                }
             }
             $graph[] = $node;
         }
@@ -67,7 +71,11 @@ final readonly class Skos
         );
     }
 
-    /** @return list<array{iri: string, prefLabel: list<string>, altLabel: list<string>, hiddenLabel: list<string>, notation: list<string>, definition: list<string>, broader: list<string>, narrower: list<string>, topConceptOf: list<string>}> */
+    /**
+     * @return list<array{iri: string, prefLabel: list<string>, altLabel: list<string>, hiddenLabel: list<string>,
+     *         notation: list<string>, definition: list<string>, broader: list<string>, narrower: list<string>,
+     *         topConceptOf: list<string>}>
+     */
     private function concepts(): array
     {
         $under = [];
@@ -79,14 +87,30 @@ final readonly class Skos
         $concepts = [];
         foreach ($under as $umbrella => $members) {
             $concepts[] = [
-                'iri' => $this->umbrella("{$umbrella}"), 'prefLabel' => ["{$umbrella}"], 'altLabel' => [], 'hiddenLabel' => [], 'notation' => [],
-                'definition' => [], 'broader' => [], 'narrower' => $members, 'topConceptOf' => [$this->iri('')],
+                'iri' => $this->umbrella("{$umbrella}"),
+                'prefLabel' => ["{$umbrella}"],
+                'altLabel' => [],
+                'hiddenLabel' => [],
+                'notation' => [],
+                'definition' => [],
+                'broader' => [],
+                'narrower' => $members,
+                'topConceptOf' => [$this->iri('')],
             ];
         }
         foreach ($this->values as $value) {
             [$alternative, $hidden] = $this->labels($value);
-            $concepts[] = ['iri' => $this->iri('value/'.$value->slug), 'prefLabel' => [$value->label], 'altLabel' => $alternative, 'hiddenLabel' => $hidden, 'notation' => [$value->slug], 'definition' => $value->help === null ? [] : [$value->help],
-                'broader' => $value->umbrella === null ? [] : [$this->umbrella($value->umbrella)], 'narrower' => [], 'topConceptOf' => $value->umbrella === null ? [$this->iri('')] : []];
+            $concepts[] = [
+                'iri' => $this->iri('value/'.$value->slug),
+                'prefLabel' => [$value->label],
+                'altLabel' => $alternative,
+                'hiddenLabel' => $hidden,
+                'notation' => [$value->slug],
+                'definition' => $value->help === null ? [] : [$value->help],
+                'broader' => $value->umbrella === null ? [] : [$this->umbrella($value->umbrella)],
+                'narrower' => [],
+                'topConceptOf' => $value->umbrella === null ? [$this->iri('')] : [],
+            ];
         }
 
         return $concepts;
@@ -107,7 +131,11 @@ final readonly class Skos
                 continue;
             }
             $key = StrictKey::of($spelling);
-            isset($seen[$key]) ? $hidden[] = $spelling : $alternative[] = $spelling;
+            if (isset($seen[$key])) {
+                $hidden[] = $spelling;
+            } else {
+                $alternative[] = $spelling;
+            }
             $seen[$key] = true;
         }
 
@@ -121,11 +149,22 @@ final readonly class Skos
 
     private function iri(string $local): string
     {
-        return "tag:lokum.invalid,2026:{$this->scheme}".($local === '' ? '' : '/'.implode('/', array_map(rawurlencode(...), explode('/', $local))));
+        return "tag:lokum.invalid,2026:{$this->scheme}".
+            ($local === '' ? '' : '/'.implode('/', array_map(rawurlencode(...), explode('/', $local))));
     }
 
     private static function literal(string $text): string
     {
-        return '"'.strtr($text, ['\\' => '\\\\', '"' => '\\"', "\n" => '\\n', "\r" => '\\r', "\t" => '\\t', "\x08" => '\\b', "\f" => '\\f']).'"';
+        return '"'.
+            strtr($text, [
+                '\\' => '\\\\',
+                '"' => '\\"',
+                "\n" => '\\n',
+                "\r" => '\\r',
+                "\t" => '\\t',
+                "\x08" => '\\b',
+                "\f" => '\\f',
+            ]).
+            '"';
     }
 }

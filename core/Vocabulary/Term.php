@@ -12,7 +12,12 @@ final readonly class Term
      * @param  string|null  $color  its first color, #rrggbb
      * @param  int  $products  distinct products that carry it
      */
-    public function __construct(public int $id, public string $label, public int $position, public int $products, public ?string $color = null)
-    {
+    public function __construct(
+        public int $id,
+        public string $label,
+        public int $position,
+        public int $products,
+        public ?string $color = null,
+    ) {
     }
 }

@@ -28,14 +28,20 @@ final readonly class TermSorter
      */
     public function sort(array $terms, TermOrder $order): array
     {
-        usort($terms, fn (Term $a, Term $b): int => match ($order) {
-            TermOrder::Hand => ($a->position === 0 ? PHP_INT_MAX : $a->position) <=> ($b->position === 0 ? PHP_INT_MAX : $b->position),
-            TermOrder::Alphabet => 0,
-            TermOrder::Number => $this->compareNumbers($a->label, $b->label),
-            TermOrder::Size => $this->compareSizes($a->label, $b->label),
-            TermOrder::Products => $b->products <=> $a->products,
-            TermOrder::Hue => self::hue($a->color) <=> self::hue($b->color),
-        } ?: $this->compare($this->alphabet, $a->label, $b->label) ?: $a->id <=> $b->id);
+        usort(
+            $terms,
+            fn (Term $a, Term $b): int => match ($order) {
+                TermOrder::Hand => ($a->position === 0 ? PHP_INT_MAX : $a->position) <=>
+                    ($b->position === 0 ? PHP_INT_MAX : $b->position),
+                TermOrder::Alphabet => 0,
+                TermOrder::Number => $this->compareNumbers($a->label, $b->label),
+                TermOrder::Size => $this->compareSizes($a->label, $b->label),
+                TermOrder::Products => $b->products <=> $a->products,
+                TermOrder::Hue => self::hue($a->color) <=> self::hue($b->color),
+            } ?:
+            $this->compare($this->alphabet, $a->label, $b->label) ?:
+            $a->id <=> $b->id,
+        );
 
         return $terms;
     }

@@ -42,7 +42,8 @@ return new class extends Migration
         DB::statement('CREATE INDEX cell_changes_by_cell ON cell_changes(item_id, definition_id, change_id)');
         foreach (['after' => 1, 'before' => 0] as $column => $came) {
             DB::statement("INSERT INTO cell_changes (change_id, came, item_id, definition_id, spelling_id, origin)
-                SELECT change_id, {$came}, \"{$column}\" ->> 'item_id', \"{$column}\" ->> 'definition_id', \"{$column}\" ->> 'spelling_id', -(\"{$column}\" ->> 'by_hand')
+                SELECT change_id, {$came}, \"{$column}\" ->> 'item_id',
+                \"{$column}\" ->> 'definition_id', \"{$column}\" ->> 'spelling_id', -(\"{$column}\" ->> 'by_hand')
                 FROM change_rows WHERE table_name = 'assignments' AND \"{$column}\" IS NOT NULL");
         }
         DB::table('change_rows')->where('table_name', 'assignments')->delete();

@@ -19,6 +19,8 @@ return new class extends Migration
             $table->text('description')->nullable();
             $table->string('picture')->nullable();
         });
-        DB::table('definitions')->where('slug', 'brand')->update(['has_pages' => 1]);
+        DB::table('definitions')
+            ->where('slug', 'brand')
+            ->update(['has_pages' => 1]);
     }
 };

@@ -14,7 +14,8 @@ return new class extends Migration
             change_id INTEGER NOT NULL REFERENCES changes(id),
             item_id INTEGER NOT NULL,
             existed INTEGER NOT NULL,
-            parent_id INTEGER, sku TEXT, name TEXT, category_id INTEGER, price REAL, currency TEXT, stock INTEGER, description TEXT, image TEXT,
+            parent_id INTEGER, sku TEXT, name TEXT, category_id INTEGER, price REAL, currency TEXT, stock INTEGER,
+                description TEXT, image TEXT,
             feed_id INTEGER, row_hash BLOB, created_at TEXT, updated_at TEXT,
             PRIMARY KEY (change_id, item_id)
         ) WITHOUT ROWID');

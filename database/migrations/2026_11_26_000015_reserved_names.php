@@ -13,13 +13,27 @@ return new class extends Migration
     public function up(): void
     {
         foreach (DB::table('definitions')->whereIn('slug', self::RESERVED)->pluck('slug', 'id') as $id => $slug) {
-            for ($n = 2; DB::table('definitions')->where('slug', "{$slug}-{$n}")->exists(); $n++);
-            DB::table('definitions')->where('id', $id)->update(['slug' => "{$slug}-{$n}"]);
+            for (
+                $n = 2;
+                DB::table('definitions')
+                    ->where('slug', "{$slug}-{$n}")
+                    ->exists();
+                $n++
+            );
+            DB::table('definitions')
+                ->where('id', $id)
+                ->update(['slug' => "{$slug}-{$n}"]);
             if (DB::table('filters')->where('definition_id', $id)->exists()) {
-                DB::table('filter_changes')->where('key', $slug)->update(['key' => "{$slug}-{$n}"]);
+                DB::table('filter_changes')
+                    ->where('key', $slug)
+                    ->update(['key' => "{$slug}-{$n}"]);
                 $this->replace('lineups', 'settings', ["\"{$slug}\"" => "\"{$slug}-{$n}\""]);
             }
-            $named = ["\"{$slug}:" => "\"{$slug}-{$n}:", "missing:{$slug}\"" => "missing:{$slug}-{$n}\"", "gap:{$slug}\"" => "gap:{$slug}-{$n}\""];
+            $named = [
+                "\"{$slug}:" => "\"{$slug}-{$n}:",
+                "missing:{$slug}\"" => "missing:{$slug}-{$n}\"",
+                "gap:{$slug}\"" => "gap:{$slug}-{$n}\"",
+            ];
             $this->replace('fill_rules', 'scope', $named);
             $this->replace('views', 'query', $named);
             foreach (['field', 'from'] as $setting) {
@@ -32,7 +46,9 @@ return new class extends Migration
     private function replace(string $table, string $column, array $texts): void
     {
         foreach (DB::table($table)->whereNotNull($column)->pluck($column, 'id') as $id => $json) {
-            DB::table($table)->where('id', $id)->update([$column => strtr((string) $json, $texts)]);
+            DB::table($table)
+                ->where('id', $id)
+                ->update([$column => strtr((string) $json, $texts)]);
         }
     }
 };

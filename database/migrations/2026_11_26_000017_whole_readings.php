@@ -14,7 +14,9 @@ return new class extends Migration
     {
         Schema::table('readings', fn (Blueprint $table) => $table->boolean('rules_wait')->default(false));
         foreach (DB::table('readings')->pluck('path', 'id') as $id => $path) {
-            DB::table('readings')->where('id', $id)->update(['path' => 'feeds/'.basename((string) $path)]);
+            DB::table('readings')
+                ->where('id', $id)
+                ->update(['path' => 'feeds/'.basename((string) $path)]);
         }
     }
 };

@@ -13,10 +13,18 @@ return new class extends Migration
     public function up(): void
     {
         Schema::table('api_tokens', fn (Blueprint $table) => $table->timestamp('expires_at')->nullable());
-        foreach (DB::table('users')->orderBy('id')->get(['id', 'email']) as $user) {
+        foreach (
+            DB::table('users')
+                ->orderBy('id')
+                ->get(['id', 'email']) as $user
+        ) {
             $email = mb_strtolower((string) $user->email);
             $taken = DB::table('users')->where('email', $email)->where('id', '!=', $user->id)->exists();
-            $taken || DB::table('users')->where('id', $user->id)->update(['email' => $email]);
+            if (! $taken) {
+                DB::table('users')
+                    ->where('id', $user->id)
+                    ->update(['email' => $email]);
+            }
         }
     }
 };

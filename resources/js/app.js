@@ -35,8 +35,14 @@ Alpine.data('map', map);
 Alpine.data('look', look);
 Alpine.data('toast', () => ({
     shown: true,
-    init() { setTimeout(() => { this.shown = false; }, 12000); },
-    close() { this.shown = false; },
+    init() {
+        setTimeout(() => {
+            this.shown = false;
+        }, 12000);
+    },
+    close() {
+        this.shown = false;
+    },
 }));
 // Groups of ticks, with how many of them are left beside.
 Alpine.data('ticked', () => ({
@@ -55,7 +61,9 @@ Alpine.data('ticked', () => ({
 }));
 // A form that goes out by itself when something in it is chosen.
 Alpine.data('sendsItself', () => ({
-    send() { this.$root.requestSubmit(); },
+    send() {
+        this.$root.requestSubmit();
+    },
 }));
 
 // Work that takes a while says so, with its count, until the answer is there.
@@ -63,14 +71,26 @@ document.addEventListener('submit', (event) => {
     const words = event.target.dataset.busy;
     if (!words || event.defaultPrevented) return;
     const button = event.submitter;
-    setTimeout(() => { if (button) { button.textContent = words; button.disabled = true; } event.target.setAttribute('aria-busy', 'true'); });
+    setTimeout(() => {
+        if (button) {
+            button.textContent = words;
+            button.disabled = true;
+        }
+        event.target.setAttribute('aria-busy', 'true');
+    });
 });
 
 // A question that the server could not answer says so, instead of leaving the page as it was.
-['htmx:responseError', 'htmx:sendError', 'htmx:timeout'].forEach((name) => document.addEventListener(name, (event) => {
-    const status = event.detail.xhr?.status;
-    showToast(status === 401 || status === 419 ? 'You were signed out meanwhile. Reload the page and sign in again.' : 'That could not be shown. Reload the page and try again; nothing was changed.');
-}));
+['htmx:responseError', 'htmx:sendError', 'htmx:timeout'].forEach((name) =>
+    document.addEventListener(name, (event) => {
+        const status = event.detail.xhr?.status;
+        showToast(
+            status === 401 || status === 419
+                ? 'You were signed out meanwhile. Reload the page and sign in again.'
+                : 'That could not be shown. Reload the page and try again; nothing was changed.',
+        );
+    }),
+);
 
 // What was changed without leaving the page has its drift told anew in the top bar.
 document.addEventListener('catalog:changed', () => {

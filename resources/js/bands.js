@@ -13,19 +13,28 @@ export function bands() {
             const place = (edge, value) => {
                 const before = edge.dataset.edge;
                 const said = String(value);
-                root.querySelectorAll('input[name^="bands"][name$="[from]"], input[name^="bands"][name$="[to]"]').forEach((input) => { if (input.value !== '' && Number(input.value) === Number(before)) input.value = said; });
+                root.querySelectorAll('input[name^="bands"][name$="[from]"], input[name^="bands"][name$="[to]"]').forEach(
+                    (input) => {
+                        if (input.value !== '' && Number(input.value) === Number(before)) input.value = said;
+                    },
+                );
                 edge.dataset.edge = said;
                 edge.setAttribute('aria-valuenow', said);
                 edge.setAttribute('transform', `translate(${600 * Math.min(1, Math.max(0, share(value)))} 0)`);
             };
             let held = null;
-            drawing.addEventListener('pointerdown', (event) => { held = event.target.closest('.edge'); if (held) drawing.setPointerCapture(event.pointerId); });
+            drawing.addEventListener('pointerdown', (event) => {
+                held = event.target.closest('.edge');
+                if (held) drawing.setPointerCapture(event.pointerId);
+            });
             drawing.addEventListener('pointermove', (event) => {
                 if (!held) return;
                 const box = drawing.getBoundingClientRect();
                 place(held, round(number(Math.min(1, Math.max(0, (event.clientX - box.left) / box.width)))));
             });
-            drawing.addEventListener('pointerup', () => { held = null; });
+            drawing.addEventListener('pointerup', () => {
+                held = null;
+            });
             drawing.addEventListener('keydown', (event) => {
                 const edge = event.target.closest('.edge');
                 const way = { ArrowLeft: -1, ArrowDown: -1, ArrowRight: 1, ArrowUp: 1 }[event.key];

@@ -2,7 +2,17 @@
 // is a choice of its own, below those that it looks like.
 export class CellEditor {
     constructor(cell, { kind, separator, suggest, start }, { done, cancel }) {
-        Object.assign(this, { cell, kind, separator, suggest, done, cancel, chosen: -1, offers: [], before: [...cell.childNodes] });
+        Object.assign(this, {
+            cell,
+            kind,
+            separator,
+            suggest,
+            done,
+            cancel,
+            chosen: -1,
+            offers: [],
+            before: [...cell.childNodes],
+        });
         this.input = document.createElement('input');
         this.input.className = 'cell-input';
         this.input.value = start ?? cell.dataset.text;
@@ -13,7 +23,12 @@ export class CellEditor {
         this.list.hidden = true;
         this.list.setAttribute('role', 'listbox');
         this.list.setAttribute('aria-label', 'Values');
-        Object.entries({ role: 'combobox', autocomplete: 'off', 'aria-expanded': 'false', 'aria-controls': 'cell-offers' }).forEach(([name, value]) => this.input.setAttribute(name, value));
+        Object.entries({
+            role: 'combobox',
+            autocomplete: 'off',
+            'aria-expanded': 'false',
+            'aria-controls': 'cell-offers',
+        }).forEach(([name, value]) => this.input.setAttribute(name, value));
         cell.classList.add('editing');
         cell.replaceChildren(this.input, this.list);
         this.input.addEventListener('keydown', (event) => this.key(event));
@@ -23,7 +38,9 @@ export class CellEditor {
             this.mark();
             this.ask();
         });
-        this.input.addEventListener('blur', () => { if (!this.closed) this.finish(); });
+        this.input.addEventListener('blur', () => {
+            if (!this.closed) this.finish();
+        });
         this.list.addEventListener('mousedown', (event) => {
             event.preventDefault();
             const offer = event.target.closest('li');
@@ -54,9 +71,12 @@ export class CellEditor {
     show(values, part) {
         const walked = this.walked ? this.offers[this.chosen] : null;
         this.offers = values.map((value) => ({ ...value, text: value.label }));
-        if (this.kind === 'choice' && part !== '' && !values.some((value) => value.same)) this.offers.push({ text: part, make: true });
+        if (this.kind === 'choice' && part !== '' && !values.some((value) => value.same))
+            this.offers.push({ text: part, make: true });
         // An answer that comes late leaves the choice where the arrows have brought it.
-        const kept = walked ? this.offers.findIndex((offer) => offer.text === walked.text && offer.make === walked.make) : -1;
+        const kept = walked
+            ? this.offers.findIndex((offer) => offer.text === walked.text && offer.make === walked.make)
+            : -1;
         this.walked = kept >= 0;
         this.chosen = this.walked ? kept : this.offers.findIndex((offer) => offer.same);
         this.list.replaceChildren(...this.offers.map((offer, i) => this.line(offer, i)));
@@ -74,7 +94,8 @@ export class CellEditor {
         name.textContent = offer.make ? `New value “${offer.text}”` : offer.text;
         if (offer.colors?.length) {
             const swatch = document.createElement('i');
-            swatch.style.background = offer.colors.length === 1 ? offer.colors[0] : `linear-gradient(90deg, ${offer.colors.join(', ')})`;
+            swatch.style.background =
+                offer.colors.length === 1 ? offer.colors[0] : `linear-gradient(90deg, ${offer.colors.join(', ')})`;
             line.append(swatch);
         }
         const note = document.createElement('small');
@@ -87,7 +108,9 @@ export class CellEditor {
         [...this.list.children].forEach((line, i) => line.setAttribute('aria-selected', String(i === this.chosen)));
         const line = this.list.children[this.chosen];
         line?.scrollIntoView({ block: 'nearest' });
-        line ? this.input.setAttribute('aria-activedescendant', line.id) : this.input.removeAttribute('aria-activedescendant');
+        line
+            ? this.input.setAttribute('aria-activedescendant', line.id)
+            : this.input.removeAttribute('aria-activedescendant');
     }
 
     key(event) {
@@ -99,14 +122,20 @@ export class CellEditor {
             this.mark();
         } else if (event.key === 'Enter') this.chosen >= 0 ? this.take(this.chosen) : this.finish([1, 0]);
         else if (event.key === 'Tab') this.finish([0, event.shiftKey ? -1 : 1]);
-        else if (event.key === 'Escape') { this.close(); this.cancel(); } else return;
+        else if (event.key === 'Escape') {
+            this.close();
+            this.cancel();
+        } else return;
         event.preventDefault();
     }
 
     take(i) {
         const offer = this.offers[i];
         if (this.separator) {
-            const parts = this.input.value.split(this.separator).slice(0, -1).map((part) => part.trim());
+            const parts = this.input.value
+                .split(this.separator)
+                .slice(0, -1)
+                .map((part) => part.trim());
             this.input.value = [...parts, offer.text].join(this.separator);
         } else this.input.value = offer.text;
         this.finish([1, 0], offer.make === true);

@@ -9,10 +9,14 @@ export function flow() {
     let drag = null;
 
     const droppable = (event) => {
-        const target = document.elementsFromPoint(event.clientX, event.clientY).map((element) => element.closest?.('[data-drop]')).find(Boolean);
+        const target = document
+            .elementsFromPoint(event.clientX, event.clientY)
+            .map((element) => element.closest?.('[data-drop]'))
+            .find(Boolean);
         return target && target !== drag.source && fits(drag.what, target.dataset.drop) ? target : null;
     };
-    const fits = (what, target) => (what.startsWith('spelling:') ? target === 'own' || target.startsWith('value:') : target !== 'own');
+    const fits = (what, target) =>
+        what.startsWith('spelling:') ? target === 'own' || target.startsWith('value:') : target !== 'own';
 
     return {
         ...chosen,
@@ -21,14 +25,26 @@ export function flow() {
             const root = this.$root;
             root.addEventListener('pointerdown', (event) => {
                 const source = event.target.closest('[data-drag]');
-                if (source && event.button === 0 && !event.target.closest('input')) drag = { source, what: source.dataset.drag, x: event.clientX, y: event.clientY, moving: false };
+                if (source && event.button === 0 && !event.target.closest('input'))
+                    drag = { source, what: source.dataset.drag, x: event.clientX, y: event.clientY, moving: false };
             });
             root.addEventListener('dragstart', (event) => event.preventDefault());
             window.addEventListener('pointermove', (event) => this.move(event));
             window.addEventListener('pointerup', (event) => this.drop(event));
-            window.addEventListener('keydown', (event) => { if (event.key === 'Escape' && drag?.moving) this.end(); });
+            window.addEventListener('keydown', (event) => {
+                if (event.key === 'Escape' && drag?.moving) this.end();
+            });
             // The click that ends a drag opens nothing.
-            root.addEventListener('click', (event) => { if (this.dragged) { event.preventDefault(); event.stopPropagation(); } }, true);
+            root.addEventListener(
+                'click',
+                (event) => {
+                    if (this.dragged) {
+                        event.preventDefault();
+                        event.stopPropagation();
+                    }
+                },
+                true,
+            );
         },
         move(event) {
             if (!drag || (!drag.moving && Math.hypot(event.clientX - drag.x, event.clientY - drag.y) < FAR)) return;
@@ -44,23 +60,33 @@ export function flow() {
             }
         },
         drop(event) {
-            if (!drag?.moving) { drag = null; return; }
+            if (!drag?.moving) {
+                drag = null;
+                return;
+            }
             const over = droppable(event);
             const { what } = drag;
             this.end();
             this.dragged = true;
-            setTimeout(() => { this.dragged = false; });
+            setTimeout(() => {
+                this.dragged = false;
+            });
             if (over) this.propose(what.split(':')[1], what.startsWith('spelling:'), over.dataset.drop);
         },
         propose(id, isSpelling, target) {
             const [kind, to] = [target.split(':')[0], target.slice(target.indexOf(':') + 1)];
             if (isSpelling) {
-                showPanel(`${location.pathname}?${new URLSearchParams(kind === 'own' ? { spelling: id } : { spelling: id, to })}`);
+                showPanel(
+                    `${location.pathname}?${new URLSearchParams(kind === 'own' ? { spelling: id } : { spelling: id, to })}`,
+                );
                 return;
             }
             // What is dragged comes with everything that is selected, if it is selected itself.
             const own = this.boxes().find((box) => box.value === id);
-            if (!own.checked) this.boxes().forEach((box) => { box.checked = false; });
+            if (!own.checked)
+                this.boxes().forEach((box) => {
+                    box.checked = false;
+                });
             own.checked = true;
             if (kind === 'value') this.boxes().find((box) => box.value === to).checked = true;
             this.ask(kind === 'value' ? { keep: to } : { under: to });
@@ -72,6 +98,8 @@ export function flow() {
             this.zone().hidden = true;
             drag = null;
         },
-        zone() { return this.$root.querySelector('[data-drop="own"]'); },
+        zone() {
+            return this.$root.querySelector('[data-drop="own"]');
+        },
     };
 }

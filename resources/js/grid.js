@@ -16,9 +16,12 @@ export function grid() {
     const place = (cell) => ({ row: rows().indexOf(cell.parentElement), column: column(cell) });
     const columns = () => [...root.querySelectorAll('th[data-column]')].map((head) => head.dataset.column);
     const column = (cell) => columns().indexOf(cell.dataset.definition);
-    const cellAt = (row, number) => rows()[row]?.querySelector(`td.cell[data-definition="${CSS.escape(columns()[number] ?? '')}"]`);
+    const cellAt = (row, number) =>
+        rows()[row]?.querySelector(`td.cell[data-definition="${CSS.escape(columns()[number] ?? '')}"]`);
     const head = (cell) => root.querySelector(`th[data-column="${CSS.escape(cell.dataset.definition)}"]`);
-    const say = (text) => { document.querySelector('[data-grid-said]').textContent = text; };
+    const say = (text) => {
+        document.querySelector('[data-grid-said]').textContent = text;
+    };
 
     function select(cell, extend = false) {
         if (!cell) return;
@@ -40,7 +43,8 @@ export function grid() {
         const lines = [];
         for (let row = Math.min(one.row, other.row); row <= Math.max(one.row, other.row); row++) {
             const line = [];
-            for (let number = Math.min(one.column, other.column); number <= Math.max(one.column, other.column); number++) line.push(cellAt(row, number) ?? null);
+            for (let number = Math.min(one.column, other.column); number <= Math.max(one.column, other.column); number++)
+                line.push(cellAt(row, number) ?? null);
             lines.push(line);
         }
         return lines;
@@ -57,7 +61,12 @@ export function grid() {
         return null;
     }
 
-    const typed = (cell, text) => ({ item: cell.dataset.item, definition: cell.dataset.definition, text, was: cell.dataset.was });
+    const typed = (cell, text) => ({
+        item: cell.dataset.item,
+        definition: cell.dataset.definition,
+        text,
+        was: cell.dataset.was,
+    });
 
     async function send(list, options = {}) {
         const answer = await fetch(root.dataset.cells, {
@@ -67,19 +76,29 @@ export function grid() {
         });
         if (!answer.ok) {
             const problem = await answer.json().catch(() => ({}));
-            throw new Error(problem.message ?? 'That could not be saved. Reload the page and try again; nothing was changed.');
+            throw new Error(
+                problem.message ?? 'That could not be saved. Reload the page and try again; nothing was changed.',
+            );
         }
         return answer.json();
     }
 
     // One after the other: what is typed before an answer has come is said to the cell as that answer leaves it.
     function put(list, make = false) {
-        queue = queue.then(() => putNow(list.map((cell) => ({ ...cell, was: find(cell)?.dataset.was ?? cell.was })), make));
+        queue = queue.then(() =>
+            putNow(
+                list.map((cell) => ({ ...cell, was: find(cell)?.dataset.was ?? cell.was })),
+                make,
+            ),
+        );
         return queue;
     }
 
     async function putNow(list, make) {
-        if (list.length === 0) { showToast('Nothing was different.'); return []; }
+        if (list.length === 0) {
+            showToast('Nothing was different.');
+            return [];
+        }
         list.forEach((cell) => find(cell)?.setAttribute('aria-busy', 'true'));
         try {
             const answer = await send(list, { make });
@@ -87,10 +106,13 @@ export function grid() {
             answer.cells.forEach(replace);
             if (back && !editor) select(find(back));
             const refused = answer.refused.map((one) => `${one.sku} ${one.definition}: ${one.reason}`);
-            if (refused.length > 0) showToast(`Not placed: ${refused.slice(0, 3).join('; ')}${refused.length > 3 ? ` and ${refused.length - 3} more` : ''}`);
+            if (refused.length > 0)
+                showToast(
+                    `Not placed: ${refused.slice(0, 3).join('; ')}${refused.length > 3 ? ` and ${refused.length - 3} more` : ''}`,
+                );
             else showToast(answer.done ?? 'Nothing was different.', answer.undo, root.dataset.token);
             if (answer.done) document.dispatchEvent(new CustomEvent('catalog:changed'));
-            say(refused.length > 0 ? refused.join('. ') : answer.done ?? 'Nothing was different.');
+            say(refused.length > 0 ? refused.join('. ') : (answer.done ?? 'Nothing was different.'));
             return answer.refused;
         } catch (problem) {
             showToast(problem.message);
@@ -100,7 +122,8 @@ export function grid() {
         }
     }
 
-    const find = ({ item, definition }) => root.querySelector(`td.cell[data-item="${CSS.escape(String(item))}"][data-definition="${CSS.escape(definition)}"]`);
+    const find = ({ item, definition }) =>
+        root.querySelector(`td.cell[data-item="${CSS.escape(String(item))}"][data-definition="${CSS.escape(definition)}"]`);
 
     function replace(shown) {
         const old = find(shown);
@@ -110,50 +133,85 @@ export function grid() {
         const cell = holder.content.firstElementChild;
         if (editor?.cell === old) {
             // Somebody is typing there: the cell learns what it now holds, and the typing goes on.
-            ['was', 'text'].forEach((name) => { old.dataset[name] = cell.dataset[name]; });
+            ['was', 'text'].forEach((name) => {
+                old.dataset[name] = cell.dataset[name];
+            });
             editor.before = [...cell.childNodes];
             return;
         }
         cell.setAttribute('tabindex', '-1');
         if (from === old) from = cell;
         old.replaceWith(cell);
-        if (at === old) { at = null; select(cell); }
+        if (at === old) {
+            at = null;
+            select(cell);
+        }
     }
 
     function edit(cell, start = null) {
         const { kind, multiple } = head(cell).dataset;
         editor?.close();
-        editor = new CellEditor(cell, { kind, separator: multiple, suggest: root.dataset.suggest, start }, {
-            async done(text, make, move) {
-                editor = null;
-                if (move) select(step(cell, ...move) ?? cell); else select(cell);
-                if (text === cell.dataset.text) return;
-                const refused = await put([typed(cell, text)], make);
-                // What could not be placed is still there to be mended.
-                const again = find(cell.dataset);
-                if (refused.length > 0 && again) { select(again); edit(again, text); }
+        editor = new CellEditor(
+            cell,
+            { kind, separator: multiple, suggest: root.dataset.suggest, start },
+            {
+                async done(text, make, move) {
+                    editor = null;
+                    if (move) select(step(cell, ...move) ?? cell);
+                    else select(cell);
+                    if (text === cell.dataset.text) return;
+                    const refused = await put([typed(cell, text)], make);
+                    // What could not be placed is still there to be mended.
+                    const again = find(cell.dataset);
+                    if (refused.length > 0 && again) {
+                        select(again);
+                        edit(again, text);
+                    }
+                },
+                cancel() {
+                    editor = null;
+                    select(cell);
+                },
             },
-            cancel() { editor = null; select(cell); },
-        });
+        );
     }
 
-    const block = (change) => put(selected().flat().filter(Boolean).map(change).filter((one) => one.text !== find(one).dataset.text));
+    const block = (change) =>
+        put(
+            selected()
+                .flat()
+                .filter(Boolean)
+                .map(change)
+                .filter((one) => one.text !== find(one).dataset.text),
+        );
 
     function fillDown() {
         const lines = selected();
         if (lines.length < 2) return;
-        put(lines.slice(1).flatMap((line) => line.map((cell, i) => (cell && lines[0][i] ? typed(cell, lines[0][i].dataset.text) : null))).filter(Boolean));
+        put(
+            lines
+                .slice(1)
+                .flatMap((line) =>
+                    line.map((cell, i) => (cell && lines[0][i] ? typed(cell, lines[0][i].dataset.text) : null)),
+                )
+                .filter(Boolean),
+        );
     }
 
     // One letter says yes or no; who goes on and types the whole word has said it already.
     let said = '';
     function flag(cell, key) {
         if (head(cell).dataset.kind !== 'flag') return false;
-        if (said !== '' && ['yes', 'no'].some((word) => word.startsWith(said + key))) { said += key; return true; }
+        if (said !== '' && ['yes', 'no'].some((word) => word.startsWith(said + key))) {
+            said += key;
+            return true;
+        }
         const word = { y: 'Yes', n: 'No' }[key];
         if (!word) return false;
         said = key;
-        setTimeout(() => { said = ''; }, 1500);
+        setTimeout(() => {
+            said = '';
+        }, 1500);
         block((one) => typed(one, word));
         return true;
     }
@@ -167,16 +225,20 @@ export function grid() {
         if (!cell || editor || event.target !== cell) return;
         const arrows = { ArrowDown: [1, 0], ArrowUp: [-1, 0], ArrowLeft: [0, -1], ArrowRight: [0, 1] };
         const control = event.ctrlKey || event.metaKey;
-        if (event.key === 'ArrowLeft' && !event.shiftKey && cell === cells(cell.parentElement)[0]) cell.parentElement.querySelector('.pick')?.focus();
+        if (event.key === 'ArrowLeft' && !event.shiftKey && cell === cells(cell.parentElement)[0])
+            cell.parentElement.querySelector('.pick')?.focus();
         else if (arrows[event.key] && !event.altKey) select(step(cell, ...arrows[event.key]) ?? cell, event.shiftKey);
-        else if (event.key === 'Tab' && step(cell, 0, event.shiftKey ? -1 : 1)) select(step(cell, 0, event.shiftKey ? -1 : 1));
+        else if (event.key === 'Tab' && step(cell, 0, event.shiftKey ? -1 : 1))
+            select(step(cell, 0, event.shiftKey ? -1 : 1));
         else if (control && event.key.toLowerCase() === 'd') fillDown();
         else if (control || event.altKey) return;
-        else if (event.key === 'Home' || event.key === 'End') select(cells(cell.parentElement).at(event.key === 'Home' ? 0 : -1), event.shiftKey);
+        else if (event.key === 'Home' || event.key === 'End')
+            select(cells(cell.parentElement).at(event.key === 'Home' ? 0 : -1), event.shiftKey);
         else if (event.key === 'Enter' || event.key === 'F2') edit(cell);
         else if (event.key === 'Delete' || event.key === 'Backspace') block((one) => typed(one, ''));
         else if (event.key === 'Escape') select(cell);
-        else if (event.key.length === 1 && event.key !== '?' && event.key !== '/') flag(cell, event.key.toLowerCase()) || edit(cell, event.key);
+        else if (event.key.length === 1 && event.key !== '?' && event.key !== '/')
+            flag(cell, event.key.toLowerCase()) || edit(cell, event.key);
         else return;
         event.preventDefault();
         event.stopPropagation();
@@ -185,7 +247,12 @@ export function grid() {
     function copy(event) {
         if (editor || !at || document.activeElement !== at) return;
         const plain = (text) => (/[\t\n"]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
-        event.clipboardData.setData('text/plain', selected().map((line) => line.map((cell) => plain(cell?.dataset.text ?? '')).join('\t')).join('\n'));
+        event.clipboardData.setData(
+            'text/plain',
+            selected()
+                .map((line) => line.map((cell) => plain(cell?.dataset.text ?? '')).join('\t'))
+                .join('\n'),
+        );
         event.preventDefault();
         say(`${selected().flat().length} cells copied`);
     }
@@ -198,7 +265,10 @@ export function grid() {
             const line = lines.at(-1);
             if (quoted) {
                 if (text[i] !== '"') line[line.length - 1] += text[i];
-                else if (text[i + 1] === '"') { line[line.length - 1] += '"'; i++; } else quoted = false;
+                else if (text[i + 1] === '"') {
+                    line[line.length - 1] += '"';
+                    i++;
+                } else quoted = false;
             } else if (text[i] === '"' && line.at(-1) === '') quoted = true;
             else if (text[i] === '\t') line.push('');
             else if (text[i] === '\n') lines.push(['']);
@@ -214,16 +284,25 @@ export function grid() {
         const lines = parse(event.clipboardData.getData('text/plain'));
         const list = [];
         let beyond = 0;
-        if (lines.length === 1 && lines[0].length === 1) selected().flat().filter(Boolean).forEach((cell) => list.push(typed(cell, lines[0][0])));
+        if (lines.length === 1 && lines[0].length === 1)
+            selected()
+                .flat()
+                .filter(Boolean)
+                .forEach((cell) => list.push(typed(cell, lines[0][0])));
         else {
             const top = place(selected()[0][0] ?? at);
-            lines.forEach((line, down) => line.forEach((text, right) => {
-                const cell = cellAt(top.row + down, top.column + right);
-                if (cell) list.push(typed(cell, text.trim()));
-                else beyond += 1;
-            }));
+            lines.forEach((line, down) =>
+                line.forEach((text, right) => {
+                    const cell = cellAt(top.row + down, top.column + right);
+                    if (cell) list.push(typed(cell, text.trim()));
+                    else beyond += 1;
+                }),
+            );
         }
-        if (list.length === 0) { showToast('Nothing of it has a place here.'); return; }
+        if (list.length === 0) {
+            showToast('Nothing of it has a place here.');
+            return;
+        }
         try {
             const answer = await send(list, { check: true });
             pending = list;
@@ -231,7 +310,10 @@ export function grid() {
             if (beyond > 0) {
                 const note = document.createElement('p');
                 note.className = 'note harm';
-                note.textContent = `${beyond === 1 ? 'One cell lies' : `${beyond} cells lie`} beyond the edge of the grid, or where there is none, and ${beyond === 1 ? 'is' : 'are'} left out. Show more columns or rows to place ${beyond === 1 ? 'it' : 'them'}.`;
+                const [lie, are, them] = beyond === 1 ? ['One cell lies', 'is', 'it'] : [`${beyond} cells lie`, 'are', 'them'];
+                note.textContent =
+                    `${lie} beyond the edge of the grid, or where there is none, and ${are} left out. ` +
+                    `Show more columns or rows to place ${them}.`;
                 document.querySelector('#panel').prepend(note);
             }
             document.querySelector('[data-put-in]')?.focus();
@@ -264,8 +346,13 @@ export function grid() {
             root.querySelectorAll('td.cell').forEach((cell, i) => cell.setAttribute('tabindex', i === 0 ? '0' : '-1'));
             root.addEventListener('keydown', key);
             root.addEventListener('click', click);
-            root.addEventListener('dblclick', (event) => { const cell = event.target.closest('td.cell'); if (cell && !editor) edit(cell); });
-            root.addEventListener('focusin', (event) => { if (event.target.matches('td.cell') && event.target !== at) select(event.target); });
+            root.addEventListener('dblclick', (event) => {
+                const cell = event.target.closest('td.cell');
+                if (cell && !editor) edit(cell);
+            });
+            root.addEventListener('focusin', (event) => {
+                if (event.target.matches('td.cell') && event.target !== at) select(event.target);
+            });
             document.addEventListener('copy', copy);
             document.addEventListener('paste', paste);
             document.querySelector('#panel').addEventListener('click', panel);

@@ -1,12 +1,15 @@
 // The keyboard of the whole desk. A key clicks what carries it in data-key, so no key can do what no button does.
 
-const typing = (target) => target.closest('input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable]') !== null;
+const typing = (target) =>
+    target.closest('input:not([type=checkbox]):not([type=radio]), textarea, select, [contenteditable]') !== null;
 const visible = (element) => element.offsetParent !== null && !element.disabled;
 
 // A row may have keys of its own, which hold while somebody is in it.
 function clickKey(name) {
     const row = document.activeElement?.closest?.('[data-row]');
-    const found = [...(row?.querySelectorAll(`[data-row-key="${CSS.escape(name)}"]`) ?? [])].find(visible) ?? [...document.querySelectorAll(`[data-key="${CSS.escape(name)}"]`)].find(visible);
+    const found =
+        [...(row?.querySelectorAll(`[data-row-key="${CSS.escape(name)}"]`) ?? [])].find(visible) ??
+        [...document.querySelectorAll(`[data-key="${CSS.escape(name)}"]`)].find(visible);
     found?.click();
     return found !== undefined;
 }
@@ -29,14 +32,31 @@ function act(event) {
     const row = document.activeElement?.closest?.('[data-row]');
     if (event.key === 'ArrowDown') return move(1);
     if (event.key === 'ArrowUp') return move(-1);
-    if (event.key === 'Home' && row) { rows()[0]?.querySelector('[data-stop]')?.focus(); return true; }
-    if (event.key === 'End' && row) { rows().at(-1)?.querySelector('[data-stop]')?.focus(); return true; }
-    if (event.key === ' ' && row && document.activeElement.type !== 'checkbox' && document.activeElement.tagName !== 'BUTTON') {
+    if (event.key === 'Home' && row) {
+        rows()[0]?.querySelector('[data-stop]')?.focus();
+        return true;
+    }
+    if (event.key === 'End' && row) {
+        rows().at(-1)?.querySelector('[data-stop]')?.focus();
+        return true;
+    }
+    if (
+        event.key === ' ' &&
+        row &&
+        document.activeElement.type !== 'checkbox' &&
+        document.activeElement.tagName !== 'BUTTON'
+    ) {
         row.querySelector('.pick')?.click();
         return row.querySelector('.pick') !== null;
     }
-    if (event.key === 'Enter' && row && document.activeElement.classList.contains('pick')) { row.querySelector('a')?.click(); return true; }
-    if (event.key === '?') { document.querySelector('#keys')?.showModal(); return true; }
+    if (event.key === 'Enter' && row && document.activeElement.classList.contains('pick')) {
+        row.querySelector('a')?.click();
+        return true;
+    }
+    if (event.key === '?') {
+        document.querySelector('#keys')?.showModal();
+        return true;
+    }
     return clickKey(event.key.toLowerCase());
 }
 
@@ -47,7 +67,10 @@ export function keys() {
             return;
         }
         if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
-        if (event.key === 'Escape' && typing(event.target)) { event.target.blur(); return; }
+        if (event.key === 'Escape' && typing(event.target)) {
+            event.target.blur();
+            return;
+        }
         if (typing(event.target)) return;
         if (event.key === '/') {
             document.querySelector('[data-find]')?.focus();

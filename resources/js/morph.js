@@ -5,12 +5,16 @@ import { Idiomorph } from 'idiomorph';
 // folded, lists opened stay open, words typed above a list stay typed, and a drawer that is open stays a dialog.
 const DRAWER = ['role', 'aria-modal'];
 const OURS = { DETAILS: ['open'], MAIN: ['inert'] };
-const kept = (name, node) => name === 'x-cloak' || ((node.id === 'narrow' ? DRAWER : OURS[node.tagName]) ?? []).includes(name) || (name === 'hidden' && node.closest('[data-found-in]') !== null);
+const kept = (name, node) =>
+    name === 'x-cloak' ||
+    ((node.id === 'narrow' ? DRAWER : OURS[node.tagName]) ?? []).includes(name) ||
+    (name === 'hidden' && node.closest('[data-found-in]') !== null);
 
 Idiomorph.defaults.callbacks.beforeAttributeUpdated = (name, node) => !kept(name, node);
 Idiomorph.defaults.callbacks.beforeNodeMorphed = (node) => !(node instanceof Element && node.matches('[data-find-in]'));
 
 htmx.defineExtension('morph', {
     isInlineSwap: (style) => style === 'morph',
-    handleSwap: (style, target, fragment) => (style === 'morph' ? Idiomorph.morph(target, fragment.children, { morphStyle: 'outerHTML' }) : false),
+    handleSwap: (style, target, fragment) =>
+        style === 'morph' ? Idiomorph.morph(target, fragment.children, { morphStyle: 'outerHTML' }) : false,
 });

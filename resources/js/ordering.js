@@ -6,8 +6,13 @@ export function ordering() {
         init() {
             const list = this.list();
             Sortable.create(list, {
-                handle: '.handle', animation: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150, ghostClass: 'dragging', forceFallback: true,
-                onEnd: (event) => { if (event.oldIndex !== event.newIndex) this.save(); },
+                handle: '.handle',
+                animation: matchMedia('(prefers-reduced-motion: reduce)').matches ? 0 : 150,
+                ghostClass: 'dragging',
+                forceFallback: true,
+                onEnd: (event) => {
+                    if (event.oldIndex !== event.newIndex) this.save();
+                },
             });
             list.addEventListener('keydown', (event) => {
                 const handle = event.target.closest('.handle');
@@ -25,10 +30,13 @@ export function ordering() {
             });
         },
         // Looked up by hand, since another component may stand between the list and this one.
-        list() { return this.$root.querySelector('[data-list]'); },
+        list() {
+            return this.$root.querySelector('[data-list]');
+        },
         announce(row) {
             const place = [...this.list().children].indexOf(row) + 1;
-            this.$root.querySelector('[data-said]').textContent = `${row.dataset.name}: place ${place} of ${this.list().children.length}`;
+            this.$root.querySelector('[data-said]').textContent =
+                `${row.dataset.name}: place ${place} of ${this.list().children.length}`;
         },
         save(focus) {
             const form = this.$root.querySelector('[data-order]');

@@ -10,11 +10,13 @@ const panel = () => document.querySelector('#panel');
 // done with what the panel still says.
 export async function showPanel(address) {
     asked?.abort();
-    const mine = asked = new AbortController();
+    const mine = (asked = new AbortController());
     const waiting = panel();
     const held = waiting.contains(document.activeElement) ? document.activeElement.id : '';
     waiting.setAttribute('aria-busy', 'true');
-    waiting.querySelectorAll('button').forEach((button) => { button.disabled = true; });
+    waiting.querySelectorAll('button').forEach((button) => {
+        button.disabled = true;
+    });
     history.replaceState(history.state, '', address);
     carry(new URL(address, location.href).searchParams);
     try {
@@ -28,7 +30,8 @@ export async function showPanel(address) {
     } catch (problem) {
         if (problem.name === 'AbortError' || mine !== asked) return;
         panel().removeAttribute('aria-busy');
-        panel().textContent = 'What that would do could not be worked out. Reload the page and try again; nothing was changed.';
+        panel().textContent =
+            'What that would do could not be worked out. Reload the page and try again; nothing was changed.';
         showToast('That could not be shown. Reload the page and try again; nothing was changed.');
     }
 }
@@ -41,7 +44,9 @@ function carry(query) {
             to.searchParams.delete(name);
             query.getAll(name).forEach((value) => to.searchParams.append(name, value));
         });
-        [...to.searchParams.keys()].filter((name) => /^pick\[\d+\]$/.test(name)).forEach((name) => to.searchParams.delete(name));
+        [...to.searchParams.keys()]
+            .filter((name) => /^pick\[\d+\]$/.test(name))
+            .forEach((name) => to.searchParams.delete(name));
         link.href = to;
     });
 }
@@ -60,11 +65,15 @@ export function panelLinks() {
         event.preventDefault();
         showPanel(link.href.baseVal ?? link.href);
     });
-    document.addEventListener('submit', (event) => {
-        if (!event.target.closest('#panel') || !isAboutAnother(event.target)) return;
-        event.preventDefault();
-        event.stopImmediatePropagation();
-        showToast('The selection is another one now. Look at what it would do, then say it again.');
-        document.dispatchEvent(new CustomEvent('selection:ask'));
-    }, true);
+    document.addEventListener(
+        'submit',
+        (event) => {
+            if (!event.target.closest('#panel') || !isAboutAnother(event.target)) return;
+            event.preventDefault();
+            event.stopImmediatePropagation();
+            showToast('The selection is another one now. Look at what it would do, then say it again.');
+            document.dispatchEvent(new CustomEvent('selection:ask'));
+        },
+        true,
+    );
 }

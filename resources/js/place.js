@@ -6,8 +6,11 @@ const rows = () => [...document.querySelectorAll('[data-row]')].filter((row) => 
 const named = (form, { name, value, words }) => {
     const controls = [...form.elements];
     const buttons = controls.filter((one) => one.type === 'submit');
-    return (name && controls.find((one) => one.name === name && (one.type !== 'submit' || one.value === value)))
-        || buttons.find((one) => one.textContent.trim() === words) || buttons[0];
+    return (
+        (name && controls.find((one) => one.name === name && (one.type !== 'submit' || one.value === value))) ||
+        buttons.find((one) => one.textContent.trim() === words) ||
+        buttons[0]
+    );
 };
 
 function keep(event) {
@@ -15,11 +18,20 @@ function keep(event) {
     if (event.defaultPrevented || form.method !== 'post' || form.matches('[hx-post], [hx-put], [hx-delete]')) return;
     const at = event.submitter ?? document.activeElement;
     const row = (at === document.body ? null : at)?.closest?.('[data-row]');
-    sessionStorage.setItem(KEPT, JSON.stringify({
-        path: location.pathname, when: Date.now(), scroll: document.querySelector('#work')?.scrollTop ?? 0,
-        id: at?.id ?? '', name: at?.name ?? '', value: at?.value ?? '', words: at?.textContent?.trim() ?? '', action: form.getAttribute('action'),
-        row: row ? { id: row.dataset.id ?? '', index: rows().indexOf(row) } : null,
-    }));
+    sessionStorage.setItem(
+        KEPT,
+        JSON.stringify({
+            path: location.pathname,
+            when: Date.now(),
+            scroll: document.querySelector('#work')?.scrollTop ?? 0,
+            id: at?.id ?? '',
+            name: at?.name ?? '',
+            value: at?.value ?? '',
+            words: at?.textContent?.trim() ?? '',
+            action: form.getAttribute('action'),
+            row: row ? { id: row.dataset.id ?? '', index: rows().indexOf(row) } : null,
+        }),
+    );
 }
 
 function restore() {
@@ -29,16 +41,24 @@ function restore() {
     const work = document.querySelector('#work');
     if (work) work.scrollTop = place.scroll;
     // What went wrong is where to go on.
-    const wrong = document.querySelector('[aria-invalid="true"]') ?? document.querySelector('#work [role="alert"], #panel [role="alert"]');
+    const wrong =
+        document.querySelector('[aria-invalid="true"]') ??
+        document.querySelector('#work [role="alert"], #panel [role="alert"]');
     if (wrong) {
         if (wrong.tabIndex < 0) wrong.tabIndex = -1;
         wrong.focus();
         return;
     }
     const control = (place.id && document.getElementById(place.id)) || null;
-    const form = [...document.querySelectorAll('form[method="post"]')].find((one) => one.getAttribute('action') === place.action);
-    const there = place.row && (rows().find((row) => place.row.id !== '' && row.dataset.id === place.row.id) ?? rows()[Math.min(place.row.index, rows().length - 1)]);
-    const target = control ?? (there && (there.querySelector('[data-stop]') ?? there)) ?? (form && named(form, place)) ?? work;
+    const form = [...document.querySelectorAll('form[method="post"]')].find(
+        (one) => one.getAttribute('action') === place.action,
+    );
+    const there =
+        place.row &&
+        (rows().find((row) => place.row.id !== '' && row.dataset.id === place.row.id) ??
+            rows()[Math.min(place.row.index, rows().length - 1)]);
+    const target =
+        control ?? (there && (there.querySelector('[data-stop]') ?? there)) ?? (form && named(form, place)) ?? work;
     target?.focus({ preventScroll: target === work });
 }
 

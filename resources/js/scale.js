@@ -12,10 +12,12 @@ export function scale() {
                 thumb.addEventListener('input', slide);
                 thumb.addEventListener('change', () => this.$root.closest('form').requestSubmit());
             });
-            [from, to].forEach((input) => input.addEventListener('change', (event) => {
-                event.stopPropagation();
-                this.$root.closest('form').requestSubmit();
-            }));
+            [from, to].forEach((input) =>
+                input.addEventListener('change', (event) => {
+                    event.stopPropagation();
+                    this.$root.closest('form').requestSubmit();
+                }),
+            );
         },
     };
 }

@@ -5,9 +5,13 @@ const NARROW = '(max-width: 720px)';
 export function drawer() {
     return {
         init() {
-            window.matchMedia(NARROW).addEventListener('change', (event) => { if (!event.matches) this.shut(); });
+            window.matchMedia(NARROW).addEventListener('change', (event) => {
+                if (!event.matches) this.shut();
+            });
         },
-        isOpen() { return this.$root.classList.contains('drawer-open'); },
+        isOpen() {
+            return this.$root.classList.contains('drawer-open');
+        },
         show() {
             this.$root.classList.add('drawer-open');
             this.below(true);
@@ -19,20 +23,33 @@ export function drawer() {
             this.below(false);
             this.$root.querySelector('.drawer-open-it')?.focus();
         },
-        narrow() { return this.$root.querySelector('#narrow'); },
+        narrow() {
+            return this.$root.querySelector('#narrow');
+        },
         below(isShut) {
             const narrow = this.narrow();
-            this.$root.querySelectorAll('header, .stage, .about, #listing > main').forEach((part) => { part.inert = isShut; });
+            this.$root.querySelectorAll('header, .stage, .about, #listing > main').forEach((part) => {
+                part.inert = isShut;
+            });
             narrow.setAttribute('role', isShut ? 'dialog' : 'complementary');
-            isShut ? narrow.setAttribute('aria-modal', 'true') : narrow.removeAttribute('aria-modal');
+            if (isShut) narrow.setAttribute('aria-modal', 'true');
+            else narrow.removeAttribute('aria-modal');
         },
         // Tab goes round inside.
         round(event) {
             if (!this.isOpen()) return;
-            const stops = [...this.narrow().querySelectorAll('a[href], button, input, select, summary, [tabindex="0"]')].filter((stop) => !stop.disabled && stop.checkVisibility() && stop.offsetParent !== null);
+            const stops = [
+                ...this.narrow().querySelectorAll('a[href], button, input, select, summary, [tabindex="0"]'),
+            ].filter((stop) => !stop.disabled && stop.checkVisibility() && stop.offsetParent !== null);
             const [first, last] = [stops[0], stops.at(-1)];
-            if (event.shiftKey && document.activeElement === first) { event.preventDefault(); last.focus(); }
-            if (!event.shiftKey && document.activeElement === last) { event.preventDefault(); first.focus(); }
+            if (event.shiftKey && document.activeElement === first) {
+                event.preventDefault();
+                last.focus();
+            }
+            if (!event.shiftKey && document.activeElement === last) {
+                event.preventDefault();
+                first.focus();
+            }
         },
     };
 }
@@ -46,8 +63,12 @@ export function letters() {
                 event.stopPropagation();
                 const plain = (text) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
                 const words = plain(event.target.value);
-                root.querySelectorAll('.term').forEach((term) => { term.hidden = !plain(term.textContent).includes(words) && !term.querySelector('input').checked; });
-                root.querySelectorAll('[data-letter]').forEach((group) => { group.hidden = group.querySelector('.term:not([hidden])') === null; });
+                root.querySelectorAll('.term').forEach((term) => {
+                    term.hidden = !plain(term.textContent).includes(words) && !term.querySelector('input').checked;
+                });
+                root.querySelectorAll('[data-letter]').forEach((group) => {
+                    group.hidden = group.querySelector('.term:not([hidden])') === null;
+                });
             });
             root.querySelector('[data-find-in]').addEventListener('change', (event) => event.stopPropagation());
         },

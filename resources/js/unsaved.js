@@ -4,7 +4,8 @@ const typed = new Set();
 export function unsaved() {
     document.addEventListener('input', (event) => {
         const form = event.target.form;
-        if (form?.method === 'post' && !event.target.classList.contains('pick') && form.dataset.asks !== 'no') typed.add(form);
+        if (form?.method === 'post' && !event.target.classList.contains('pick') && form.dataset.asks !== 'no')
+            typed.add(form);
     });
     document.addEventListener('submit', (event) => typed.delete(event.target));
     document.addEventListener('reset', (event) => typed.delete(event.target));

@@ -22,8 +22,17 @@ use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Route;
 
 const OPEN_ROUTES = [
-    'GET sign-in', 'POST sign-in', 'GET shop', 'GET shop/search', 'GET shop/c/{slug}', 'GET shop/p/{sku}', 'GET shop/a/{attribute}',
-    'GET shop/a/{attribute}/{slug}', 'GET pictures/{name}', 'GET api/openapi.json', 'POST stand-in/notices',
+    'GET sign-in',
+    'POST sign-in',
+    'GET shop',
+    'GET shop/search',
+    'GET shop/c/{slug}',
+    'GET shop/p/{sku}',
+    'GET shop/a/{attribute}',
+    'GET shop/a/{attribute}/{slug}',
+    'GET pictures/{name}',
+    'GET api/openapi.json',
+    'POST stand-in/notices',
 ];
 
 /** @return list<array{0: string, 1: string}> method and address of every route */
@@ -42,10 +51,28 @@ function allRoutes(): array
 function address_of(string $uri): string
 {
     $map = [
-        '{item}' => '1', 'values/{definition}' => 'values/color', 'newcomers/{definition}' => 'newcomers/color', '/{lens?}' => '',
-        '/{definition?}' => '', '{spelling}' => '1', '{category}' => '1', '{key}' => 'color', '{definition}' => '2', '{value}' => '1',
-        '{filter}' => '1', '{reading}' => '1', '{change}' => '1', '{rule}' => '1', '{umbrella}' => '1', '{view}' => '1', '{token}' => '1',
-        '{receiver}' => '1', '{user}' => '1', '{slug}' => 'x', '{attribute}' => 'x', '{name}' => str_repeat('a', 32).'.webp',
+        '{item}' => '1',
+        'values/{definition}' => 'values/color',
+        'newcomers/{definition}' => 'newcomers/color',
+        '/{lens?}' => '',
+        '/{definition?}' => '',
+        '{spelling}' => '1',
+        '{category}' => '1',
+        '{key}' => 'color',
+        '{definition}' => '2',
+        '{value}' => '1',
+        '{filter}' => '1',
+        '{reading}' => '1',
+        '{change}' => '1',
+        '{rule}' => '1',
+        '{umbrella}' => '1',
+        '{view}' => '1',
+        '{token}' => '1',
+        '{receiver}' => '1',
+        '{user}' => '1',
+        '{slug}' => 'x',
+        '{attribute}' => 'x',
+        '{name}' => str_repeat('a', 32).'.webp',
         '{sku}' => 'x',
     ];
 
@@ -53,7 +80,10 @@ function address_of(string $uri): string
 }
 
 beforeEach(function (): void {
-    $this->read("sku,category,brand,Color\nA,Paint,Ninefold,Red\n", '{"columns": {"Color": {"attribute": "color", "kind": "choice"}}}');
+    $this->read(
+        "sku,category,brand,Color\nA,Paint,Ninefold,Red\n",
+        '{"columns": {"Color": {"attribute": "color", "kind": "choice"}}}',
+    );
     app(EditLineup::class)->add('color');
     app(EditViews::class)->save('All', []);
     Token::make('A shop');
@@ -61,8 +91,13 @@ beforeEach(function (): void {
     $color = Definition::query()->where('slug', 'color')->firstOrFail();
     app(GatherValues::class)($color, 'Warm', $color->values()->pluck('id')->all());
     app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red']));
-    Reading::query()
-        ->create(['feed_id' => 1, 'file_name' => 'a.csv', 'path' => '/nowhere', 'bytes' => 1, 'state' => ReadingState::Received]);
+    Reading::query()->create([
+        'feed_id' => 1,
+        'file_name' => 'a.csv',
+        'path' => '/nowhere',
+        'bytes' => 1,
+        'state' => ReadingState::Received,
+    ]);
 });
 
 test('every route wants a sign-in but the storefront and the sign-in itself', function (): void {
@@ -82,10 +117,14 @@ test('every route wants a sign-in but the storefront and the sign-in itself', fu
 test('a viewer changes nothing, an editor gives nobody access', function (): void {
     $changing = array_filter(
         allRoutes(),
-        fn (array $route): bool => $route[0] !== 'GET' && ! in_array($route[1], ['sign-in', 'sign-out', 'account', 'stand-in/notices'], true),
+        fn (array $route): bool => $route[0] !== 'GET' &&
+            ! in_array($route[1], ['sign-in', 'sign-out', 'account', 'stand-in/notices'], true),
     );
     foreach ($changing as [$method, $uri]) {
-        expect($this->actingAs($this->person(Role::Viewer))->call($method, address_of($uri))->status())->toBe(403, "{$method} {$uri}");
+        expect($this->actingAs($this->person(Role::Viewer))->call($method, address_of($uri))->status())->toBe(
+            403,
+            "{$method} {$uri}",
+        );
     }
     $this->actingAs($this->person(Role::Editor))->get('/people')->assertForbidden();
     $this->actingAs($this->person(Role::Editor))->post('/people')->assertForbidden();
@@ -126,13 +165,25 @@ test('only the demo shows its sign-in', function (): void {
 test('a manager gives access and takes it away, but the last manager stays', function (): void {
     $me = $this->person();
     $this->actingAs($me)
-        ->post('/people', ['name' => 'New', 'email' => 'new@example.test', 'password' => 'short', 'role' => 'editor'])
+        ->post('/people', [
+            'name' => 'New',
+            'email' => 'new@example.test',
+            'password' => 'short',
+            'role' => 'editor',
+        ])
         ->assertSessionHasErrors('password');
     $this->actingAs($me)
-        ->post('/people', ['name' => 'New', 'email' => 'new@example.test', 'password' => 'long enough now', 'role' => 'editor'])
+        ->post('/people', [
+            'name' => 'New',
+            'email' => 'new@example.test',
+            'password' => 'long enough now',
+            'role' => 'editor',
+        ])
         ->assertSessionHas('done');
     $new = User::query()->where('email', 'new@example.test')->first();
-    $this->actingAs($me)->put("/people/{$me->id}", ['name' => 'Me', 'role' => 'viewer'])->assertSessionHasErrors('refused');
+    $this->actingAs($me)
+        ->put("/people/{$me->id}", ['name' => 'Me', 'role' => 'viewer'])
+        ->assertSessionHasErrors('refused');
     $this->actingAs($me)->delete("/people/{$new->id}");
     expect(User::query()->whereKey($new->id)->exists())->toBeFalse();
 });
@@ -148,7 +199,9 @@ test('two people on one line-up: the second is told and keeps what was typed', f
         'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['color']->given),
     ];
     $this->actingAs($this->person())->put('/line-ups/color', $input)->assertSessionHas('done');
-    $this->from('/line-ups?filter=color')->put('/line-ups/color', ['title' => 'Second'] + $input)->assertSessionHasErrors('refused');
+    $this->from('/line-ups?filter=color')
+        ->put('/line-ups/color', ['title' => 'Second'] + $input)
+        ->assertSessionHasErrors('refused');
     $this->get('/line-ups?filter=color')->assertSee('Someone else saved')->assertSee('value="Second"', false);
     expect($filter->refresh()->title)->toBe('First');
 });
@@ -160,15 +213,27 @@ test('a refused form names its field and keeps what was typed', function (): voi
         ->assertSessionHasErrors('label');
     $this->get('/definitions?open=new')->assertSee('There is a definition')->assertSee('value="COLOR"', false);
     $item = Item::query()->first();
-    Definition::query()->where('slug', 'color')->update(['kind' => 'number', 'unit' => 'ml']);
+    Definition::query()
+        ->where('slug', 'color')
+        ->update(['kind' => 'number', 'unit' => 'ml']);
     $this->from("/products/{$item->id}")
-        ->put("/products/{$item->id}", ['definition' => 'color', 'item' => $item->id, 'version' => $item->version, 'value' => ['five']])
+        ->put("/products/{$item->id}", [
+            'definition' => 'color',
+            'item' => $item->id,
+            'version' => $item->version,
+            'value' => ['five'],
+        ])
         ->assertSessionHasErrors('value');
-    $this->get("/products/{$item->id}")->assertSee('is not a number')->assertSee('value="five"', false);
+    $this->get("/products/{$item->id}")
+        ->assertSee('is not a number')
+        ->assertSee('value="five"', false);
 });
 
 test('unknown narrowings are told, not swallowed', function (): void {
-    $this->actingAs($this->person())->followingRedirects()->get('/products?where[]=category:nowhere')->assertSee('There is no category');
+    $this->actingAs($this->person())
+        ->followingRedirects()
+        ->get('/products?where[]=category:nowhere')
+        ->assertSee('There is no category');
     $this->actingAs($this->person())->get('/history?entry=99999')->assertNotFound();
     $this->actingAs($this->person())->get('/values/weight')->assertNotFound();
 });

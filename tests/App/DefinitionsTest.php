@@ -32,9 +32,16 @@ use Illuminate\Support\Facades\DB;
 
 /* Definitions that fit the catalog: what is expected where, merging two of them, retiring and deleting. */
 
-beforeEach(fn () => $this->read("sku,parent_sku,name,category,Color,Colour,Finish,Volume\n"
-    ."P,,Oil,Paint > Oil,,,Gloss,\nP-1,P,,,Red,,,37\nP-2,P,,,Blue,blue,,60\nQ,,Brush,Brushes,,Green,,\nR,,Gouache,Paint > Gouache,,Sap green,Matt,\n",
-    '{"columns": {"Color": {"kind": "choice", "level": "variant"}, "Colour": {"attribute": "colour", "kind": "choice", "level": "variant"}, "Finish": {"kind": "choice", "level": "product"}, "Volume": {"kind": "number", "unit": "ml", "level": "variant"}}}'));
+beforeEach(
+    fn () => $this->read(
+        "sku,parent_sku,name,category,Color,Colour,Finish,Volume\n".
+            "P,,Oil,Paint > Oil,,,Gloss,\nP-1,P,,,Red,,,37\nP-2,P,,,Blue,blue,,60\nQ,,Brush,Brushes,,Green,,\n".
+            "R,,Gouache,Paint > Gouache,,Sap green,Matt,\n",
+        '{"columns": {"Color": {"kind": "choice", "level": "variant"}, "Colour": {"attribute": "colour", "kind": "choice", '.
+        '"level": "variant"}, "Finish": {"kind": "choice", "level": "product"}, "Volume": {"kind": "number", "unit": "ml", '.
+        '"level": "variant"}}}',
+    ),
+);
 
 function definition_of(string $slug): Definition
 {
@@ -67,37 +74,55 @@ test('what is expected is taken over downwards, dropped lower down, and taken ba
         ->toBe(['expected' => 2, 'carried' => 1])
         ->and($figures[definition_of('volume')->id])
         ->toBe(['expected' => 1, 'carried' => 1]);
-    $gap = fn (string $slug): array => Narrowing::where(["gap:{$slug}"])->query()->orderBy('sku')->pluck('sku')->all();
-    expect($gap('finish'))->toBe(['Q'])->and($gap('color'))->toBe(['R'])->and($gap('volume'))->toBe([])->and($gap('colour'))->toBe([]);
+    $gap = fn (string $slug): array => Narrowing::where(["gap:{$slug}"])
+        ->query()
+        ->orderBy('sku')
+        ->pluck('sku')
+        ->all();
+    expect($gap('finish'))
+        ->toBe(['Q'])
+        ->and($gap('color'))
+        ->toBe(['R'])
+        ->and($gap('volume'))
+        ->toBe([])
+        ->and($gap('colour'))
+        ->toBe([]);
     app(TakeBack::class)($dropped);
     expect($in('gouache'))->toBe(['color', 'finish', 'volume']);
     $say($category('gouache'), [definition_of('volume')->id], false);
     $say($category('gouache'), [definition_of('volume')->id], null);
     expect($in('gouache'))->toBe(['color', 'finish', 'volume']);
     $this->actingAs($this->person())->get('/expected?category=paint')->assertOk()->assertSee('Most products here carry Colour');
-    $this->get('/products?where[]=category:oil')->assertSee('data-column="volume"', false)->assertDontSee('data-column="colour"', false);
+    $this->get('/products?where[]=category:oil')
+        ->assertSee('data-column="volume"', false)
+        ->assertDontSee('data-column="colour"', false);
 });
 
 /** @return list<mixed> everything that a merge of definitions may touch */
 function everything(): array
 {
-    return [DB::table('assignments')->orderBy('item_id')->orderBy('definition_id')->orderBy('spelling_id')->get()->all(), DB::table('spellings')->orderBy('id')->get()->all(), DB::table('attribute_values')->orderBy('id')->get(['id', 'definition_id', 'label', 'slug', 'look'])->all(),
-        DB::table('headings')
+    return [
+        DB::table('assignments')->orderBy('item_id')->orderBy('definition_id')->orderBy('spelling_id')->get()->all(),
+        DB::table('spellings')->orderBy('id')->get()->all(),
+        DB::table('attribute_values')
             ->orderBy('id')
-            ->get()
-            ->all(), DB::table('filters')
+            ->get(['id', 'definition_id', 'label', 'slug', 'look'])
+            ->all(),
+        DB::table('headings')->orderBy('id')->get()->all(),
+        DB::table('filters')
             ->orderBy('id')
             ->get(['id', 'definition_id', 'title'])
-            ->all(), DB::table('fill_rules')
+            ->all(),
+        DB::table('fill_rules')
             ->orderBy('id')
             ->get(['id', 'definition_id'])
-            ->all(), DB::table('expectations')
-            ->orderBy('id')
-            ->get()
-            ->all(), DB::table('definitions')
+            ->all(),
+        DB::table('expectations')->orderBy('id')->get()->all(),
+        DB::table('definitions')
             ->orderBy('id')
             ->get(['id', 'slug', 'state', 'kind', 'level'])
-            ->all()];
+            ->all(),
+    ];
 }
 
 test('definitions with names alike are pointed out', function (): void {
@@ -110,35 +135,59 @@ test('definitions with names alike are pointed out', function (): void {
     expect($groups)->toBe([['Color', 'Colour'], ['Finish', 'Finishes'], ['Volume', 'Vol ume']]);
 });
 
-test('two definitions become one: values by their letters, conflicts told, deliveries land, and it goes back exactly', function (): void {
-    $edit = app(EditLineup::class);
-    $edit->add('colour');
-    app(EditRules::class)->add(RuleForm::from(['definition' => 'colour', 'source' => 'fixed', 'value' => 'Red', 'scope' => ['sku:P']]));
-    app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [definition_of('colour')->id], true);
-    $before = everything();
-    $merge = app(MergeDefinitions::class);
-    $figures = $merge->check(definition_of('color'), definition_of('colour'))->toArray();
-    expect($figures)
-        ->toMatchArray(['values' => ['joined' => 2, 'moved' => 2], 'headings' => ['Colour'], 'filters' => ['Colour'], 'rules' => 1])
-        ->and(everything())
-        ->toEqual($before);
-    $done = $merge(definition_of('color'), definition_of('colour'));
-    $held = DB::table('assignments as a')
-        ->join('items as i', 'i.id', '=', 'a.item_id')
-        ->join('spellings as s', 's.id', '=', 'a.spelling_id')
-        ->join('attribute_values as v', 'v.id', '=', 's.value_id')
-        ->where('a.definition_id', definition_of('color')->id)->orderBy('i.sku')->pluck('v.label', 'i.sku')->all();
-    expect($held)
-        ->toBe(['P-1' => 'Red', 'P-2' => 'Blue', 'Q' => 'Green', 'R' => 'Sap green'])
-        ->and(DB::table('assignments')->where('definition_id', definition_of('colour')->id)->exists())
-        ->toBeFalse()
-        ->and(Lineup::ofTheShop()->filters()->pluck('definition_id')->all())->toBe([definition_of('color')->id]);
-    app(TakeBack::class)($done);
-    expect(everything())->toEqual($before);
-    $merge(definition_of('color'), definition_of('colour'));
-    $this->read("sku,Colour\nS,blue\n");
-    expect(DB::table('assignments')->where('definition_id', definition_of('color')->id)->count())->toBe(5);
-});
+test(
+    'two definitions become one: values by their letters, conflicts told, deliveries land, and it goes back exactly',
+    function (): void {
+        $edit = app(EditLineup::class);
+        $edit->add('colour');
+        app(EditRules::class)->add(
+            RuleForm::from([
+                'definition' => 'colour',
+                'source' => 'fixed',
+                'value' => 'Red',
+                'scope' => ['sku:P'],
+            ]),
+        );
+        app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [definition_of('colour')->id], true);
+        $before = everything();
+        $merge = app(MergeDefinitions::class);
+        $figures = $merge->check(definition_of('color'), definition_of('colour'))->toArray();
+        expect($figures)
+            ->toMatchArray([
+                'values' => ['joined' => 2, 'moved' => 2],
+                'headings' => ['Colour'],
+                'filters' => ['Colour'],
+                'rules' => 1,
+            ])
+            ->and(everything())
+            ->toEqual($before);
+        $done = $merge(definition_of('color'), definition_of('colour'));
+        $held = DB::table('assignments as a')
+            ->join('items as i', 'i.id', '=', 'a.item_id')
+            ->join('spellings as s', 's.id', '=', 'a.spelling_id')
+            ->join('attribute_values as v', 'v.id', '=', 's.value_id')
+            ->where('a.definition_id', definition_of('color')->id)
+            ->orderBy('i.sku')
+            ->pluck('v.label', 'i.sku')
+            ->all();
+        expect($held)
+            ->toBe([
+                'P-1' => 'Red',
+                'P-2' => 'Blue',
+                'Q' => 'Green',
+                'R' => 'Sap green',
+            ])
+            ->and(DB::table('assignments')->where('definition_id', definition_of('colour')->id)->exists())
+            ->toBeFalse()
+            ->and(Lineup::ofTheShop()->filters()->pluck('definition_id')->all())
+            ->toBe([definition_of('color')->id]);
+        app(TakeBack::class)($done);
+        expect(everything())->toEqual($before);
+        $merge(definition_of('color'), definition_of('colour'));
+        $this->read("sku,Colour\nS,blue\n");
+        expect(DB::table('assignments')->where('definition_id', definition_of('color')->id)->count())->toBe(5);
+    },
+);
 
 test('a product that has both keeps what the one that stays says', function (): void {
     $this->read(
@@ -146,32 +195,43 @@ test('a product that has both keeps what the one that stays says', function (): 
         '{"columns": {"Tone": {"kind": "choice", "level": "product"}, "Shade": {"kind": "choice", "level": "variant"}}}',
         feed: 'Tones',
     );
-    expect(app(MergeDefinitions::class)->check(definition_of('tone'), definition_of('shade'))->toArray())
-        ->toMatchArray([
-            'items' => 3,
-            'come' => 1,
-            'same' => 1,
-            'conflicts' => 1,
-            'samples' => [['item' => 'X', 'stays' => 'Dark', 'goes' => 'Light']],
-        ]);
+    expect(app(MergeDefinitions::class)->check(definition_of('tone'), definition_of('shade'))->toArray())->toMatchArray([
+        'items' => 3,
+        'come' => 1,
+        'same' => 1,
+        'conflicts' => 1,
+        'samples' => [['item' => 'X', 'stays' => 'Dark', 'goes' => 'Light']],
+    ]);
 });
 
 test('retiring keeps the data, deleting takes it along, and both go back exactly', function (): void {
     app(EditLineup::class)->add('color');
-    app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red', 'scope' => ['sku:Q']]));
+    app(EditRules::class)->add(
+        RuleForm::from([
+            'definition' => 'color',
+            'source' => 'fixed',
+            'value' => 'Red',
+            'scope' => ['sku:Q'],
+        ]),
+    );
     app(SayExpected::class)(null, [definition_of('color')->id], true);
     $merge = app(MergeValues::class);
     $merge(
         definition_of('color'),
-        $merge->plan(
-            definition_of('color'), FindValue::named(definition_of('color'), 'Red')->id,
-            [FindValue::named(definition_of('color'), 'Blue')->id],
-        ),
+        $merge->plan(definition_of('color'), FindValue::named(definition_of('color'), 'Red')->id, [
+            FindValue::named(definition_of('color'), 'Blue')->id,
+        ]),
     );
     $before = everything();
     $end = app(EndDefinition::class);
-    expect($end->consequences(definition_of('color')))
-        ->toMatchArray(['products' => 2, 'values' => 1, 'filters' => ['Color'], 'rules' => 1, 'categories' => 1, 'headings' => ['Color']]);
+    expect($end->consequences(definition_of('color')))->toMatchArray([
+        'products' => 2,
+        'values' => 1,
+        'filters' => ['Color'],
+        'rules' => 1,
+        'categories' => 1,
+        'headings' => ['Color'],
+    ]);
     $retired = $end->retire(definition_of('color'));
     expect(DB::table('filters')->count())
         ->toBe(0)
@@ -180,11 +240,14 @@ test('retiring keeps the data, deleting takes it along, and both go back exactly
     app(TakeBack::class)($retired);
     expect(everything())->toEqual($before);
     $deleted = $end->delete(definition_of('color'));
-    expect(Definition::query()->where('slug', 'color')->exists())->toBeFalse()->and(DB::table('assignments')->count())->toBe(7);
+    expect(Definition::query()->where('slug', 'color')->exists())
+        ->toBeFalse()
+        ->and(DB::table('assignments')->count())
+        ->toBe(7);
     app(TakeBack::class)($deleted);
     expect(everything())
         ->toEqual($before)
-        ->and(fn () => $end->delete((new Definition)->forceFill(['id' => 0, 'slug' => 'brand'])))
+        ->and(fn () => $end->delete((new Definition())->forceFill(['id' => 0, 'slug' => 'brand'])))
         ->toThrow(Refused::class, 'cannot be deleted');
 });
 
@@ -211,7 +274,10 @@ test('cells follow their definition to the other level as far as variants agree,
     expect($held('grain'))->toBe(['G-1', 'G-2']);
     expect(app(ReadAgain::class)->differing(definition_of('coat')))->toBe(1);
     $up = $save('coat', 'product');
-    expect($held('coat'))->toBe(['G', 'H-1', 'H-2'])->and(app(Coverage::class)->products()[definition_of('coat')->id])->toBe(1);
+    expect($held('coat'))
+        ->toBe(['G', 'H-1', 'H-2'])
+        ->and(app(Coverage::class)->products()[definition_of('coat')->id])
+        ->toBe(1);
     $save('coat', 'variant');
     expect($held('coat'))->toBe(['G-1', 'G-2', 'H-1', 'H-2']);
     app(TakeBack::class)(app(TakeBack::class)->newest());
@@ -224,7 +290,11 @@ test('what only managers change is refused to an editor', function (): void {
     app(SaveDefinition::class)(
         definition_of('finish'),
         DefinitionForm::from([
-            'label' => 'Finish', 'kind' => 'choice', 'level' => 'product', 'edited_by' => 'manager', 'section' => 'Look',
+            'label' => 'Finish',
+            'kind' => 'choice',
+            'level' => 'product',
+            'edited_by' => 'manager',
+            'section' => 'Look',
             'team_help' => 'Ask the lab.',
         ]),
         State::Accepted,
@@ -232,7 +302,10 @@ test('what only managers change is refused to an editor', function (): void {
     );
     expect(definition_of('finish'))->section->toBe('Look')->team_help->toBe('Ask the lab.');
     $this->actingAs($this->person(Role::Editor));
-    $change = fn () => app(ChangeCells::class)(Chosen::all(Narrowing::where([])), CellChange::set(definition_of('finish'), ['Matt']));
+    $change = fn () => app(ChangeCells::class)(
+        Chosen::all(Narrowing::where([])),
+        CellChange::set(definition_of('finish'), ['Matt']),
+    );
     expect($change)
         ->toThrow(Refused::class, 'Only managers change Finish')
         ->and(fn () => app(EndDefinition::class)->retire(definition_of('finish')))
@@ -245,7 +318,11 @@ test('new values are dressed as their definition says', function (?string $dress
     app(SaveDefinition::class)(
         definition_of('finish'),
         DefinitionForm::from([
-            'label' => 'Finish', 'kind' => 'choice', 'level' => 'product', 'dress' => $dress, 'term_order' => 'products',
+            'label' => 'Finish',
+            'kind' => 'choice',
+            'level' => 'product',
+            'dress' => $dress,
+            'term_order' => 'products',
         ]),
         State::Accepted,
         definition_of('finish')->version,

@@ -27,12 +27,17 @@ beforeEach(function (): void {
             $csv .= "P{$i}-{$v},P{$i},,".mt_rand(1, 99).',v'.mt_rand(1, 9).",\n";
         }
     }
-    $this->read($csv, '{"columns": {"Color": {"kind": "choice", "level": "variant"}, "Material": {"kind": "choice", "level": "product"}}}');
+    $this->read(
+        $csv,
+        '{"columns": {"Color": {"kind": "choice", "level": "variant"}, "Material": {"kind": "choice", "level": "product"}}}',
+    );
     array_map(app(EditLineup::class)->add(...), ['color', 'material', 'stock', 'price']);
 });
 
 test('the counts that an edition keeps for each listing are those that its bitmaps give', function (bool $ownOnly): void {
-    Category::query()->where('slug', 'b')->update(['own_only' => $ownOnly]);
+    Category::query()
+        ->where('slug', 'b')
+        ->update(['own_only' => $ownOnly]);
     $this->publish();
     $edition = Served::now()->file();
     $checked = 0;
@@ -41,7 +46,10 @@ test('the counts that an edition keeps for each listing are those that its bitma
         [, $counted] = $this->counts(category: $category?->slug);
         foreach ($edition->attributes() as $attribute) {
             foreach ($edition->terms($attribute) as $id => $term) {
-                expect($kept[$id] ?? 0)->toBe($counted[$attribute->slug][$term->slug], ($category->slug ?? 'shop')." {$term->label}");
+                expect($kept[$id] ?? 0)->toBe(
+                    $counted[$attribute->slug][$term->slug],
+                    ($category->slug ?? 'shop')." {$term->label}",
+                );
                 $checked++;
             }
         }
@@ -51,17 +59,26 @@ test('the counts that an edition keeps for each listing are those that its bitma
 
 test('values below their umbrellas are counted as products, too', function (): void {
     $color = App\Definitions\Definition::query()->where('slug', 'color')->firstOrFail();
-    $ids = $color->values()->whereIn('label', ['v1', 'v2', 'v3'])->pluck('id')->all();
+    $ids = $color
+        ->values()
+        ->whereIn('label', ['v1', 'v2', 'v3'])
+        ->pluck('id')
+        ->all();
     app(App\Vocabulary\GatherValues::class)($color, 'Low', $ids);
     $given = App\Lineups\Compositions::load()->of('shop')->filters['color']->given;
-    app(App\Lineups\ChangeFilter::class)->save('color', ['control' => 'nested'] + $given, 'shop', App\Lineups\ChangeFilter::token($given));
+    app(App\Lineups\ChangeFilter::class)->save(
+        'color',
+        ['control' => 'nested'] + $given,
+        'shop',
+        App\Lineups\ChangeFilter::token($given),
+    );
     $this->publish();
     $edition = Served::now()->file();
     $attribute = $edition->attribute('color');
     $below = array_filter($edition->terms($attribute, nested: true), fn ($term): bool => $term->parent !== null);
     expect($below)->toHaveCount(3);
     foreach ([null, ...$edition->categories()] as $category) {
-        $page = new App\Publishing\CountPage($edition, $category, new Picks, ['color'], nested: ['color']);
+        $page = new App\Publishing\CountPage($edition, $category, new Picks(), ['color'], nested: ['color']);
         $counted = $page->counter->counts()['color'];
         $kept = $edition->listingCounts($category);
         foreach ($below as $id => $term) {
@@ -73,7 +90,11 @@ test('values below their umbrellas are counted as products, too', function (): v
 test('a narrowed page counts what is left of what it offered before', function (): void {
     $this->publish();
     $edition = Served::now()->file();
-    $address = ListingAddress::read(Request::create('/shop/c/a?color=v1'), $edition, ShopPage::ofCategory($edition->category('a')));
+    $address = ListingAddress::read(
+        Request::create('/shop/c/a?color=v1'),
+        $edition,
+        ShopPage::ofCategory($edition->category('a')),
+    );
     $shown = array_column((new ListingPage($edition, $address))->filters, 'terms', 'key');
     [, $counted] = $this->counts(new Picks(['color' => ['v1']]), 'a');
     foreach (['color', 'material'] as $slug) {
@@ -107,7 +128,14 @@ test('every order of an edition holds each product once, and its place', functio
     $this->publish();
     $file = new PDO('sqlite:'.Edition::directory().'/'.Edition::current()->file);
     $products = DB::table('items')->whereNull('parent_id')->count();
-    foreach ($file->query('SELECT name, group_concat(hex(numbers), "") AS numbers, group_concat(hex(ranks), "") AS ranks FROM (SELECT * FROM orders ORDER BY name, part) GROUP BY name')->fetchAll() as $order) {
+    foreach (
+        $file
+            ->query(
+                'SELECT name, group_concat(hex(numbers), "") AS numbers, group_concat(hex(ranks), "") AS ranks FROM (SELECT *
+                    FROM orders ORDER BY name, part) GROUP BY name',
+            )
+            ->fetchAll() as $order
+    ) {
         $numbers = array_values(unpack('V*', hex2bin($order['numbers'])));
         $ranks = array_values(unpack('V*', hex2bin($order['ranks'])));
         expect($numbers)->toHaveCount($products)->and(array_unique($numbers))->toHaveCount($products);

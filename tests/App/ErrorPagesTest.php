@@ -7,7 +7,12 @@ use Illuminate\Support\Facades\Route;
 
 /* What cannot be shown says so in Lokum's own words, whatever it was. */
 
-test('a page that cannot be had says what happened and where to go on', function (string $method, string $path, int $status, string $words): void {
+test('a page that cannot be had says what happened and where to go on', function (
+    string $method,
+    string $path,
+    int $status,
+    string $words,
+): void {
     $this->actingAs($this->person(Role::Viewer));
     $this->call($method, $path)
         ->assertStatus($status)

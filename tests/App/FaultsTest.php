@@ -12,7 +12,9 @@ test('an act that is killed leaves the catalog as it was, or done', function (st
 
 test('on a full disk an act says so, changes nothing, and the shop is served', function (string $act, int $seed): void {
     $complaints = Faults::here()->fill($act, $seed);
-    $complaints ?? $this->markTestSkipped('This machine makes no file systems for tests.');
+    if ($complaints === null) {
+        $this->markTestSkipped('This machine makes no file systems for tests.');
+    }
     expect($complaints)->toBe([]);
 })->with([['reading', 1], ['merge', 2], ['publication', 3], ['rules', 4]]);
 

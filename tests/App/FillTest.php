@@ -19,9 +19,13 @@ use Illuminate\Support\Facades\DB;
 
 /* Fill rules: each source, what wins over what, readings, and the way back. */
 
-const RULED = "sku,parent_sku,name,category,price,stock,Color,Finish,Volume,Range\n"
-    ."P,,Sap green oil semi-gloss,Paint > Oil,,,,,,\nP-1,P,,,5,3,,,37 ml,\nP-2,P,,,9,0,Red,,250 ml,\nQ,,Round brush glossy handle,Brushes > Round,4,2,,Matt,,\nR,,Gouache red and green,Paint > Gouache,7,1,,,600 ml,Studio\n";
-const RULED_MAP = '{"columns": {"Color": {"kind": "choice", "level": "variant"}, "Finish": {"kind": "choice", "level": "product"}, "Volume": {"kind": "number", "unit": "ml", "level": "variant"}, "Range": {"kind": "choice", "multiple": true, "level": "product"}}}';
+const RULED =
+    "sku,parent_sku,name,category,price,stock,Color,Finish,Volume,Range\n".
+    "P,,Sap green oil semi-gloss,Paint > Oil,,,,,,\nP-1,P,,,5,3,,,37 ml,\nP-2,P,,,9,0,Red,,250 ml,\n".
+    "Q,,Round brush glossy handle,Brushes > Round,4,2,,Matt,,\nR,,Gouache red and green,Paint > Gouache,7,1,,,600 ml,Studio\n";
+const RULED_MAP = '{"columns": {"Color": {"kind": "choice", "level": "variant"}, "Finish": {"kind": "choice", "level": '.
+    '"product"}, "Volume": {"kind": "number", "unit": "ml", "level": "variant"}, "Range": {"kind": "choice", "multiple": true, '.
+    '"level": "product"}}}';
 
 beforeEach(fn () => $this->read(RULED, RULED_MAP));
 
@@ -53,7 +57,10 @@ test('each source fills what is missing, and nothing else', function (array $inp
     $before = DB::table('assignments')->orderBy('item_id')->orderBy('spelling_id')->get()->all();
     $form = RuleForm::from($input);
     $said = app(RunRules::class)->check(EditRules::draft($form, null))->toArray();
-    expect($said)->toMatchArray($figures)->and(DB::table('assignments')->count())->toBe(count($before));
+    expect($said)
+        ->toMatchArray($figures)
+        ->and(DB::table('assignments')->count())
+        ->toBe(count($before));
     app(EditRules::class)->add($form);
     expect(ruled($input['definition']))->toBe($filled);
     app(TakeBack::class)(app(TakeBack::class)->newest());
@@ -83,22 +90,42 @@ test('each source fills what is missing, and nothing else', function (array $inp
         ['filled' => 1, 'differ' => 1, 'undecided' => 1],
     ],
     'bands of a number' => [
-        ['definition' => 'range', 'source' => 'number', 'field' => 'volume', 'bands' => "..50: Small\n50..500: Medium\n500..: Large"],
+        [
+            'definition' => 'range',
+            'source' => 'number',
+            'field' => 'volume',
+            'bands' => "..50: Small\n50..500: Medium\n500..: Large",
+        ],
         ['P' => 'Medium'],
         ['fits' => 2],
     ],
     'bands of the price' => [
-        ['definition' => 'finish', 'source' => 'number', 'field' => 'price', 'bands' => "..7: Cheap\n7..: Dear"],
+        [
+            'definition' => 'finish',
+            'source' => 'number',
+            'field' => 'price',
+            'bands' => "..7: Cheap\n7..: Dear",
+        ],
         ['R' => 'Dear'],
         ['undecided' => 1, 'differ' => 1],
     ],
     'another definition' => [
-        ['definition' => 'finish', 'source' => 'definition', 'from' => 'color', 'table' => 'Red: Gloss'],
+        [
+            'definition' => 'finish',
+            'source' => 'definition',
+            'from' => 'color',
+            'table' => 'Red: Gloss',
+        ],
         ['P' => 'Gloss'],
         ['filled' => 1],
     ],
     'always the same, narrowed' => [
-        ['definition' => 'finish', 'source' => 'fixed', 'value' => 'Matt', 'scope' => ['category:paint', 'price:6..']],
+        [
+            'definition' => 'finish',
+            'source' => 'fixed',
+            'value' => 'Matt',
+            'scope' => ['category:paint', 'price:6..'],
+        ],
         ['P' => 'Matt', 'R' => 'Matt'],
         ['filled' => 2, 'new_values' => []],
     ],
@@ -107,7 +134,12 @@ test('each source fills what is missing, and nothing else', function (array $inp
 test('what a person or a feed says wins over a rule, an earlier rule over a later one', function (): void {
     $later = rule(['definition' => 'finish', 'source' => 'fixed', 'value' => 'Satin']);
     expect(ruled('finish'))->toBe(['P' => 'Satin', 'R' => 'Satin']);
-    $first = rule(['definition' => 'finish', 'source' => 'fixed', 'value' => 'Gloss', 'scope' => ['category:oil']]);
+    $first = rule([
+        'definition' => 'finish',
+        'source' => 'fixed',
+        'value' => 'Gloss',
+        'scope' => ['category:oil'],
+    ]);
     expect(ruled('finish'))->toBe(['P' => 'Satin', 'R' => 'Satin']);
     app(EditRules::class)->order([$first->id, $later->id]);
     expect(ruled('finish'))->toBe(['P' => 'Gloss', 'R' => 'Satin']);
@@ -124,15 +156,21 @@ test('a rule runs after each reading, follows when it is changed, and goes with 
     $rule = rule(['definition' => 'finish', 'source' => 'category', 'branch' => 'paint']);
     $this->read("sku,name,category\nN,New,Paint > Oil\n", feed: 'Second');
     expect(ruled('finish'))->toBe(['N' => 'Oil', 'P' => 'Oil', 'R' => 'Gouache']);
-    app(EditRules::class)
-        ->save(
-            $rule->refresh(),
-            RuleForm::from(['definition' => 'finish', 'source' => 'fixed', 'value' => 'Satin', 'scope' => ['category:oil']]),
-            $rule->version,
-        );
+    app(EditRules::class)->save(
+        $rule->refresh(),
+        RuleForm::from([
+            'definition' => 'finish',
+            'source' => 'fixed',
+            'value' => 'Satin',
+            'scope' => ['category:oil'],
+        ]),
+        $rule->version,
+    );
     expect(ruled('finish'))->toBe(['N' => 'Satin', 'P' => 'Satin']);
     app(EditRules::class)->pause($rule->refresh(), true);
-    Item::query()->where('sku', 'R')->update(['category_id' => Item::query()->where('sku', 'P')->value('category_id')]);
+    Item::query()
+        ->where('sku', 'R')
+        ->update(['category_id' => Item::query()->where('sku', 'P')->value('category_id')]);
     app(RunRules::class)();
     expect(ruled('finish'))->toBe(['N' => 'Satin', 'P' => 'Satin']);
     $removed = app(EditRules::class)->remove($rule->refresh());
@@ -140,42 +178,62 @@ test('a rule runs after each reading, follows when it is changed, and goes with 
     app(TakeBack::class)($removed);
     expect(ruled('finish'))
         ->toBe(['N' => 'Satin', 'P' => 'Satin'])
-        ->and(fn () => app(EditRules::class)->save(
-            $rule->refresh(),
-            RuleForm::from(['definition' => 'finish', 'source' => 'fixed', 'value' => 'Matt']),
-            1,
-        ))
+        ->and(
+            fn () => app(EditRules::class)->save(
+                $rule->refresh(),
+                RuleForm::from(['definition' => 'finish', 'source' => 'fixed', 'value' => 'Matt']),
+                1,
+            ),
+        )
         ->toThrow(Refused::class, 'Someone else saved');
 });
 
 test('rules that make no sense are refused by field', function (array $input, string $reason): void {
     expect(fn () => RuleForm::from($input + ['definition' => 'finish']))->toThrow(Refused::class, $reason);
-})->with([[['source' => 'magic'], 'takes its values from'], [['source' => 'category', 'branch' => 'nowhere'], 'Choose the branch'], [['source' => 'number', 'field' => 'volume', 'bands' => '5..1: x'], 'ends before it begins'],
-    [
-        ['source' => 'number', 'field' => 'volume', 'bands' => 'five: x'],
-        'Line 1 is not a band',
-    ], [
-        ['source' => 'number', 'field' => 'color', 'bands' => '..5: x'],
-        'Choose a number',
-    ], [['source' => 'definition', 'from' => 'finish'], 'from itself'],
-    [['source' => 'fixed', 'value' => ''], 'A value is missing'], [['source' => 'words', 'lines' => ': a'], 'A value is missing'], [['definition' => 'volume', 'source' => 'words'], 'Say which words'], [
-        ['source' => 'fixed', 'value' => 'x', 'scope' => ['category:nowhere']],
-        'no category',
-    ]]);
+})->with([
+    [['source' => 'magic'], 'takes its values from'],
+    [['source' => 'category', 'branch' => 'nowhere'], 'Choose the branch'],
+    [['source' => 'number', 'field' => 'volume', 'bands' => '5..1: x'], 'ends before it begins'],
+    [['source' => 'number', 'field' => 'volume', 'bands' => 'five: x'], 'Line 1 is not a band'],
+    [['source' => 'number', 'field' => 'color', 'bands' => '..5: x'], 'Choose a number'],
+    [['source' => 'definition', 'from' => 'finish'], 'from itself'],
+    [['source' => 'fixed', 'value' => ''], 'A value is missing'],
+    [['source' => 'words', 'lines' => ': a'], 'A value is missing'],
+    [['definition' => 'volume', 'source' => 'words'], 'Say which words'],
+    [['source' => 'fixed', 'value' => 'x', 'scope' => ['category:nowhere']], 'no category'],
+]);
 
-test('a rule that names something which is gone keeps what it filled, fills no more, and does not stop a reading', function (): void {
-    $broken = rule(['definition' => 'finish', 'source' => 'definition', 'from' => 'color', 'table' => 'Red: Gloss']);
-    $other = rule(['definition' => 'range', 'source' => 'fixed', 'value' => 'All', 'scope' => ['category:brushes']]);
-    expect(ruled('finish'))->toBe(['P' => 'Gloss']);
-    $deleted = app(EndDefinition::class)->delete(Definition::query()->where('slug', 'color')->firstOrFail());
-    expect($broken->refresh()->load('definition')->problem())
-        ->toContain('Choose the definition')
-        ->and($other->refresh()->load('definition')->problem())
-        ->toBeNull();
-    $this->read("sku,name,category\nN,New,Brushes > Round\n", feed: 'Second');
-    expect(ruled('finish'))->toBe(['P' => 'Gloss'])->and(ruled('range'))->toBe(['N' => 'All', 'Q' => 'All']);
-    $this->actingAs($this->person())->get('/rules')->assertOk()->assertSee('cannot run');
-    $this->get("/rules?rule={$broken->id}")->assertOk()->assertSee('Choose the definition');
-    app(TakeBack::class)($deleted);
-    expect($broken->refresh()->load('definition')->problem())->toBeNull();
-});
+test(
+    'a rule that names something which is gone keeps what it filled, fills no more, and does not stop a reading',
+    function (): void {
+        $broken = rule([
+            'definition' => 'finish',
+            'source' => 'definition',
+            'from' => 'color',
+            'table' => 'Red: Gloss',
+        ]);
+        $other = rule([
+            'definition' => 'range',
+            'source' => 'fixed',
+            'value' => 'All',
+            'scope' => ['category:brushes'],
+        ]);
+        expect(ruled('finish'))->toBe(['P' => 'Gloss']);
+        $deleted = app(EndDefinition::class)->delete(Definition::query()->where('slug', 'color')->firstOrFail());
+        expect($broken->refresh()->load('definition')->problem())
+            ->toContain('Choose the definition')
+            ->and($other->refresh()->load('definition')->problem())
+            ->toBeNull();
+        $this->read("sku,name,category\nN,New,Brushes > Round\n", feed: 'Second');
+        expect(ruled('finish'))
+            ->toBe(['P' => 'Gloss'])
+            ->and(ruled('range'))
+            ->toBe(['N' => 'All', 'Q' => 'All']);
+        $this->actingAs($this->person())->get('/rules')->assertOk()->assertSee('cannot run');
+        $this->get("/rules?rule={$broken->id}")
+            ->assertOk()
+            ->assertSee('Choose the definition');
+        app(TakeBack::class)($deleted);
+        expect($broken->refresh()->load('definition')->problem())->toBeNull();
+    },
+);

@@ -18,8 +18,8 @@ function likely(string $csv): array
     $file = fopen('php://temp', 'w+b');
     fwrite($file, $csv);
     rewind($file);
-    $resolve = new ResolveColumns;
-    $targets = $resolve(CsvFile::open($file), Feed::query()->first(), new ColumnMap);
+    $resolve = new ResolveColumns();
+    $targets = $resolve(CsvFile::open($file), Feed::query()->first(), new ColumnMap());
     $found = LikelyDefinition::among($targets, $resolve->seen());
 
     return array_combine(
@@ -33,14 +33,21 @@ beforeEach(fn () => $this->read("sku,Color,Finish\nA,Red,Gloss\nB,Blue,Matt\nC,G
 test('a renamed column leads to the definition whose values it holds', function (string $csv, array $found): void {
     expect(likely($csv))->toBe($found);
 })->with([
-    'most values are known' => ["sku,Farbton\nA,red\nB,BLUE \nC,Sage\n", ['Farbton' => ['color', '2 of 3 values are those of Color']]],
+    'most values are known' => [
+        "sku,Farbton\nA,red\nB,BLUE \nC,Sage\n",
+        ['Farbton' => ['color', '2 of 3 values are those of Color']],
+    ],
     'few are known, but its heading says so' => [
-        "sku,Colour name\nA,red\nB,Blue\nC,Sage\nD,Navy\nE,Teal\nF,Rust\nG,Plum\n", ['Colour name' => ['color', '2 of 7 values are those of Color']],
+        "sku,Colour name\nA,red\nB,Blue\nC,Sage\nD,Navy\nE,Teal\nF,Rust\nG,Plum\n",
+        ['Colour name' => ['color', '2 of 7 values are those of Color']],
     ],
     'few are known' => ["sku,Mood\nA,red\nB,Blue\nC,Sage\nD,Navy\nE,Teal\nF,Rust\nG,Plum\n", []],
     'one value is no evidence' => ["sku,Mood\nA,red\nB,calm\n", []],
     'another column leads there already' => ["sku,Color,Accent\nA,Red,Blue\nB,Blue,Red\n", []],
-    'two renamed ones do not lead to the same' => ["sku,Tone,Shade\nA,Red,Blue\nB,Blue,Red\n", ['Tone' => ['color', '2 of 2 values are those of Color']]],
+    'two renamed ones do not lead to the same' => [
+        "sku,Tone,Shade\nA,Red,Blue\nB,Blue,Red\n",
+        ['Tone' => ['color', '2 of 2 values are those of Color']],
+    ],
     'numbers are no values' => ["sku,Weight\nA,5\nB,6\n", []],
 ]);
 
@@ -50,7 +57,10 @@ test('nothing is decided without a person: the command makes a definition of its
 });
 
 test('yes and no alone are no evidence', function (): void {
-    $this->read("sku,Vegan,Kind\nA,Yes,yes\nB,No,no\nC,yes,maybe\nD,no,other\n", '{"columns": {"Vegan": {"kind": "choice"}, "Kind": {"kind": "choice"}}}');
+    $this->read(
+        "sku,Vegan,Kind\nA,Yes,yes\nB,No,no\nC,yes,maybe\nD,no,other\n",
+        '{"columns": {"Vegan": {"kind": "choice"}, "Kind": {"kind": "choice"}}}',
+    );
     expect(likely("sku,Handmade\nA,yes\nB,no\nC,perhaps\nD,sometimes\n"))->toBe([]);
 });
 
@@ -63,11 +73,17 @@ test('what the form says is what is checked and read, also where another definit
     $this->get("/feeds/readings/{$reading->id}")->assertSee('2 of 2 values are those of Color');
     $this->post("/feeds/readings/{$reading->id}/read", $form)->assertSessionHasErrors('refused');
     $this->post("/feeds/readings/{$reading->id}/check", $form);
-    $this->get("/feeds/readings/{$reading->id}")->assertSee('new: Farbton')->assertDontSee('values are those of Color');
-    $this->from('/feeds')->post("/feeds/readings/{$reading->id}/read", ['targets' => ['sku', 'color']] + $form)->assertSessionHasErrors('refused');
+    $this->get("/feeds/readings/{$reading->id}")
+        ->assertSee('new: Farbton')
+        ->assertDontSee('values are those of Color');
+    $this->from('/feeds')
+        ->post("/feeds/readings/{$reading->id}/read", ['targets' => ['sku', 'color']] + $form)
+        ->assertSessionHasErrors('refused');
     expect(Definition::query()->where('slug', 'farbton')->exists())->toBeFalse();
     $this->post("/feeds/readings/{$reading->id}/check", $form);
     $this->post("/feeds/readings/{$reading->id}/read", $form)->assertSessionHasNoErrors();
-    expect(Definition::query()->where('slug', 'farbton')->exists())->toBeTrue()
-        ->and(Definition::query()->where('slug', 'color')->firstOrFail()->values()->count())->toBe(4);
+    expect(Definition::query()->where('slug', 'farbton')->exists())
+        ->toBeTrue()
+        ->and(Definition::query()->where('slug', 'color')->firstOrFail()->values()->count())
+        ->toBe(4);
 });

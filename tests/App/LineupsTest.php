@@ -38,7 +38,9 @@ P5,,Wide brush,Brushes,Ninefold,8,2,,80,Soft hair,2026-02-11
 P6,,Fine brush,Brushes,Loxholm,9,0,,8,,
 ';
 
-const STOCKED_MAP = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice"}, "Weight": {"attribute": "weight", "label": "Weight", "kind": "number", "unit": "g"}, "Note": {"attribute": "note", "label": "Note", "kind": "text"}, "Made": {"attribute": "made", "label": "Made", "kind": "date"}}}';
+const STOCKED_MAP = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice"}, "Weight": {"attribute": '.
+    '"weight", "label": "Weight", "kind": "number", "unit": "g"}, "Note": {"attribute": "note", "label": "Note", "kind": '.
+    '"text"}, "Made": {"attribute": "made", "label": "Made", "kind": "date"}}}';
 
 beforeEach(function (): void {
     $this->read(STOCKED, STOCKED_MAP);
@@ -81,101 +83,123 @@ function goodsOn(Tests\Support\CatalogTestCase $test, string $path): array
     return array_map(trim(...), $found[1]);
 }
 
-test('a branch drops, adds, changes and orders filters; its pages get that, others do not, and all of it is taken back', function (): void {
-    $edit = app(EditLineup::class);
-    $paint = 'below:'.pageOf('paint');
-    $edit->drop('brand', $paint);
-    $edit->add('weight', $paint);
-    $edit->order(['weight', 'price', 'color'], $paint);
-    saveFilter('color', ['title' => 'Shade', 'columns' => 3], $paint);
-    saveFilter('price', ['title' => 'Cost'], 'only:'.pageOf('oil'));
-    $this->publish();
-    expect(shownOn($this, '/shop'))
-        ->toBe(['Color', 'Brand', 'Price'])
-        ->and(shownOn($this, '/shop/c/paint'))
-        ->toBe(['Weight', 'Price', 'Shade'])
-        ->and(shownOn($this, '/shop/c/oil'))
-        ->toBe(['Weight', 'Cost', 'Shade'])
-        ->and(shownOn($this, '/shop/c/brushes'))
-        ->toBe(['Brand', 'Price'])
-        ->and(shownOn($this, '/shop/search?q=ink'))
-        ->toBe(['Color', 'Price']);
-    $composed = Compositions::load()->of(pageOf('oil'));
-    expect($composed->filters['color']->changed)->toHaveKeys(['title', 'columns'])->and(array_keys($composed->dropped))->toBe(['brand']);
-    // What is changed at the top still reaches the branch, save for what it says itself.
-    saveFilter('color', ['title' => 'Hue', 'help' => 'Look closely']);
-    expect(Compositions::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray(['title' => 'Shade', 'help' => 'Look closely']);
-    app(ChangeFilter::class)->fallBack('color', $paint, 'title');
-    expect(Compositions::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray(['title' => 'Hue', 'columns' => 3]);
-    app(MoveLineup::class)->copy($paint, 'below:'.pageOf('brushes'));
-    expect(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))->toBe(['weight', 'price', 'color']);
-    app(MoveLineup::class)->copy('below:'.pageOf('brushes'), 'search', move: true);
-    expect(array_keys(Compositions::load()->of('search')->filters))
-        ->toBe(['weight', 'price', 'color'])
-        ->and(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))
-        ->toBe(['color', 'brand', 'price']);
-    app(MoveLineup::class)->remove($paint);
-    expect(array_keys(Compositions::load()->of(pageOf('ink'))->filters))
-        ->toBe(['color', 'brand', 'price'])
-        ->and(fn () => app(MoveLineup::class)->remove('shop'))
-        ->toThrow(Refused::class);
-    while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === 'Line-ups') {
-        app(TakeBack::class)($newest);
-    }
-    expect(Compositions::load()->of('shop')->filters)
-        ->toBe([])
-        ->and(DB::table('filter_changes')->count())
-        ->toBe(0)
-        ->and(DB::table('lineups')->count())
-        ->toBe(1);
-});
-
-test('only these: a merge, a rename and a gathering carry over by themselves, and new terms wait to be admitted', function (): void {
-    $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
-    saveFilter('color', ['terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'seen' => FilterForm::newest()]);
-    $terms = function (): array {
+test(
+    'a branch drops, adds, changes and orders filters; its pages get that, others do not, and all of it is taken back',
+    function (): void {
+        $edit = app(EditLineup::class);
+        $paint = 'below:'.pageOf('paint');
+        $edit->drop('brand', $paint);
+        $edit->add('weight', $paint);
+        $edit->order(['weight', 'price', 'color'], $paint);
+        saveFilter('color', ['title' => 'Shade', 'columns' => 3], $paint);
+        saveFilter('price', ['title' => 'Cost'], 'only:'.pageOf('oil'));
         $this->publish();
-        preg_match_all('/name="color\[\]" value="([^"]+)"/', (string) $this->get('/shop')->getContent(), $found);
+        expect(shownOn($this, '/shop'))
+            ->toBe(['Color', 'Brand', 'Price'])
+            ->and(shownOn($this, '/shop/c/paint'))
+            ->toBe(['Weight', 'Price', 'Shade'])
+            ->and(shownOn($this, '/shop/c/oil'))
+            ->toBe(['Weight', 'Cost', 'Shade'])
+            ->and(shownOn($this, '/shop/c/brushes'))
+            ->toBe(['Brand', 'Price'])
+            ->and(shownOn($this, '/shop/search?q=ink'))
+            ->toBe(['Color', 'Price']);
+        $composed = Compositions::load()->of(pageOf('oil'));
+        expect($composed->filters['color']->changed)
+            ->toHaveKeys(['title', 'columns'])
+            ->and(array_keys($composed->dropped))
+            ->toBe(['brand']);
+        // What is changed at the top still reaches the branch, save for what it says itself.
+        saveFilter('color', ['title' => 'Hue', 'help' => 'Look closely']);
+        expect(Compositions::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray([
+            'title' => 'Shade',
+            'help' => 'Look closely',
+        ]);
+        app(ChangeFilter::class)->fallBack('color', $paint, 'title');
+        expect(Compositions::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray([
+            'title' => 'Hue',
+            'columns' => 3,
+        ]);
+        app(MoveLineup::class)->copy($paint, 'below:'.pageOf('brushes'));
+        expect(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))->toBe(['weight', 'price', 'color']);
+        app(MoveLineup::class)->copy('below:'.pageOf('brushes'), 'search', move: true);
+        expect(array_keys(Compositions::load()->of('search')->filters))
+            ->toBe(['weight', 'price', 'color'])
+            ->and(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))
+            ->toBe(['color', 'brand', 'price']);
+        app(MoveLineup::class)->remove($paint);
+        expect(array_keys(Compositions::load()->of(pageOf('ink'))->filters))
+            ->toBe(['color', 'brand', 'price'])
+            ->and(fn () => app(MoveLineup::class)->remove('shop'))
+            ->toThrow(Refused::class);
+        while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === 'Line-ups') {
+            app(TakeBack::class)($newest);
+        }
+        expect(Compositions::load()->of('shop')->filters)
+            ->toBe([])
+            ->and(DB::table('filter_changes')->count())
+            ->toBe(0)
+            ->and(DB::table('lineups')->count())
+            ->toBe(1);
+    },
+);
 
-        return array_map(trim(...), $found[1]);
-    };
-    expect($terms())->toBe(['crimson', 'sage']);
-    $merge = app(MergeValues::class);
-    expect(MergeConsequences::of(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]), app(ProductCounts::class))->handPicked)
-        ->toBe(['Color (Whole shop)'])
-        ->and(app(GatherValues::class)->consequences(colors(), 'Reds', [$id('Cerulean')])->handPicked)
-        ->toBe([]);
-    $merge(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]));
-    expect($terms())->toBe(['crimson', 'olive']);
-    app(GatherValues::class)(colors(), 'Reds', [$id('Crimson')]);
-    expect($terms())->toBe(['olive', 'reds']);
-    $new = app(CreateValue::class)(colors(), 'Gamboge');
-    $this->read("sku,category,Color\nP9,Paint,Gamboge\n", STOCKED_MAP);
-    $filter = Compositions::load()->of('shop')->filters['color']->settings();
-    expect($terms())
-        ->toBe(['olive', 'reds'])
-        ->and(FilterForm::isWaiting($filter, $new))
-        ->toBeTrue()
-        ->and(FilterForm::isWaiting($filter, $id('Cerulean')))
-        ->toBeFalse();
-    $this->actingAs($this->person())->get('/line-ups?filter=color')->assertSee('1 waiting')->assertSee('New, and not shown yet');
-    $this->post('/line-ups/color/admit', ['page' => 'shop', 'admit' => [$new]])->assertSessionHas('done');
-    expect($terms())->toBe(['gamboge', 'olive', 'reds']);
-    saveFilter('color', ['terms' => 'except', 'chosen' => [Umbrella::TERM + (int) Umbrella::query()->value('id')]]);
-    expect($terms())->toBe(['cerulean', 'gamboge', 'olive']);
-});
+test(
+    'only these: a merge, a rename and a gathering carry over by themselves, and new terms wait to be admitted',
+    function (): void {
+        $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
+        saveFilter('color', ['terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'seen' => FilterForm::newest()]);
+        $terms = function (): array {
+            $this->publish();
+            preg_match_all('/name="color\[\]" value="([^"]+)"/', (string) $this->get('/shop')->getContent(), $found);
+
+            return array_map(trim(...), $found[1]);
+        };
+        expect($terms())->toBe(['crimson', 'sage']);
+        $merge = app(MergeValues::class);
+        expect(
+            MergeConsequences::of(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]), app(ProductCounts::class))
+                ->handPicked,
+        )
+            ->toBe(['Color (Whole shop)'])
+            ->and(app(GatherValues::class)->consequences(colors(), 'Reds', [$id('Cerulean')])->handPicked)
+            ->toBe([]);
+        $merge(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]));
+        expect($terms())->toBe(['crimson', 'olive']);
+        app(GatherValues::class)(colors(), 'Reds', [$id('Crimson')]);
+        expect($terms())->toBe(['olive', 'reds']);
+        $new = app(CreateValue::class)(colors(), 'Gamboge');
+        $this->read("sku,category,Color\nP9,Paint,Gamboge\n", STOCKED_MAP);
+        $filter = Compositions::load()->of('shop')->filters['color']->settings();
+        expect($terms())
+            ->toBe(['olive', 'reds'])
+            ->and(FilterForm::isWaiting($filter, $new))
+            ->toBeTrue()
+            ->and(FilterForm::isWaiting($filter, $id('Cerulean')))
+            ->toBeFalse();
+        $this->actingAs($this->person())
+            ->get('/line-ups?filter=color')
+            ->assertSee('1 waiting')
+            ->assertSee('New, and not shown yet');
+        $this->post('/line-ups/color/admit', ['page' => 'shop', 'admit' => [$new]])->assertSessionHas('done');
+        expect($terms())->toBe(['gamboge', 'olive', 'reds']);
+        saveFilter('color', ['terms' => 'except', 'chosen' => [Umbrella::TERM + (int) Umbrella::query()->value('id')]]);
+        expect($terms())->toBe(['cerulean', 'gamboge', 'olive']);
+    },
+);
 
 test('bands, dates, texts, categories below and values below their umbrellas narrow the shop', function (): void {
     app(GatherValues::class)(colors(), 'Green', [FindValue::named(colors(), 'Sage')->id, FindValue::named(colors(), 'Olive')->id]);
     app(EditLineup::class)->several(['weight', 'note', 'made', 'category', 'stock', 'added']);
     saveFilter('color', ['control' => 'nested']);
-    saveFilter(
-        'weight',
-        [
-            'control' => 'bands',
-            'bands' => [['from' => null, 'to' => 10], ['from' => 10, 'to' => 100, 'label' => 'Middling'], ['from' => 100, 'to' => null]],
+    saveFilter('weight', [
+        'control' => 'bands',
+        'bands' => [
+            ['from' => null, 'to' => 10],
+            ['from' => 10, 'to' => 100, 'label' => 'Middling'],
+            ['from' => 100, 'to' => null],
         ],
-    );
+    ]);
     saveFilter('note', ['open' => true]);
     $this->publish();
     expect(goodsOn($this, '/shop?weight=..10'))
@@ -190,8 +214,9 @@ test('bands, dates, texts, categories below and values below their umbrellas nar
         ->toBe(['Crimson ink', 'Olive oil'])
         ->and(goodsOn($this, '/shop?made=2026-02-01..2026-02-11'))
         ->toBe(['Olive oil', 'Wide brush']);
-    $this->get('/shop?'.http_build_query(['made' => ['from' => '2026-02-11', 'to' => '2026-02-01']]))
-        ->assertRedirect('/shop?made=2026-02-01..2026-02-11');
+    $this->get('/shop?'.http_build_query(['made' => ['from' => '2026-02-11', 'to' => '2026-02-01']]))->assertRedirect(
+        '/shop?made=2026-02-01..2026-02-11',
+    );
     expect(goodsOn($this, '/shop?category=brushes'))
         ->toBe(['Fine brush', 'Wide brush'])
         ->and(goodsOn($this, '/shop?color=green'))
@@ -206,23 +231,25 @@ test('bands, dates, texts, categories below and values below their umbrellas nar
     // Without a filter that nests them, the address of a value under an umbrella leads to the umbrella.
     saveFilter('color', ['control' => 'ticks']);
     $this->publish();
-    expect(goodsOn($this, '/shop?note=cafe'))->toBe([])->and(goodsOn($this, '/shop?note=cafe%20red'))->toBe(['Crimson ink']);
+    expect(goodsOn($this, '/shop?note=cafe'))
+        ->toBe([])
+        ->and(goodsOn($this, '/shop?note=cafe%20red'))
+        ->toBe(['Crimson ink']);
     $this->get('/shop?color=sage')->assertRedirect('/shop?color=green');
 });
 
 test('sold-out products are shown last or hidden until asked for, and sort orders are the shop\'s own', function (): void {
-    app(EditLineup::class)
-        ->page(
-            [
-                'sold_out' => 'last',
-                'sorts' => [
-                    ['name' => 'Heaviest', 'by' => [['weight', true], ['name', false]]],
-                    ['name' => 'Dearest', 'by' => [['price', true]]],
-                    ['name' => 'Off', 'by' => [['name', false]], 'active' => false],
-                ],
+    app(EditLineup::class)->page(
+        [
+            'sold_out' => 'last',
+            'sorts' => [
+                ['name' => 'Heaviest', 'by' => [['weight', true], ['name', false]]],
+                ['name' => 'Dearest', 'by' => [['price', true]]],
+                ['name' => 'Off', 'by' => [['name', false]], 'active' => false],
             ],
-            'shop',
-        );
+        ],
+        'shop',
+    );
     app(EditLineup::class)->page(['sold_out' => 'hidden'], 'below:'.pageOf('brushes'));
     $this->publish();
     expect(goodsOn($this, '/shop'))
@@ -254,9 +281,13 @@ test('a category can list its own products only, and the search finds by words',
 });
 
 test('a product shows its properties in their sections', function (): void {
-    Definition::query()->where('slug', 'weight')->update(['section' => 'Measures']);
+    Definition::query()
+        ->where('slug', 'weight')
+        ->update(['section' => 'Measures']);
     $this->publish();
-    $this->get('/shop/p/P1')->assertOk()->assertSeeInOrder(['Color', 'Sage', 'Measures', 'Weight', '10 g']);
+    $this->get('/shop/p/P1')
+        ->assertOk()
+        ->assertSeeInOrder(['Color', 'Sage', 'Measures', 'Weight', '10 g']);
 });
 
 test('where nothing is left, it says which one filter to drop and what that brings', function (): void {
@@ -270,20 +301,23 @@ test('where nothing is left, it says which one filter to drop and what that brin
 
 test('looks, labels, order, pins and columns of a filter are its own, and the shop shows them', function (): void {
     $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
-    saveFilter(
-        'color',
-        [
-            'control' => 'cubes',
-            'columns' => 4,
-            'order' => 'products',
-            'pinned' => [$id('Olive')],
-            'looks' => [$id('Crimson') => ['label' => 'Deep red', 'colors' => ['#770011']]],
-            'title_shown' => false,
-            'counts' => false,
-            'more' => 1,
-        ],
-    );
-    saveFilter('price', ['prefix' => 'EUR ', 'decimals' => 2, 'from' => 1, 'to' => 51, 'step' => 5]);
+    saveFilter('color', [
+        'control' => 'cubes',
+        'columns' => 4,
+        'order' => 'products',
+        'pinned' => [$id('Olive')],
+        'looks' => [$id('Crimson') => ['label' => 'Deep red', 'colors' => ['#770011']]],
+        'title_shown' => false,
+        'counts' => false,
+        'more' => 1,
+    ]);
+    saveFilter('price', [
+        'prefix' => 'EUR ',
+        'decimals' => 2,
+        'from' => 1,
+        'to' => 51,
+        'step' => 5,
+    ]);
     $this->publish();
     $html = (string) $this->get('/shop')->getContent();
     preg_match_all('/name="color\[\]" value="([^"]+)"/', $html, $found);
@@ -301,11 +335,23 @@ test('looks, labels, order, pins and columns of a filter are its own, and the sh
 test('what filters earn is worked out on the draft, and proposed from nothing', function (): void {
     $rows = "sku,name,category,brand,price,Color,Tone,Grade\n";
     for ($i = 0; $i < 120; $i++) {
-        $rows .= "B{$i},Thing {$i},Shelf,".($i % 3 === 0 ? 'Ninefold' : 'Loxholm').','.(1 + $i % 40).','.['Red', 'Blue', 'Green', 'Gray'][$i % 4].','.['Warm', 'Cold', 'Mild', 'Plain'][$i % 4].','.($i < 10 ? 'A' : '')."\n";
+        $rows .=
+            "B{$i},Thing {$i},Shelf,".
+            ($i % 3 === 0 ? 'Ninefold' : 'Loxholm').
+            ','.
+            (1 + ($i % 40)).
+            ','.
+            ['Red', 'Blue', 'Green', 'Gray'][$i % 4].
+            ','.
+            ['Warm', 'Cold', 'Mild', 'Plain'][$i % 4].
+            ','.
+            ($i < 10 ? 'A' : '').
+            "\n";
     }
     $this->read(
         $rows,
-        '{"columns": {"Color": {"attribute": "color", "kind": "choice"}, "Tone": {"attribute": "tone", "kind": "choice"}, "Grade": {"attribute": "grade", "kind": "choice"}}}',
+        '{"columns": {"Color": {"attribute": "color", "kind": "choice"}, "Tone": {"attribute": "tone", "kind": "choice"}, '.
+        '"Grade": {"attribute": "grade", "kind": "choice"}}}',
     );
     app(EditLineup::class)->several(['tone', 'grade']);
     $page = pageOf('shelf');
@@ -340,37 +386,61 @@ test('what filters earn is worked out on the draft, and proposed from nothing', 
     $proposed = array_map(fn ($one): string => $one->key, app(PageWorth::class)->proposal($page, 8));
     expect($proposed)
         ->toContain('color')
-        ->toContain('brand')->not
-        ->toContain('tone')->not
-        ->toContain('grade')
+        ->toContain('brand')
+        ->not->toContain('tone')
+        ->not->toContain('grade')
         ->and(app(PageWorth::class)->order($page, $lineup)[count($lineup->filters) - 1])
         ->toBeIn(['tone', 'grade']);
     $this->actingAs($this->person());
-    foreach (['', '&propose=order', '&propose=lineup', '&why=1', '&filter=price&bands=steps&number=4', '&filter=price&bands=shares', '&with=shop', '&at=only'] as $more) {
+    foreach (
+        [
+            '',
+            '&propose=order',
+            '&propose=lineup',
+            '&why=1',
+            '&filter=price&bands=steps&number=4',
+            '&filter=price&bands=shares',
+            '&with=shop',
+            '&at=only',
+        ] as $more
+    ) {
         $this->get("/line-ups?page={$page}{$more}")->assertOk();
     }
     $this->get('/line-ups?page=shelf&why=1')->assertSee('covers 100 % of 120 products');
     $this->get('/line-ups?page=nowhere')->assertSessionHasErrors('refused');
 });
 
-test('bad settings are refused, naming the field, and nothing is lost', function (string $field, array $input, string $why): void {
+test('bad settings are refused, naming the field, and nothing is lost', function (
+    string $field,
+    array $input,
+    string $why,
+): void {
     $this->actingAs($this->person());
     $given = Compositions::load()->of('shop')->filters['price']->given;
     $this->put(
         '/line-ups/price',
-        $input + ['title' => 'Price', 'control' => 'scale', 'page' => 'shop', 'token' => ChangeFilter::token($given)],
-    )
-        ->assertSessionHasErrors([$field => $why]);
+        $input + [
+            'title' => 'Price',
+            'control' => 'scale',
+            'page' => 'shop',
+            'token' => ChangeFilter::token($given),
+        ],
+    )->assertSessionHasErrors([$field => $why]);
     expect(Compositions::load()->of('shop')->filters['price']->given)->toBe($given);
 })->with([
-    ['title', ['title' => ' '], 'A filter needs a title of 1 to 100 characters.'], ['title', ['title' => 'Color'], 'Another filter of this line-up is titled "Color".'], ['step', ['step' => '-1'], 'The step is a number above zero, for example 5 or 0.5.'], [
-        'step', ['step' => 'x'], 'The step is a number, for example 5 or 0.5; "x" is none.',
-    ],
-    ['to', ['from' => '9', 'to' => '3'], 'The scale ends before it begins.'], ['control', ['control' => 'cubes'], 'Cubes with colors or pictures does not fit what Price holds.'], ['bands', ['control' => 'bands', 'bands' => [['from' => 'a']]], 'Band 1: "a" is not a number.'], [
+    ['title', ['title' => ' '], 'A filter needs a title of 1 to 100 characters.'],
+    ['title', ['title' => 'Color'], 'Another filter of this line-up is titled "Color".'],
+    ['step', ['step' => '-1'], 'The step is a number above zero, for example 5 or 0.5.'],
+    ['step', ['step' => 'x'], 'The step is a number, for example 5 or 0.5; "x" is none.'],
+    ['to', ['from' => '9', 'to' => '3'], 'The scale ends before it begins.'],
+    ['control', ['control' => 'cubes'], 'Cubes with colors or pictures does not fit what Price holds.'],
+    ['bands', ['control' => 'bands', 'bands' => [['from' => 'a']]], 'Band 1: "a" is not a number.'],
+    [
         'bands',
         ['control' => 'bands', 'bands' => [['from' => '9', 'to' => '2']]],
         'Band 1: a band cannot end (2) before it begins (9).',
-    ], ['bands', ['control' => 'bands'], 'Bands need at least one, with a lower or an upper end. Let Lokum propose some.'],
+    ],
+    ['bands', ['control' => 'bands'], 'Bands need at least one, with a lower or an upper end. Let Lokum propose some.'],
 ]);
 
 test('an edition keeps the line-up of every page, and pages with the same one share it', function (): void {
@@ -384,22 +454,26 @@ test('an edition keeps the line-up of every page, and pages with the same one sh
 
 test('what a form does not show stays: chosen terms, looks; what it clears goes back to the definition', function (): void {
     $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
-    saveFilter(
-        'color',
-        ['terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'looks' => [$id('Sage') => ['label' => 'Soft green']]],
-    );
+    saveFilter('color', [
+        'terms' => 'only',
+        'chosen' => [$id('Sage'), $id('Crimson')],
+        'looks' => [$id('Sage') => ['label' => 'Soft green']],
+    ]);
     app(EditLineup::class)->add('weight');
     $this->actingAs($this->person());
     $given = Compositions::load()->of('shop')->filters['color']->given;
-    $this->put(
-        '/line-ups/color',
-        [
-            'page' => 'shop', 'title' => 'Color', 'token' => ChangeFilter::token($given), 'terms' => 'only',
-            'chosen' => [$id('Sage'), $id('Crimson')], 'look_label' => [$id('Crimson') => 'Deep red'], 'open' => 1, 'shown' => 1,
-            'counts' => 1, 'title_shown' => 1,
-        ],
-    )
-        ->assertSessionHasNoErrors();
+    $this->put('/line-ups/color', [
+        'page' => 'shop',
+        'title' => 'Color',
+        'token' => ChangeFilter::token($given),
+        'terms' => 'only',
+        'chosen' => [$id('Sage'), $id('Crimson')],
+        'look_label' => [$id('Crimson') => 'Deep red'],
+        'open' => 1,
+        'shown' => 1,
+        'counts' => 1,
+        'title_shown' => 1,
+    ])->assertSessionHasNoErrors();
     $after = Compositions::load()->of('shop')->filters['color']->settings();
     expect($after->chosen)
         ->toBe([$id('Sage'), $id('Crimson')])
@@ -409,31 +483,31 @@ test('what a form does not show stays: chosen terms, looks; what it clears goes 
         ->toBe('Deep red');
     saveFilter('weight', ['unit' => 'grams']);
     expect(Compositions::load()->of('shop')->filters['weight']->settings()->unit)->toBe('grams');
-    $this->put(
-        '/line-ups/weight',
-        [
-            'page' => 'shop',
-            'title' => 'Weight',
-            'unit' => '',
-            'open' => 1,
-            'shown' => 1,
-            'counts' => 1,
-            'title_shown' => 1,
-            'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['weight']->given),
-        ],
-    )
-        ->assertSessionHasNoErrors();
+    $this->put('/line-ups/weight', [
+        'page' => 'shop',
+        'title' => 'Weight',
+        'unit' => '',
+        'open' => 1,
+        'shown' => 1,
+        'counts' => 1,
+        'title_shown' => 1,
+        'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['weight']->given),
+    ])->assertSessionHasNoErrors();
     expect(Compositions::load()->of('shop')->filters['weight']->settings()->unit)->toBe('g');
     // Saved on a branch as it is, nothing is said there.
     $paint = pageOf('paint');
     $same = Compositions::load()->of($paint)->filters['weight']->given;
-    $this->put(
-        '/line-ups/weight',
-        [
-            'page' => $paint, 'title' => 'Weight', 'unit' => 'g', 'open' => 1, 'shown' => 1, 'counts' => 1, 'title_shown' => 1,
-            'more' => 12, 'columns' => 2, 'token' => ChangeFilter::token($same),
-        ],
-    )
-        ->assertSessionHasNoErrors();
+    $this->put('/line-ups/weight', [
+        'page' => $paint,
+        'title' => 'Weight',
+        'unit' => 'g',
+        'open' => 1,
+        'shown' => 1,
+        'counts' => 1,
+        'title_shown' => 1,
+        'more' => 12,
+        'columns' => 2,
+        'token' => ChangeFilter::token($same),
+    ])->assertSessionHasNoErrors();
     expect(DB::table('filter_changes')->count())->toBe(0);
 });

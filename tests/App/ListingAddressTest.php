@@ -15,8 +15,11 @@ use Lokum\Facet\Combine;
 /* Addresses of listings: short, stable, the same for the same picks, and understood whatever stands in them. */
 
 beforeEach(function (): void {
-    $this->read("sku,category,price,Color,Size,Weight,Notes\nA,Paint,4,Red,S,10,soft\nB,Paint,6,Blue,M,20,hard\nC,Paper,8,Green,L,30,soft\nD,Paper,9,Grün & Co,XL,,\n",
-        '{"columns": {"Color": {"kind": "choice"}, "Size": {"kind": "choice"}, "Weight": {"kind": "number"}, "Notes": {"kind": "text"}}}');
+    $this->read(
+        "sku,category,price,Color,Size,Weight,Notes\nA,Paint,4,Red,S,10,soft\nB,Paint,6,Blue,M,20,hard\n".
+        "C,Paper,8,Green,L,30,soft\nD,Paper,9,Grün & Co,XL,,\n",
+        '{"columns": {"Color": {"kind": "choice"}, "Size": {"kind": "choice"}, "Weight": {"kind": "number"}, "Notes": {"kind": "text"}}}',
+    );
     array_map(app(EditLineup::class)->add(...), ['color', 'size', 'price', 'weight', 'notes']);
     $given = Compositions::load()->of('shop')->filters['size']->given;
     app(ChangeFilter::class)->save('size', ['combine' => 'one'] + $given, 'shop', ChangeFilter::token($given));
@@ -34,7 +37,10 @@ function address(string $query): ListingAddress
 }
 
 test('the same picks have one address, whatever was written', function (string $query, string $address): void {
-    expect(address($query)->url())->toBe($address)->and(address(parse_url($address, PHP_URL_QUERY) ?? '')->url())->toBe($address);
+    expect(address($query)->url())
+        ->toBe($address)
+        ->and(address(parse_url($address, PHP_URL_QUERY) ?? '')->url())
+        ->toBe($address);
 })->with([
     'nothing' => ['', '/shop'],
     'order of terms' => ['color=red,blue', '/shop?color=blue,red'],
@@ -76,11 +82,18 @@ test('picking a term and picking it again leads back', function (): void {
 
 test('one filter is cleared alone, all are cleared together, and paging and sorting stay out of it', function (): void {
     $address = address('color=red&price=5..&notes=soft&page=2');
-    expect($address->isNarrowed())->toBeTrue()
-        ->and($address->without('color')->url())->toBe('/shop?price=5..&notes=soft')
-        ->and($address->without('price')->url())->toBe('/shop?color=red&notes=soft')
-        ->and($address->without('notes')->url())->toBe('/shop?color=red&price=5..')
-        ->and($address->cleared()->url())->toBe('/shop')
-        ->and($address->cleared()->isNarrowed())->toBeFalse()
-        ->and($address->onPage(3)->url())->toBe('/shop?color=red&price=5..&notes=soft&page=3');
+    expect($address->isNarrowed())
+        ->toBeTrue()
+        ->and($address->without('color')->url())
+        ->toBe('/shop?price=5..&notes=soft')
+        ->and($address->without('price')->url())
+        ->toBe('/shop?color=red&notes=soft')
+        ->and($address->without('notes')->url())
+        ->toBe('/shop?color=red&price=5..')
+        ->and($address->cleared()->url())
+        ->toBe('/shop')
+        ->and($address->cleared()->isNarrowed())
+        ->toBeFalse()
+        ->and($address->onPage(3)->url())
+        ->toBe('/shop?color=red&price=5..&notes=soft&page=3');
 });

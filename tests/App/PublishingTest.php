@@ -15,9 +15,11 @@ use App\Refused;
 use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Process;
 
-const SHOP = "sku,parent_sku,name,category,brand,price,stock,Color,Size\nP,,Paint,Paint > Oil,Ninefold,,,,\nP1,P,,,,4,0,Red,10\nP2,P,,,,6,3,Blue,20\nQ,,Ink,Ink,Ostrelle,5,1,Red,10\nR,,Pad,Paper,Ostrelle,65,,,\n";
+const SHOP = "sku,parent_sku,name,category,brand,price,stock,Color,Size\nP,,Paint,Paint > Oil,Ninefold,,,,\nP1,P,,,,4,0,Red,10\n".
+    "P2,P,,,,6,3,Blue,20\nQ,,Ink,Ink,Ostrelle,5,1,Red,10\nR,,Pad,Paper,Ostrelle,65,,,\n";
 
-const SHOP_MAP = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice"}, "Size": {"attribute": "size", "label": "Size", "kind": "number", "unit": "ml"}}}';
+const SHOP_MAP = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice"}, "Size": {"attribute": '.
+    '"size", "label": "Size", "kind": "number", "unit": "ml"}}}';
 
 beforeEach(function (): void {
     $this->read(SHOP, SHOP_MAP);
@@ -34,7 +36,10 @@ test('an edition counts what it was made from, whatever happens to the catalog',
         ->and($this->counts(new Picks(['stock' => ['yes'], 'color' => ['red']]))[0])
         ->toBe(1);
     $this->publish();
-    expect($this->counts()[1]['color'])->toBe(['blue' => 1, 'green' => 1, 'red' => 1])->and(Edition::query()->count())->toBe(2);
+    expect($this->counts()[1]['color'])
+        ->toBe(['blue' => 1, 'green' => 1, 'red' => 1])
+        ->and(Edition::query()->count())
+        ->toBe(2);
 });
 
 test('drift tells terms, counts, filters and pages, and is gone after publishing', function (): void {
@@ -59,7 +64,9 @@ test('proposals and what is left aside stay out of drift, and what is left aside
     $this->read("sku,Mood\nQ,calm\nR,wild\n");
     $this->publish();
     expect(array_keys($this->counts()[1]))->toContain('mood');
-    Definition::query()->where('slug', 'mood')->update(['state' => State::Aside]);
+    Definition::query()
+        ->where('slug', 'mood')
+        ->update(['state' => State::Aside]);
     $this->publish();
     expect(array_keys($this->counts()[1]))->not->toContain('mood');
 });
@@ -68,8 +75,14 @@ test('a publication that is killed leaves the old edition served', function (): 
     $this->publish();
     file_put_contents(Edition::directory().'/edition-killed.sqlite.part', 'half');
     // The process stops the hard way while the new file is being written.
-    $script = 'require "'.base_path('vendor/autoload.php').'"; $app = require "'.base_path('bootstrap/app.php').'"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
-        app(App\Publishing\Publish::class)(function (string $what): void { if ($what === "Writing products") { posix_kill(getmypid(), SIGKILL); } });';
+    $script =
+        'require "'.
+        base_path('vendor/autoload.php').
+        '"; $app = require "'.
+        base_path('bootstrap/app.php').
+        '"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+        app(App\Publishing\Publish::class)(function (string $what): void { if ($what === "Writing products") { '.
+            'posix_kill(getmypid(), SIGKILL); } });';
     $process = new Process([PHP_BINARY, '-r', $script], null, ['LOKUM_DATA' => $this->data()]);
     expect(fn () => $process->run())
         ->toThrow(ProcessSignaledException::class)
@@ -93,7 +106,10 @@ test('two publications at once: the second is told', function (): void {
             }
         }
     });
-    expect($seen?->getMessage())->toContain('being made right now')->and(Edition::query()->count())->toBe(1);
+    expect($seen?->getMessage())
+        ->toContain('being made right now')
+        ->and(Edition::query()->count())
+        ->toBe(1);
 });
 
 test('an empty catalog has nothing to publish, and no edition nothing to count', function (): void {

@@ -35,14 +35,37 @@ function seeds(int $from, int $to): array
 function asShown(ShownFilter $filter): array
 {
     $term = fn (OfferedTerm $one): array => [
-        $one->slug, $one->label, $one->count, $one->look->help, $one->look->colors, $one->look->picture,
-        array_map(fn (OfferedTerm $below): array => [$below->slug, $below->label, $below->count, $below->look->help, $below->look->colors], $one->below),
+        $one->slug,
+        $one->label,
+        $one->count,
+        $one->look->help,
+        $one->look->colors,
+        $one->look->picture,
+        array_map(
+            fn (OfferedTerm $below): array => [
+                $below->slug,
+                $below->label,
+                $below->count,
+                $below->look->help,
+                $below->look->colors,
+            ],
+            $one->below,
+        ),
     ];
 
     return [
-        'key' => $filter->key, 'title' => $filter->title, 'shown' => $filter->settings->titleShown, 'help' => $filter->help(), 'control' => $filter->control->value,
-        'combine' => $filter->combine->value, 'open' => $filter->open, 'unit' => $filter->unit, 'counts' => $filter->settings->counts, 'more' => $filter->settings->more,
-        'scale' => $filter->steps === null ? null : [$filter->steps->min, $filter->steps->max, $filter->steps->step], 'terms' => array_map($term, $filter->terms),
+        'key' => $filter->key,
+        'title' => $filter->title,
+        'shown' => $filter->settings->titleShown,
+        'help' => $filter->help(),
+        'control' => $filter->control->value,
+        'combine' => $filter->combine->value,
+        'open' => $filter->open,
+        'unit' => $filter->unit,
+        'counts' => $filter->settings->counts,
+        'more' => $filter->settings->more,
+        'scale' => $filter->steps === null ? null : [$filter->steps->min, $filter->steps->max, $filter->steps->step],
+        'terms' => array_map($term, $filter->terms),
     ];
 }
 
@@ -60,7 +83,10 @@ function besideTheWork(string $page): array
     ];
 }
 
-/** @return array{filters: list<array<string, mixed>>, products: list<string>, total: int}|null the page as shoppers have it; null where there is none */
+/**
+ * @return array{filters: list<array<string, mixed>>, products: list<string>, total: int}|null the page as shoppers have it; null
+ *         where there is none
+ */
 function asPublished(string $page): ?array
 {
     $edition = Served::now()->file();
@@ -109,7 +135,23 @@ function openAll(CatalogTestCase $test, string $told): void
 {
     $pages = allPages();
     shuffle($pages);
-    $rooms = ['/', '/today/found', '/products', '/products?columns[]=color', '/definitions', '/expected', '/rules', '/values', '/newcomers', '/feeds', '/history', '/publishing', '/publishing/status', '/outside', '/people'];
+    $rooms = [
+        '/',
+        '/today/found',
+        '/products',
+        '/products?columns[]=color',
+        '/definitions',
+        '/expected',
+        '/rules',
+        '/values',
+        '/newcomers',
+        '/feeds',
+        '/history',
+        '/publishing',
+        '/publishing/status',
+        '/outside',
+        '/people',
+    ];
     foreach (Definition::query()->get() as $definition) {
         $rooms[] = "/definitions?open={$definition->slug}";
         foreach ($definition->kind->isAttribute() ? ['', '/flow', '/map', '/look-alikes', '/umbrellas'] : [] as $lens) {
@@ -117,7 +159,12 @@ function openAll(CatalogTestCase $test, string $told): void
         }
     }
     foreach (array_slice($pages, 0, 4) as $page) {
-        array_push($rooms, "/line-ups?page={$page}&why=1", "/line-ups?page={$page}&at=only&propose=order", "/line-ups?page={$page}&propose=lineup&with=shop");
+        array_push(
+            $rooms,
+            "/line-ups?page={$page}&why=1",
+            "/line-ups?page={$page}&at=only&propose=order",
+            "/line-ups?page={$page}&propose=lineup&with=shop",
+        );
         foreach (array_slice(array_keys(Compositions::load()->of($page)->filters), 0, 3) as $key) {
             $rooms[] = "/line-ups?page={$page}&filter={$key}&bands=steps";
         }
@@ -144,7 +191,9 @@ function openShop(CatalogTestCase $test, string $told): void
     }
     foreach ($paths as $path) {
         $response = $test->get($path);
-        expect($response->getStatusCode())->toBeLessThan(500, "{$path} after\n{$told}")->not->toBe(409);
+        expect($response->getStatusCode())
+            ->toBeLessThan(500, "{$path} after\n{$told}")
+            ->not->toBe(409);
     }
 }
 
@@ -156,7 +205,9 @@ test('whatever is done in whatever order, every room and the shop open', functio
         $acts->act();
         $told = implode("\n", $acts->told);
         expect($told)->not->toMatch('/→ (?:500|409)/');
-        $i % 3 === 2 ? openAll($this, $told) : null;
+        if ($i % 3 === 2) {
+            openAll($this, $told);
+        }
     }
     $this->publish();
     expect(app(CurrentDrift::class)()->differences())->toBe(0, $told);
@@ -167,7 +218,21 @@ test('the page beside the work, once published, is the storefront', function (in
     mt_srand($seed);
     $acts = new RandomActs($this, $this->person());
     $acts->begin();
-    app(EditLineup::class)->several(['color', 'finish', 'use', 'dimmable', 'watts', 'notes', 'made', 'price', 'stock', 'category', 'added', 'discount', 'brand']);
+    app(EditLineup::class)->several([
+        'color',
+        'finish',
+        'use',
+        'dimmable',
+        'watts',
+        'notes',
+        'made',
+        'price',
+        'stock',
+        'category',
+        'added',
+        'discount',
+        'brand',
+    ]);
     for ($i = 0; $i < 24; $i++) {
         $acts->act();
     }

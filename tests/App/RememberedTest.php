@@ -37,15 +37,18 @@ test('in a large catalog nobody waits for figures that may be a little old', fun
         ->toBe(3);
 });
 
-test('a transaction has the right to write from its beginning, so that one that reads first is not turned away later', function (): void {
-    $other = new PDO(
-        'sqlite:'.$this->data().'/catalog.sqlite',
-        options: [PDO::ATTR_TIMEOUT => 0, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
-    );
-    DB::beginTransaction();
-    DB::table('lineups')->count();
-    expect(fn () => $other->exec('UPDATE lineups SET placement = placement'))->toThrow(PDOException::class, 'locked');
-    DB::table('lineups')->update(['version' => 2]);
-    DB::commit();
-    expect($other->exec('UPDATE lineups SET placement = placement'))->toBe(1);
-});
+test(
+    'a transaction has the right to write from its beginning, so that one that reads first is not turned away later',
+    function (): void {
+        $other = new PDO(
+            'sqlite:'.$this->data().'/catalog.sqlite',
+            options: [PDO::ATTR_TIMEOUT => 0, PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
+        );
+        DB::beginTransaction();
+        DB::table('lineups')->count();
+        expect(fn () => $other->exec('UPDATE lineups SET placement = placement'))->toThrow(PDOException::class, 'locked');
+        DB::table('lineups')->update(['version' => 2]);
+        DB::commit();
+        expect($other->exec('UPDATE lineups SET placement = placement'))->toBe(1);
+    },
+);

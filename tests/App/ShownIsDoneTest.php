@@ -34,10 +34,15 @@ use Lokum\Vocabulary\Look;
 
 /* What is shown is what is done: names, figures, picks in addresses, newcomers, drift. */
 
-const LAMPS = '{"columns": {"Color": {"kind": "choice", "level": "product"}, "Watts": {"kind": "number", "unit": "W", "level": "product"}, "Notes": {"kind": "text", "level": "product"}}}';
+const LAMPS = '{"columns": {"Color": {"kind": "choice", "level": "product"}, "Watts": {"kind": "number", "unit": "W", "level": '.
+    '"product"}, "Notes": {"kind": "text", "level": "product"}}}';
 
 beforeEach(function (): void {
-    $this->read("sku,category,price,Color,Watts,Notes\nA,Desk,8,Red,4,bright\nB,Desk,12,Green,7,\nC,Floor,23,Sage,40,\nD,Floor,44,Olive,60,warm\nE,Floor,91,Blue,,\n", LAMPS);
+    $this->read(
+        "sku,category,price,Color,Watts,Notes\nA,Desk,8,Red,4,bright\nB,Desk,12,Green,7,\nC,Floor,23,Sage,40,\n".
+        "D,Floor,44,Olive,60,warm\nE,Floor,91,Blue,,\n",
+        LAMPS,
+    );
     app(EditLineup::class)->several(['color', 'watts', 'price', 'notes']);
     $this->color = Definition::query()->where('slug', 'color')->firstOrFail();
     $this->actingAs($this->person());
@@ -61,10 +66,14 @@ test('two terms never go by one name', function (): void {
     app(GatherValues::class)($this->color, 'Green', [...$ids, valueOf('Green')->id]);
     app(GatherValues::class)($this->color, 'Warm', [valueOf('Red')->id]);
     $umbrella = Umbrella::query()->with('definition')->where('label', 'Warm')->firstOrFail();
-    expect(fn () => app(GatherValues::class)->save($umbrella, 'Blue', new Look, $umbrella->version))->toThrow(Refused::class, 'There is a value Blue')
-        ->and(fn () => app(SaveValue::class)(valueOf('Blue'), 'Blue', new Look([], 'Warm'), false, valueOf('Blue')->version))->toThrow(Refused::class, 'There is an umbrella Warm')
-        ->and(fn () => app(GatherValues::class)->release($this->color, [valueOf('Green')->id]))->toThrow(Refused::class, 'Rename the umbrella first')
-        ->and(fn () => change('color', ['looks' => [valueOf('Blue')->id => ['label' => 'Warm']]]))->toThrow(Refused::class, 'Warm');
+    expect(fn () => app(GatherValues::class)->save($umbrella, 'Blue', new Look(), $umbrella->version))
+        ->toThrow(Refused::class, 'There is a value Blue')
+        ->and(fn () => app(SaveValue::class)(valueOf('Blue'), 'Blue', new Look([], 'Warm'), false, valueOf('Blue')->version))
+        ->toThrow(Refused::class, 'There is an umbrella Warm')
+        ->and(fn () => app(GatherValues::class)->release($this->color, [valueOf('Green')->id]))
+        ->toThrow(Refused::class, 'Rename the umbrella first')
+        ->and(fn () => change('color', ['looks' => [valueOf('Blue')->id => ['label' => 'Warm']]]))
+        ->toThrow(Refused::class, 'Warm');
     // One that comes with a delivery under an umbrella's name comes under it.
     $this->read("sku,Color\nF,warm\n", LAMPS);
     expect(valueOf('warm')->umbrella_id)->toBe($umbrella->id);
@@ -73,30 +82,59 @@ test('two terms never go by one name', function (): void {
 });
 
 test('bands with equal ends are refused, and proposed ones hold products', function (): void {
-    $this->from('/line-ups')->put('/line-ups/price', [
-        'title' => 'Price', 'control' => 'bands', 'bands' => [['from' => '1', 'to' => '5'], ['from' => '1,0', 'to' => '5.0']], 'page' => 'shop',
-        'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['price']->given),
-    ])->assertSessionHasErrors('bands');
+    $this->from('/line-ups')
+        ->put('/line-ups/price', [
+            'title' => 'Price',
+            'control' => 'bands',
+            'bands' => [['from' => '1', 'to' => '5'], ['from' => '1,0', 'to' => '5.0']],
+            'page' => 'shop',
+            'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['price']->given),
+        ])
+        ->assertSessionHasErrors('bands');
     $this->get('/line-ups?filter=price')->assertSee('has the same ends as band 1')->assertSee('value="1,0"', false);
     $this->get('/line-ups?filter=price&bands=steps&number=12')->assertOk()->assertDontSee('holds no product here');
 });
 
 test('a text that becomes a choice has another control, in the shop and beside the work', function (): void {
     $notes = Definition::query()->where('slug', 'notes')->firstOrFail();
-    $this->put("/definitions/{$notes->id}", ['label' => 'Notes', 'kind' => 'choice', 'level' => 'product', 'separator' => '|', 'policy' => 'follow', 'state' => 'accepted', 'version' => $notes->version])->assertSessionHas('done');
+    $this->put("/definitions/{$notes->id}", [
+        'label' => 'Notes',
+        'kind' => 'choice',
+        'level' => 'product',
+        'separator' => '|',
+        'policy' => 'follow',
+        'state' => 'accepted',
+        'version' => $notes->version,
+    ])->assertSessionHas('done');
     $this->publish();
     $this->get('/shop')->assertSee('name="notes[]"', false);
     $this->get('/line-ups?filter=notes')->assertSee('<option value="ticks" selected', false);
 });
 
-test('every pick in an address narrows with a chip, or is answered with a sentence', function (string $query, string $said, bool $narrows): void {
+test('every pick in an address narrows with a chip, or is answered with a sentence', function (
+    string $query,
+    string $said,
+    bool $narrows,
+): void {
     change('color', ['terms' => 'except', 'chosen' => [valueOf('Blue')->id]]);
-    app(MergeValues::class)($this->color, app(MergeValues::class)->plan($this->color, valueOf('Green')->id, [valueOf('Olive')->id]));
-    Value::query()->where('label', 'Red')->update(['held' => true]);
+    app(MergeValues::class)(
+        $this->color,
+        app(MergeValues::class)->plan($this->color, valueOf('Green')->id, [valueOf('Olive')->id]),
+    );
+    Value::query()
+        ->where('label', 'Red')
+        ->update(['held' => true]);
     change('watts', ['step' => 5.0]);
     $this->publish();
-    $page = $this->followingRedirects()->get("/shop?{$query}")->assertOk()->assertSee($said);
-    $narrows ? $page->assertSee('Clear all') : $page->assertDontSee('Clear all')->assertSee('5 products');
+    $page = $this->followingRedirects()
+        ->get("/shop?{$query}")
+        ->assertOk()
+        ->assertSee($said);
+    if ($narrows) {
+        $page->assertSee('Clear all');
+    } else {
+        $page->assertDontSee('Clear all')->assertSee('5 products');
+    }
 })->with([
     'not offered' => ['color=blue', 'Blue is not offered here', false],
     'hidden' => ['color=red', 'is not offered here', false],
@@ -110,7 +148,10 @@ test('every pick in an address narrows with a chip, or is answered with a senten
 ]);
 
 test('a pick of a definition that was merged leads on', function (): void {
-    $this->read("sku,Colour\nA,red\nB,Green\n", '{"columns": {"Colour": {"attribute": "colour", "label": "Colour", "kind": "choice", "level": "product"}}}');
+    $this->read(
+        "sku,Colour\nA,red\nB,Green\n",
+        '{"columns": {"Colour": {"attribute": "colour", "label": "Colour", "kind": "choice", "level": "product"}}}',
+    );
     app(MergeDefinitions::class)(Definition::query()->where('slug', 'colour')->firstOrFail(), $this->color);
     $this->publish();
     $this->get('/shop?color=red')->assertRedirect('/shop?colour=red');
@@ -126,30 +167,68 @@ test('a shopper\'s search is of few words, and says which it left out', function
 test('sorting keeps what was asked for, and a page beyond the end leads back', function (): void {
     app(EditLineup::class)->page(['sold_out' => 'hidden'], 'shop');
     $this->publish();
-    $this->get('/shop?sold-out=1&watts=5..40')->assertSee('<input type="hidden" name="sold-out" value="1">', false)->assertSee('<input type="hidden" name="watts" value="5..40">', false);
+    $this->get('/shop?sold-out=1&watts=5..40')
+        ->assertSee('<input type="hidden" name="sold-out" value="1">', false)
+        ->assertSee('<input type="hidden" name="watts" value="5..40">', false);
     $this->get('/shop?page=999')->assertOk()->assertDontSee('page=998');
 });
 
 test('an order that takes another\'s place has an address of its own', function (): void {
-    $this->post('/line-ups/settings', ['page' => 'shop', 'sorts' => [['slug' => 'name', 'name' => 'Name', 'by' => ['name', ''], 'active' => '1'], ['slug' => 'price', 'name' => 'Brightest', 'by' => ['watts down', ''], 'active' => '1']]]);
+    $this->post('/line-ups/settings', [
+        'page' => 'shop',
+        'sorts' => [
+            [
+                'slug' => 'name',
+                'name' => 'Name',
+                'by' => ['name', ''],
+                'active' => '1',
+            ],
+            [
+                'slug' => 'price',
+                'name' => 'Brightest',
+                'by' => ['watts down', ''],
+                'active' => '1',
+            ],
+        ],
+    ]);
     $sorts = array_column((array) Compositions::load()->of('shop')->settings['sorts'], 'slug', 'name');
     expect($sorts)->toBe(['Name' => 'name', 'Brightest' => 'brightest']);
 });
 
 test('zero is a number, in previews too', function (): void {
-    $figures = app(ChangeCells::class)->consequences(Chosen::items([Item::query()->where('sku', 'A')->value('id')]), CellChange::set(Definition::query()->where('slug', 'watts')->firstOrFail(), ['0']));
+    $figures = app(ChangeCells::class)->consequences(
+        Chosen::items([Item::query()->where('sku', 'A')->value('id')]),
+        CellChange::set(Definition::query()->where('slug', 'watts')->firstOrFail(), ['0']),
+    );
     expect($figures->samples[0]['after'])->toBe('0');
-    $this->blade('<x-samples :samples="$samples" />', ['samples' => $figures->samples])->assertSee('>0<', false)->assertDontSee('none');
+    $this->blade('<x-samples :samples="$samples" />', ['samples' => $figures->samples])
+        ->assertSee('>0<', false)
+        ->assertDontSee('none');
 });
 
 test('a bulk change is refused when it would be done to others than were counted', function (): void {
-    $this->post('/products/give', ['all' => '1', 'give' => 'color', 'mode' => 'set', 'value' => ['Red'], 'counted' => '4'])->assertSessionHasErrors('refused');
-    $this->post('/products/give', ['all' => '1', 'give' => 'color', 'mode' => 'set', 'value' => ['Red'], 'counted' => '5'])->assertSessionHas('done');
+    $this->post('/products/give', [
+        'all' => '1',
+        'give' => 'color',
+        'mode' => 'set',
+        'value' => ['Red'],
+        'counted' => '4',
+    ])->assertSessionHasErrors('refused');
+    $this->post('/products/give', [
+        'all' => '1',
+        'give' => 'color',
+        'mode' => 'set',
+        'value' => ['Red'],
+        'counted' => '5',
+    ])->assertSessionHas('done');
 });
 
 test('what was done and taken back is no drift', function (): void {
     $this->publish();
-    $change = app(ChangeCells::class)(Chosen::all(Narrowing::where([])), CellChange::set(Definition::query()->where('slug', 'notes')->firstOrFail(), ['new']));
+    $change = app(ChangeCells::class)(
+        Chosen::all(Narrowing::where([])),
+        CellChange::set(Definition::query()->where('slug', 'notes')->firstOrFail(), ['new']),
+    );
     expect(app(CurrentDrift::class)()->differences())->toBe(1);
     app(TakeBack::class)($change);
     expect(app(CurrentDrift::class)()->differences())->toBe(0);
@@ -161,18 +240,26 @@ test('drift tells a gathered value and a changed filter as what they are', funct
     change('watts', ['step' => 5.0], 'below:1');
     $drift = app(CurrentDrift::class)();
     $lines = array_column(DriftInWords::lines($drift), 'text');
-    expect($drift->new)->toBe([])
-        ->and($drift->filters['appearing'])->toBe([])
-        ->and($lines)->toContain('Sage is ticked as Green from now on')->toContain('Watts (Desk and below) has other settings');
+    expect($drift->new)
+        ->toBe([])
+        ->and($drift->filters['appearing'])
+        ->toBe([])
+        ->and($lines)
+        ->toContain('Sage is ticked as Green from now on')
+        ->toContain('Watts (Desk and below) has other settings');
 });
 
 test('held newcomers that are merged are shown, what somebody has hidden is not', function (): void {
-    DB::table('definitions')->where('slug', 'color')->update(['policy' => 'hold']);
+    DB::table('definitions')
+        ->where('slug', 'color')
+        ->update(['policy' => 'hold']);
     $this->read("sku,Color\nF,Crimson\nG,Crimsonn\n", LAMPS);
     [$one, $other] = [valueOf('Crimson'), valueOf('Crimsonn')];
     app(MergeValues::class)($this->color, app(MergeValues::class)->plan($this->color, $one->id, [$other->id]));
     expect($one->refresh()->held)->toBeFalse();
-    Value::query()->whereIn('label', ['Red', 'Blue'])->update(['held' => true]);
+    Value::query()
+        ->whereIn('label', ['Red', 'Blue'])
+        ->update(['held' => true]);
     app(MergeValues::class)($this->color, app(MergeValues::class)->plan($this->color, valueOf('Red')->id, [valueOf('Blue')->id]));
     expect(valueOf('Red')->held)->toBeTrue();
 });
@@ -181,7 +268,13 @@ test('a newcomer is taken for what was shown, or not at all', function (): void 
     $this->read("sku,Color\nF,Gren\n", LAMPS);
     $newcomer = app(FindNewcomers::class)->of($this->color)[0];
     expect($newcomer->same?->label)->toBe('Green');
-    expect(fn () => app(SettleNewcomers::class)($this->color, [$newcomer->spelling => 'merge'], [$newcomer->spelling => valueOf('Red')->id]))->toThrow(Refused::class, 'has changed meanwhile');
+    expect(
+        fn () => app(SettleNewcomers::class)(
+            $this->color,
+            [$newcomer->spelling => 'merge'],
+            [$newcomer->spelling => valueOf('Red')->id],
+        ),
+    )->toThrow(Refused::class, 'has changed meanwhile');
     app(SettleNewcomers::class)($this->color, [$newcomer->spelling => 'merge'], [$newcomer->spelling => valueOf('Green')->id]);
     expect(valueOf('Gren')->merged_into)->toBe(valueOf('Green')->id);
 });
@@ -203,14 +296,27 @@ test('very long words cost no more than others', function (): void {
 test('a list that is almost unique earns nothing, and price is not color', function (): void {
     $csv = "sku,parent_sku,category,price,Serial,Color,Watts\n";
     for ($i = 0; $i < 200; $i++) {
-        $csv .= "N{$i},,Desk,,Serial {$i},,\nN{$i}-1,N{$i},,".(5 + $i % 37).',,'.['Red', 'Green', 'Blue'][$i % 3].",4\nN{$i}-2,N{$i},,".(50 + $i % 41).',,'.['Sage', 'Olive'][$i % 2].",60\n";
+        $csv .=
+            "N{$i},,Desk,,Serial {$i},,\nN{$i}-1,N{$i},,".
+            (5 + ($i % 37)).
+            ',,'.
+            ['Red', 'Green', 'Blue'][$i % 3].
+            ",4\nN{$i}-2,N{$i},,".
+            (50 + ($i % 41)).
+            ',,'.
+            ['Sage', 'Olive'][$i % 2].
+            ",60\n";
     }
     $this->read($csv, '{"columns": {"Serial": {"kind": "choice", "level": "product"}}}');
     app(EditLineup::class)->add('serial');
     $lineup = Compositions::load()->of('shop');
     $worth = app(PageWorth::class)->of('shop', $lineup);
-    expect($worth['serial']->earns)->toBeLessThan(0.05)
-        ->and(app(PageWorth::class)->order('shop', $lineup)[count($lineup->filters) - 1])->toBeIn(['serial', 'notes'])
-        ->and($worth['price']->same === 'Color' && $worth['price']->overlap > 0.85)->toBeFalse()
-        ->and(array_map(fn ($one): string => $one->key, app(PageWorth::class)->proposal('shop', 8)))->not->toContain('serial');
+    expect($worth['serial']->earns)
+        ->toBeLessThan(0.05)
+        ->and(app(PageWorth::class)->order('shop', $lineup)[count($lineup->filters) - 1])
+        ->toBeIn(['serial', 'notes'])
+        ->and($worth['price']->same === 'Color' && $worth['price']->overlap > 0.85)
+        ->toBeFalse()
+        ->and(array_map(fn ($one): string => $one->key, app(PageWorth::class)->proposal('shop', 8)))
+        ->not->toContain('serial');
 });

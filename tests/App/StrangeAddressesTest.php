@@ -7,8 +7,29 @@ use App\Lineups\EditLineup;
 /* Whatever stands in an address, a page answers: with itself, with a reason, or with "there is nothing here", and never with a failure. */
 
 const STRANGE = [
-    '', '..', '1e400', '-1', '99999999999999999999', "'", '<script>', "\0", 'é', '🎨', 'color:', 'color:nosuch', 'price:', 'price:a..b',
-    'price:5..1', 'missing:nosuch', 'gap:color', 'feed:x', 'changed:2026-13-45', 'origin:color=x', 'category:nosuch', 'volume:..', 'x=y',
+    '',
+    '..',
+    '1e400',
+    '-1',
+    '99999999999999999999',
+    "'",
+    '<script>',
+    "\0",
+    'é',
+    '🎨',
+    'color:',
+    'color:nosuch',
+    'price:',
+    'price:a..b',
+    'price:5..1',
+    'missing:nosuch',
+    'gap:color',
+    'feed:x',
+    'changed:2026-13-45',
+    'origin:color=x',
+    'category:nosuch',
+    'volume:..',
+    'x=y',
     '1..2..3',
 ];
 
@@ -30,8 +51,12 @@ const PLACES = [
 ];
 
 beforeEach(function (): void {
-    $this->read("sku,parent_sku,category,price,stock,Color,Volume,Notes\nP,,Paint > Oil,,,,,\nP-1,P,,5,3,Red,37 ml,\nP-2,P,,9,0,Blue|red,60 ml,\nQ,,Brushes,4,2,Green,,soft\n",
-        '{"columns": {"Color": {"kind": "choice", "multiple": true, "level": "variant"}, "Volume": {"kind": "number", "unit": "ml"}, "Notes": {"kind": "text"}}}');
+    $this->read(
+        "sku,parent_sku,category,price,stock,Color,Volume,Notes\nP,,Paint > Oil,,,,,\nP-1,P,,5,3,Red,37 ml,\n".
+        "P-2,P,,9,0,Blue|red,60 ml,\nQ,,Brushes,4,2,Green,,soft\n",
+        '{"columns": {"Color": {"kind": "choice", "multiple": true, "level": "variant"}, "Volume": {"kind": "number", "unit": '.
+        '"ml"}, "Notes": {"kind": "text"}}}',
+    );
     array_map(app(EditLineup::class)->add(...), ['color', 'price', 'volume', 'notes', 'stock']);
     $this->publish();
     $this->actingAs($this->person());
@@ -60,10 +85,18 @@ test('no fill rule that is typed half breaks its page', function (string $source
 test('no bulk change that is typed half breaks its page', function (string $mode): void {
     foreach (['color', 'volume', 'notes'] as $give) {
         foreach (['', 'abc', '1e400', '5', '-3', '0', 'x|y'] as $text) {
-            $address = '/products?'.http_build_query([
-                'all' => 1, 'give' => $give, 'mode' => $mode, 'value' => [$text], 'amount' => $text, 'find' => $text, 'replace' => '',
-                'source' => $text,
-            ]);
+            $address =
+                '/products?'.
+                http_build_query([
+                    'all' => 1,
+                    'give' => $give,
+                    'mode' => $mode,
+                    'value' => [$text],
+                    'amount' => $text,
+                    'find' => $text,
+                    'replace' => '',
+                    'source' => $text,
+                ]);
             expect($this->get($address)->getStatusCode())->toBeLessThan(500, $address);
         }
     }

@@ -26,7 +26,8 @@ use Illuminate\Support\Facades\DB;
 beforeEach(function (): void {
     $this->read(
         "sku,parent_sku,Color,Size\nP,,,\nP-1,P,Sage,S\nP-2,P,Olive,M\nQ,,Olive,M\nR,,Green,L\nS,,Red,S\nT,,Sage,L\n",
-        '{"columns": {"Color": {"attribute": "color", "kind": "choice", "level": "variant"}, "Size": {"attribute": "size", "kind": "choice", "level": "variant"}}}',
+        '{"columns": {"Color": {"attribute": "color", "kind": "choice", "level": "variant"}, "Size": {"attribute": "size", '.
+        '"kind": "choice", "level": "variant"}}}',
     );
     app(EditLineup::class)->add('color');
 });
@@ -45,10 +46,13 @@ function shades(string ...$labels): array
 test('values under an umbrella are one term, counted as products once, and their addresses lead to it', function (): void {
     $this->publish();
     $gather = app(GatherValues::class);
-    expect($gather->consequences(shade(), 'Green', shades('Sage', 'Olive', 'Green'))->toArray())
-        ->toMatchArray([
-            'umbrella' => 'Green', 'new' => true, 'products' => 4, 'terms' => ['before' => 4, 'after' => 2], 'filters' => ['Color'],
-        ]);
+    expect($gather->consequences(shade(), 'Green', shades('Sage', 'Olive', 'Green'))->toArray())->toMatchArray([
+        'umbrella' => 'Green',
+        'new' => true,
+        'products' => 4,
+        'terms' => ['before' => 4, 'after' => 2],
+        'filters' => ['Color'],
+    ]);
     $cells = DB::table('assignments')->get()->all();
     $change = $gather(shade(), 'Green', shades('Sage', 'Olive', 'Green'));
     expect(DB::table('assignments')->get()->all())
@@ -65,11 +69,20 @@ test('values under an umbrella are one term, counted as products once, and their
     $this->get('/shop?color=sage')->assertRedirect('/shop?color=green');
     $this->get('/shop/p/Q')->assertSee('Olive');
     $this->get('/shop?color=green')->assertOk()->assertSee('Color: Green');
-    expect(Narrowing::where(['color:Sage'])->query()->count())->toBe(2);
+    expect(
+        Narrowing::where(['color:Sage'])
+            ->query()
+            ->count(),
+    )->toBe(2);
     app(TakeBack::class)($change);
     $this->publish();
     expect($this->counts()[1]['color'])
-        ->toBe(['green' => 1, 'olive' => 2, 'red' => 1, 'sage' => 2])
+        ->toBe([
+            'green' => 1,
+            'olive' => 2,
+            'red' => 1,
+            'sage' => 2,
+        ])
         ->and(Umbrella::query()->count())
         ->toBe(0);
 });
@@ -77,8 +90,11 @@ test('values under an umbrella are one term, counted as products once, and their
 test('a value is in one umbrella at most, and an empty umbrella goes', function (): void {
     $gather = app(GatherValues::class);
     $gather(shade(), 'Greens', shades('Sage', 'Olive'));
-    expect($gather->consequences(shade(), 'Muted', shades('Sage'))->toArray())
-        ->toMatchArray(['new' => true, 'from' => ['Greens'], 'terms' => ['before' => 3, 'after' => 4]]);
+    expect($gather->consequences(shade(), 'Muted', shades('Sage'))->toArray())->toMatchArray([
+        'new' => true,
+        'from' => ['Greens'],
+        'terms' => ['before' => 3, 'after' => 4],
+    ]);
     $gather(shade(), 'Muted', shades('Sage', 'Olive'));
     expect(Umbrella::query()->pluck('label')->all())->toBe(['Muted']);
     $gather->release(shade(), shades('Sage', 'Olive'));
@@ -96,7 +112,10 @@ test('merging into a value under an umbrella counts terms as shoppers see them',
     app(GatherValues::class)(shade(), 'Greens', shades('Sage', 'Olive'));
     $merge = app(MergeValues::class);
     $plan = $merge->plan(shade(), shades('Sage')[0], shades('Olive'));
-    expect(MergeConsequences::of(shade(), $plan, app(ProductCounts::class))->toArray()['terms'])->toBe(['before' => 3, 'after' => 3]);
+    expect(MergeConsequences::of(shade(), $plan, app(ProductCounts::class))->toArray()['terms'])->toBe([
+        'before' => 3,
+        'after' => 3,
+    ]);
     $merge(shade(), $plan);
     $this->publish();
     expect($this->counts()[1]['color'])->toBe(['green' => 1, 'greens' => 3, 'red' => 1]);
@@ -119,7 +138,10 @@ test('a cleaned list goes to another shop and comes back the same, and a bad one
     };
     $take = app(TakeInValues::class);
     $figures = $take->check($tone, $open($csv));
-    expect($figures)->toMatchArray(['values' => 3, 'umbrellas' => 1])->and($tone->values()->count())->toBe(1);
+    expect($figures)
+        ->toMatchArray(['values' => 3, 'umbrellas' => 1])
+        ->and($tone->values()->count())
+        ->toBe(1);
     $change = $take($tone, $open($csv));
     expect(app(ListValues::class)->write($tone, 'csv'))
         ->toContain('Green,,Red')
@@ -138,12 +160,18 @@ test('a cleaned list goes to another shop and comes back the same, and a bad one
 });
 
 test('umbrellas are proposed by basic color and taken as one step', function (): void {
-    $this->actingAs($this->person())->get('/values/color/umbrellas')->assertOk()->assertSee('Green')->assertDontSee('groups[Red]');
+    $this->actingAs($this->person())
+        ->get('/values/color/umbrellas')
+        ->assertOk()
+        ->assertSee('Green')
+        ->assertDontSee('groups[Red]');
     $proposals = app(ProposeUmbrellas::class)->of(shade());
-    expect(array_map(fn (array $values): array => array_map(fn (Value $value): string => $value->label, $values), $proposals))
-        ->toBe(['Green' => ['Sage', 'Olive', 'Green']]);
-    $this->post('/values/color/umbrellas', ['groups' => ['Green' => array_map(fn (Value $value): int => $value->id, $proposals['Green'])]])
-        ->assertSessionHas('done', 'Gathered 3 values under Green (Color)');
+    expect(
+        array_map(fn (array $values): array => array_map(fn (Value $value): string => $value->label, $values), $proposals),
+    )->toBe(['Green' => ['Sage', 'Olive', 'Green']]);
+    $this->post('/values/color/umbrellas', [
+        'groups' => ['Green' => array_map(fn (Value $value): int => $value->id, $proposals['Green'])],
+    ])->assertSessionHas('done', 'Gathered 3 values under Green (Color)');
     expect(app(ProposeUmbrellas::class)->of(shade()))->toBe([]);
     $this->post('/values/color/umbrellas')->assertSessionHasErrors();
     app(TakeBack::class)(app(TakeBack::class)->newest());

@@ -12,7 +12,9 @@ use Illuminate\Http\UploadedFile;
 
 /* Values with pages of their own: pictures by their content, the directory, the page, and where merged ones lead. */
 
-beforeEach(fn () => $this->read("sku,name,brand,price\nA,Oil,Ninefold,5\nB,Ink,Östrelle,6\nC,Pad,9 Sheets,7\nD,Box,Ninefold Ltd,8\n"));
+beforeEach(
+    fn () => $this->read("sku,name,brand,price\nA,Oil,Ninefold,5\nB,Ink,Östrelle,6\nC,Pad,9 Sheets,7\nD,Box,Ninefold Ltd,8\n"),
+);
 
 function picture(string $as): string
 {
@@ -39,18 +41,30 @@ test('pictures are known by their content, made smaller and kept once', function
 
 test('what is no such picture is refused', function (Closure $bytes, string $reason): void {
     expect(fn () => Pictures::keep($bytes()))->toThrow(Refused::class, $reason)->and(glob(Pictures::path('*')))->toBe([]);
-})->with([[fn () => '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'not a PNG, JPEG or WebP'], [fn () => picture('gif'), 'not a PNG'], [fn () => '', 'not a PNG'], [fn () => substr(picture('png'), 0, 200), 'damaged'], [fn () => '<?php echo 1;', 'not a PNG'],
-    [fn () => str_repeat('x', 11 << 20), 'up to 10 MB']]);
+})->with([
+    [fn () => '<svg xmlns="http://www.w3.org/2000/svg"><script>alert(1)</script></svg>', 'not a PNG, JPEG or WebP'],
+    [fn () => picture('gif'), 'not a PNG'],
+    [fn () => '', 'not a PNG'],
+    [fn () => substr(picture('png'), 0, 200), 'damaged'],
+    [fn () => '<?php echo 1;', 'not a PNG'],
+    [fn () => str_repeat('x', 11 << 20), 'up to 10 MB'],
+]);
 
 test('a brand has a page, stands in the directory and on its products, and a merged one leads on', function (): void {
     $this->actingAs($this->person());
     $value = fn (string $slug): Value => Value::query()->where('slug', $slug)->firstOrFail();
-    $send = fn (array $input) => $this
-        ->put('/values/brand/'.$value('ninefold')->id, ['label' => 'Ninefold', 'version' => $value('ninefold')->version] + $input);
-    $send(['description' => 'Ground <b>nine</b> times.', 'picture' => UploadedFile::fake()->createWithContent('logo.svg', picture('png'))])
-        ->assertSessionHasNoErrors();
-    $send(['description' => 'Ground', 'picture' => UploadedFile::fake()->createWithContent('logo.png', '<svg/>')])
-        ->assertSessionHasErrors('picture');
+    $send = fn (array $input) => $this->put(
+        '/values/brand/'.$value('ninefold')->id,
+        ['label' => 'Ninefold', 'version' => $value('ninefold')->version] + $input,
+    );
+    $send([
+        'description' => 'Ground <b>nine</b> times.',
+        'picture' => UploadedFile::fake()->createWithContent('logo.svg', picture('png')),
+    ])->assertSessionHasNoErrors();
+    $send([
+        'description' => 'Ground',
+        'picture' => UploadedFile::fake()->createWithContent('logo.png', '<svg/>'),
+    ])->assertSessionHasErrors('picture');
     $this->publish();
     $this->get('/shop/a/brand')
         ->assertOk()
@@ -62,7 +76,9 @@ test('a brand has a page, stands in the directory and on its products, and a mer
         ->assertSee('/shop/p/A')
         ->assertDontSee('/shop/p/B');
     $this->get('/shop/p/A')->assertSee($value('ninefold')->picture)->assertSee('/shop/a/brand/ninefold', false);
-    $this->get('/pictures/'.$value('ninefold')->picture)->assertOk()->assertHeader('Content-Type', 'image/webp');
+    $this->get('/pictures/'.$value('ninefold')->picture)
+        ->assertOk()
+        ->assertHeader('Content-Type', 'image/webp');
     $this->get('/shop/a/price')->assertNotFound();
     $this->get('/shop/a/brand/nobody')->assertNotFound();
     $this->actingAs($this->person());

@@ -43,15 +43,21 @@ function merge(string $keep, string ...$others): Change
 /** Everything that a way back must restore. */
 function vocabulary(): array
 {
-    return [DB::table('spellings')->orderBy('id')->get(['id', 'text', 'value_id'])->toArray(), DB::table('attribute_values')->orderBy('id')->get(['id', 'label', 'slug', 'merged_into', 'look', 'held', 'position'])->toArray(),
-        DB::table('assignments')
-            ->orderBy('item_id')
-            ->orderBy('spelling_id')
-            ->get()
-            ->toArray(), DB::table('definitions')
+    return [
+        DB::table('spellings')
+            ->orderBy('id')
+            ->get(['id', 'text', 'value_id'])
+            ->toArray(),
+        DB::table('attribute_values')
+            ->orderBy('id')
+            ->get(['id', 'label', 'slug', 'merged_into', 'look', 'held', 'position'])
+            ->toArray(),
+        DB::table('assignments')->orderBy('item_id')->orderBy('spelling_id')->get()->toArray(),
+        DB::table('definitions')
             ->orderBy('id')
             ->get(['id', 'label', 'kind', 'unit', 'state', 'multiple'])
-            ->toArray()];
+            ->toArray(),
+    ];
 }
 
 beforeEach(function (): void {
@@ -60,24 +66,25 @@ beforeEach(function (): void {
 
 test('spellings with equal keys are one value from the start', function (): void {
     $rows = app(ValueTable::class)->of(color());
-    expect(array_map(fn ($row): array => [$row->value->label, $row->products, array_column($row->spellings, 'text')], $rows))
-        ->toBe([['Green', 3, ['Green', 'green ']], ['grn', 2, ['grn']], ['Olive', 1, ['Olive']], ['Verde', 1, ['Verde']]]);
+    expect(
+        array_map(fn ($row): array => [$row->value->label, $row->products, array_column($row->spellings, 'text')], $rows),
+    )->toBe([['Green', 3, ['Green', 'green ']], ['grn', 2, ['grn']], ['Olive', 1, ['Olive']], ['Verde', 1, ['Verde']]]);
 });
 
 test('a merge moves spellings and no assignment, says before what it will do, and goes back exactly', function (): void {
     $before = vocabulary();
     $merge = app(MergeValues::class);
-    $plan = $merge
-        ->plan(
-            color(),
-            FindValue::named(color(), 'Green')->id,
-            [FindValue::named(color(), 'grn')->id, FindValue::named(color(), 'Verde')->id],
-        );
-    expect(MergeConsequences::of(color(), $plan, app(ProductCounts::class))->toArray())
-        ->toMatchArray([
-            'products' => 2, 'products_after' => 5, 'values' => ['before' => 4, 'after' => 2], 'terms' => ['before' => 4, 'after' => 2],
-            'redirects' => ['grn' => 'green', 'verde' => 'green'],
-        ]);
+    $plan = $merge->plan(color(), FindValue::named(color(), 'Green')->id, [
+        FindValue::named(color(), 'grn')->id,
+        FindValue::named(color(), 'Verde')->id,
+    ]);
+    expect(MergeConsequences::of(color(), $plan, app(ProductCounts::class))->toArray())->toMatchArray([
+        'products' => 2,
+        'products_after' => 5,
+        'values' => ['before' => 4, 'after' => 2],
+        'terms' => ['before' => 4, 'after' => 2],
+        'redirects' => ['grn' => 'green', 'verde' => 'green'],
+    ]);
     $change = $merge(color(), $plan);
     expect(vocabulary()[2])
         ->toEqual($before[2])
@@ -97,20 +104,26 @@ test('what was taken back can be done again by taking that back', function (): v
     })();
     $back = app(TakeBack::class)(Change::query()->latest('id')->first());
     app(TakeBack::class)($back);
-    expect(vocabulary())->toEqual($after)->and(WayBack::of(Change::query()->find($back->takes_back))->isOpen())->toBeTrue();
+    expect(vocabulary())
+        ->toEqual($after)
+        ->and(WayBack::of(Change::query()->find($back->takes_back))->isOpen())
+        ->toBeTrue();
 });
 
-test('an old merge is taken back while a later one stands; one that was built upon says what stands in the way', function (): void {
-    $first = merge('Green', 'grn');
-    $second = merge('Olive', 'Verde');
-    expect(WayBack::of($first)->isOpen())->toBeTrue();
-    $third = merge('Olive', 'Green');
-    expect(WayBack::of($first)->obstacles)
-        ->toBe(["Entry {$third->id} stands in the way: Merged Green into Olive (Color). Take that back first."])
-        ->and(WayBack::of($second)->isOpen())
-        ->toBeTrue();
-    expect(fn () => app(TakeBack::class)($first))->toThrow(Refused::class, 'stands in the way');
-});
+test(
+    'an old merge is taken back while a later one stands; one that was built upon says what stands in the way',
+    function (): void {
+        $first = merge('Green', 'grn');
+        $second = merge('Olive', 'Verde');
+        expect(WayBack::of($first)->isOpen())->toBeTrue();
+        $third = merge('Olive', 'Green');
+        expect(WayBack::of($first)->obstacles)
+            ->toBe(["Entry {$third->id} stands in the way: Merged Green into Olive (Color). Take that back first."])
+            ->and(WayBack::of($second)->isOpen())
+            ->toBeTrue();
+        expect(fn () => app(TakeBack::class)($first))->toThrow(Refused::class, 'stands in the way');
+    },
+);
 
 test('a later delivery lands on the value that stayed, and goes back with its elder', function (): void {
     $change = merge('Green', 'grn');
@@ -127,21 +140,35 @@ test('a value is renamed, keeps its address, and its new name is its own spellin
     $value = FindValue::named(color(), 'grn');
     app(SaveValue::class)($value, 'Grass green', new Look(['#00aa00']), false, $value->version);
     expect($value->refresh()->slug)->toBe('grn')->and(FindValue::known(color(), 'GRASS GREEN')?->id)->toBe($value->id);
-    expect(fn () => app(SaveValue::class)($value, 'olive', new Look, false, $value->version))
+    expect(fn () => app(SaveValue::class)($value, 'olive', new Look(), false, $value->version))
         ->toThrow(Refused::class, 'Merge the two instead')
-        ->and(fn () => app(SaveValue::class)($value, 'Other', new Look, false, 1))->toThrow(Refused::class, 'Someone else saved');
+        ->and(fn () => app(SaveValue::class)($value, 'Other', new Look(), false, 1))
+        ->toThrow(Refused::class, 'Someone else saved');
 });
 
 test('values are set and added by hand, counted before, and taken back', function (): void {
     $before = vocabulary();
-    $items = Chosen::items(Item::query()->whereIn('sku', ['A', 'C', 'D'])->pluck('id')->all());
+    $items = Chosen::items(
+        Item::query()
+            ->whereIn('sku', ['A', 'C', 'D'])
+            ->pluck('id')
+            ->all(),
+    );
     $change = app(ChangeCells::class);
     $figures = fn (array $texts, CellMode $mode): array => $change
         ->consequences($items, CellChange::set(color(), $texts, $mode))
         ->toArray();
-    expect($figures(['Olive'], CellMode::Add))->toMatchArray(['items' => 3, 'changed' => 2, 'unchanged' => 1, 'replaced' => 0])
-        ->and($figures(['Olive'], CellMode::Set))->toMatchArray(['changed' => 3, 'replaced' => 3])
-        ->and($figures(['Sage'], CellMode::Set)['new_values'])->toBe(['Sage']);
+    expect($figures(['Olive'], CellMode::Add))
+        ->toMatchArray([
+            'items' => 3,
+            'changed' => 2,
+            'unchanged' => 1,
+            'replaced' => 0,
+        ])
+        ->and($figures(['Olive'], CellMode::Set))
+        ->toMatchArray(['changed' => 3, 'replaced' => 3])
+        ->and($figures(['Sage'], CellMode::Set)['new_values'])
+        ->toBe(['Sage']);
     $added = $change($items, CellChange::set(color(), ['Olive'], CellMode::Add));
     expect(app(ValueTable::class)->of(color())[2]->products)->toBe(3);
     $change($items, CellChange::set(color(), ['Sage']));
@@ -156,36 +183,56 @@ test('values are set and added by hand, counted before, and taken back', functio
 
 test('two people on one product: the second is told', function (): void {
     $item = Item::query()->first();
-    $save = fn (string $text) => app(ChangeCells::class)(
-        Chosen::items([$item->id]), CellChange::set(color(), [$text]), [$item->id => $item->version],
-    );
+    $save = fn (string $text) => app(ChangeCells::class)(Chosen::items([$item->id]), CellChange::set(color(), [$text]), [
+        $item->id => $item->version,
+    ]);
     $save('Olive');
     expect(fn () => $save('Verde'))->toThrow(Refused::class, 'Someone else saved A');
 });
 
 test('a change of kind loses nothing and goes back', function (): void {
-    $this->read("sku,Size\nS1,10\nS2,20 cm\nS3,big\n", '{"columns": {"Size": {"kind": "choice", "level": "product"}}}', feed: 'Sizes');
+    $this->read(
+        "sku,Size\nS1,10\nS2,20 cm\nS3,big\n",
+        '{"columns": {"Size": {"kind": "choice", "level": "product"}}}',
+        feed: 'Sizes',
+    );
     $before = vocabulary();
     $size = Definition::query()->where('slug', 'size')->first();
-    $form = fn (string $kind, ?string $unit = null) => DefinitionForm::from(['label' => 'Size', 'kind' => $kind, 'level' => 'product', 'unit' => $unit]);
+    $form = fn (string $kind, ?string $unit = null) => DefinitionForm::from([
+        'label' => 'Size',
+        'kind' => $kind,
+        'level' => 'product',
+        'unit' => $unit,
+    ]);
     $change = app(SaveDefinition::class)($size, $form('number', 'mm'), State::Accepted, $size->version);
-    expect(DB::table('spellings')->where('definition_id', $size->id)->orderBy('id')->pluck('number', 'text')->all())
-        ->toBe(['10' => 10.0, '20 cm' => 200.0, 'big' => null]);
+    expect(DB::table('spellings')->where('definition_id', $size->id)->orderBy('id')->pluck('number', 'text')->all())->toBe([
+        '10' => 10.0,
+        '20 cm' => 200.0,
+        'big' => null,
+    ]);
     app(TakeBack::class)($change);
     expect(vocabulary())->toEqual($before);
-    expect(fn () => app(SaveDefinition::class)($size->refresh(), $form('choice'), State::Accepted, 1))
-        ->toThrow(Refused::class, 'Someone else saved');
+    expect(fn () => app(SaveDefinition::class)($size->refresh(), $form('choice'), State::Accepted, 1))->toThrow(
+        Refused::class,
+        'Someone else saved',
+    );
 });
 
 test('one value becomes several where a separator is named', function (): void {
-    $this->read("sku,Use\nU1,Studio/Gift\nU2,Gift\n", '{"columns": {"Use": {"kind": "choice", "level": "product"}}}', feed: 'Uses');
-    $use = Definition::query()->where('slug', 'use')->first();
-    app(SaveDefinition::class)(
-        $use,
-        DefinitionForm::from(['label' => 'Use', 'kind' => 'choice', 'level' => 'product', 'multiple' => true, 'separator' => '/']),
-        State::Accepted,
-        $use->version,
+    $this->read(
+        "sku,Use\nU1,Studio/Gift\nU2,Gift\n",
+        '{"columns": {"Use": {"kind": "choice", "level": "product"}}}',
+        feed: 'Uses',
     );
+    $use = Definition::query()->where('slug', 'use')->first();
+    $several = DefinitionForm::from([
+        'label' => 'Use',
+        'kind' => 'choice',
+        'level' => 'product',
+        'multiple' => true,
+        'separator' => '/',
+    ]);
+    app(SaveDefinition::class)($use, $several, State::Accepted, $use->version);
     $products = array_column(
         array_map(fn ($row): array => [$row->value->label, $row->products], app(ValueTable::class)->of($use->refresh())),
         1,
@@ -195,8 +242,14 @@ test('one value becomes several where a separator is named', function (): void {
 });
 
 test('a merge over many assignments writes few rows', function (): void {
-    DB::statement("WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 30000) INSERT INTO items (sku, created_at) SELECT 'N' || i, '2026-01-01' FROM n");
-    DB::statement('INSERT INTO assignments SELECT i.id, s.definition_id, s.id, 0 FROM items i JOIN spellings s ON s.text = \'grn\' WHERE i.sku LIKE \'N%\'');
+    DB::statement(
+        "WITH RECURSIVE n(i) AS (SELECT 1 UNION ALL SELECT i + 1 FROM n
+            WHERE i < 30000) INSERT INTO items (sku, created_at) SELECT 'N' || i, '2026-01-01' FROM n",
+    );
+    DB::statement(
+        'INSERT INTO assignments SELECT i.id, s.definition_id, s.id, 0 FROM items i JOIN spellings s ON s.text = \'grn\'
+            WHERE i.sku LIKE \'N%\'',
+    );
     $rows = (int) DB::selectOne('SELECT total_changes() AS n')->n;
     merge('Green', 'grn', 'Verde');
     expect((int) DB::selectOne('SELECT total_changes() AS n')->n - $rows)

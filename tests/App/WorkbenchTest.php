@@ -34,7 +34,8 @@ use Lokum\Vocabulary\Look;
 
 /* The workbench of one attribute: merging, gathering, taking spellings out, newcomers, and all of it taken back. */
 
-const FIRST = "sku,category,Color\nA,Paint > Oil,Matte\nB,Paint > Oil,Matt\nC,Paint > Ink,matte \nD,Paper,Gloss\nE,Paper,Satin\nF,Paper,Silk\n";
+const FIRST = "sku,category,Color\nA,Paint > Oil,Matte\nB,Paint > Oil,Matt\nC,Paint > Ink,matte \nD,Paper,Gloss\nE,Paper,Satin\n".
+    "F,Paper,Silk\n";
 
 const COLOR_MAP = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice", "level": "product"}}}';
 
@@ -52,25 +53,38 @@ function one(string $label): Value
 
 function mergeInto(string $keep, string ...$labels): Change
 {
-    return app(MergeValues::class)(
-        finish(),
-        app(MergeValues::class)
-            ->plan(finish(), one($keep)->id, array_map(fn (string $label): int => one($label)->id, array_values($labels))),
-    );
+    $merge = app(MergeValues::class);
+    $going = array_map(fn (string $label): int => one($label)->id, array_values($labels));
+
+    return $merge(finish(), $merge->plan(finish(), one($keep)->id, $going));
 }
 
 /** @return array<string, list<mixed>> everything that says what the words mean */
 function whole(): array
 {
     $rows = fn (string $table, string ...$columns): array => array_map(
-        fn (stdClass $row): array => (array) $row, DB::table($table)->orderBy('id')->get($columns)->all(),
+        fn (stdClass $row): array => (array) $row,
+        DB::table($table)->orderBy('id')->get($columns)->all(),
     );
 
-    return ['values' => $rows('attribute_values', 'id', 'label', 'slug', 'look', 'held', 'retired', 'merged_into', 'umbrella_id', 'position'), 'spellings' => $rows('spellings', 'id', 'text', 'value_id', 'settled'),
-        'umbrellas' => $rows('umbrellas', 'id', 'label', 'slug', 'look'), 'apart' => $rows('kept_apart', 'one_id', 'other_id'), 'cells' => DB::table('assignments')
-            ->orderBy('item_id')
-            ->get()
-            ->all()];
+    return [
+        'values' => $rows(
+            'attribute_values',
+            'id',
+            'label',
+            'slug',
+            'look',
+            'held',
+            'retired',
+            'merged_into',
+            'umbrella_id',
+            'position',
+        ),
+        'spellings' => $rows('spellings', 'id', 'text', 'value_id', 'settled'),
+        'umbrellas' => $rows('umbrellas', 'id', 'label', 'slug', 'look'),
+        'apart' => $rows('kept_apart', 'one_id', 'other_id'),
+        'cells' => DB::table('assignments')->orderBy('item_id')->get()->all(),
+    ];
 }
 
 /** @return array<string, Newcomer> by text */
@@ -79,25 +93,34 @@ function newcomers(): array
     return array_column(app(FindNewcomers::class)->of(finish()), null, 'text');
 }
 
-test('an old merge is taken back alone while later ones stand, and says what stands in the way where it cannot', function (): void {
-    $first = mergeInto('Matte', 'Matt');
-    $second = mergeInto('Satin', 'Silk');
-    app(TakeBack::class)($first);
-    expect(one('Matt')->label)->toBe('Matt')->and(one('Silk')->label)->toBe('Satin')->and(one('Matt')->merged_into)->toBeNull();
-    // A merge of the merged: the inner one has to wait for the outer.
-    $inner = mergeInto('Gloss', 'Matt');
-    $outer = mergeInto('Matte', 'Gloss');
-    $way = WayBack::of($inner->refresh());
-    expect($way->isOpen())
-        ->toBeFalse()
-        ->and(implode(' ', $way->obstacles))
-        ->toContain("Entry {$outer->id}")
-        ->toContain('Merged Gloss into Matte')
-        ->and(fn () => app(TakeBack::class)($inner))->toThrow(Refused::class, 'stands in the way');
-    app(TakeBack::class)($outer);
-    app(TakeBack::class)($inner->refresh());
-    expect(one('Matt')->label)->toBe('Matt')->and(one('Gloss')->label)->toBe('Gloss');
-});
+test(
+    'an old merge is taken back alone while later ones stand, and says what stands in the way where it cannot',
+    function (): void {
+        $first = mergeInto('Matte', 'Matt');
+        $second = mergeInto('Satin', 'Silk');
+        app(TakeBack::class)($first);
+        expect(one('Matt')->label)
+            ->toBe('Matt')
+            ->and(one('Silk')->label)
+            ->toBe('Satin')
+            ->and(one('Matt')->merged_into)
+            ->toBeNull();
+        // A merge of the merged: the inner one has to wait for the outer.
+        $inner = mergeInto('Gloss', 'Matt');
+        $outer = mergeInto('Matte', 'Gloss');
+        $way = WayBack::of($inner->refresh());
+        expect($way->isOpen())
+            ->toBeFalse()
+            ->and(implode(' ', $way->obstacles))
+            ->toContain("Entry {$outer->id}")
+            ->toContain('Merged Gloss into Matte')
+            ->and(fn () => app(TakeBack::class)($inner))
+            ->toThrow(Refused::class, 'stands in the way');
+        app(TakeBack::class)($outer);
+        app(TakeBack::class)($inner->refresh());
+        expect(one('Matt')->label)->toBe('Matt')->and(one('Gloss')->label)->toBe('Gloss');
+    },
+);
 
 test('everything taken back to the start leaves the vocabulary as it was', function (): void {
     $this->read("sku,Color\nG,matte\nH,Glos\nI,Pearl\n", COLOR_MAP);
@@ -125,15 +148,20 @@ test('everything taken back to the start leaves the vocabulary as it was', funct
 
 test('a merge says what becomes of the pages that shoppers visit', function (): void {
     $pages = PagesTouched::of(finish(), [one('Matte')->id], [one('Matte')->id, one('Matt')->id, one('Silk')->id]);
-    expect(array_map(fn ($page): array => [$page->page, $page->before, $page->after, $page->fewer], $pages))
-        ->toBe([['Paint', 2, 3, 1], ['Paint > Oil', 1, 2, 1], ['Paper', 0, 1, 0]]);
+    expect(array_map(fn ($page): array => [$page->page, $page->before, $page->after, $page->fewer], $pages))->toBe([
+        ['Paint', 2, 3, 1],
+        ['Paint > Oil', 1, 2, 1],
+        ['Paper', 0, 1, 0],
+    ]);
 });
 
 test('a spelling is taken out into a value of its own, or into another, and the next delivery follows', function (): void {
     mergeInto('Matte', 'Matt', 'Silk');
     $move = app(MoveSpelling::class);
-    expect(fn () => $move(finish(), Spelling::query()->where('text', 'matte ')->firstOrFail(), null))
-        ->toThrow(Refused::class, 'It is what Matte is called');
+    expect(fn () => $move(finish(), Spelling::query()->where('text', 'matte ')->firstOrFail(), null))->toThrow(
+        Refused::class,
+        'It is what Matte is called',
+    );
     // The value that it was before comes back, with its address.
     $change = $move(finish(), Spelling::query()->where('text', 'Silk')->firstOrFail(), null);
     expect(one('Silk')->slug)
@@ -154,71 +182,90 @@ test('a spelling is taken out into a value of its own, or into another, and the 
     expect($of('F'))->toBe('Matte')->and($of('G'))->toBe('Matte');
 });
 
-test('newcomers come with a later delivery, with the best proposal, and what found its place by itself is listed too', function (): void {
-    expect(newcomers())->toBe([]);
-    app(GatherValues::class)(finish(), 'Shiny', [one('Gloss')->id]);
-    $this->read("sku,Color\nG,GLOSS\nH,Glosss\nI,Pearl\nJ,very shiny\n", COLOR_MAP, feed: 'Later');
-    $found = newcomers();
-    expect(array_keys($found))->toBe(['Glosss', 'Pearl', 'very shiny', 'GLOSS'])
-        ->and($found['GLOSS']->resolved)->toBeTrue()->and($found['GLOSS']->value->label)->toBe('Gloss')
+test(
+    'newcomers come with a later delivery, with the best proposal, and what found its place by itself is listed too',
+    function (): void {
+        expect(newcomers())->toBe([]);
+        app(GatherValues::class)(finish(), 'Shiny', [one('Gloss')->id]);
+        $this->read("sku,Color\nG,GLOSS\nH,Glosss\nI,Pearl\nJ,very shiny\n", COLOR_MAP, feed: 'Later');
+        $found = newcomers();
+        expect(array_keys($found))
+            ->toBe(['Glosss', 'Pearl', 'very shiny', 'GLOSS'])
+            ->and($found['GLOSS']->resolved)
+            ->toBeTrue()
+            ->and($found['GLOSS']->value->label)
+            ->toBe('Gloss')
 
-        ->and($found['Glosss']->same?->label)
-        ->toBe('Gloss')
-        ->and($found['Glosss']->certain)
-        ->toBeFalse()
-        ->and($found['Glosss']->proposes())
-        ->toBe('merge')
+            ->and($found['Glosss']->same?->label)
+            ->toBe('Gloss')
+            ->and($found['Glosss']->certain)
+            ->toBeFalse()
+            ->and($found['Glosss']->proposes())
+            ->toBe('merge')
 
-        ->and($found['Pearl']->proposes())
-        ->toBe('keep')
-        ->and($found['very shiny']->under)
-        ->toBe('Shiny')
-        ->and($found['very shiny']->proposes())
-        ->toBe('gather');
-    $change = app(SettleNewcomers::class)(
-        finish(),
-        array_map(fn (Newcomer $one): string => 'proposed', array_column($found, null, 'spelling')),
-    );
-    expect($change->summary)
-        ->toBe('Settled 4 newcomers: 1 merged, 1 gathered, 2 kept (Color)')
-        ->and(newcomers())
-        ->toBe([])
-        ->and(one('Glosss')->label)
-        ->toBe('Gloss')
-        ->and(one('very shiny')->umbrella?->label)
-        ->toBe('Shiny');
-    app(TakeBack::class)($change);
-    expect(array_keys(newcomers()))->toBe(array_keys($found));
-});
+            ->and($found['Pearl']->proposes())
+            ->toBe('keep')
+            ->and($found['very shiny']->under)
+            ->toBe('Shiny')
+            ->and($found['very shiny']->proposes())
+            ->toBe('gather');
+        $change = app(SettleNewcomers::class)(
+            finish(),
+            array_map(fn (Newcomer $one): string => 'proposed', array_column($found, null, 'spelling')),
+        );
+        expect($change->summary)
+            ->toBe('Settled 4 newcomers: 1 merged, 1 gathered, 2 kept (Color)')
+            ->and(newcomers())
+            ->toBe([])
+            ->and(one('Glosss')->label)
+            ->toBe('Gloss')
+            ->and(one('very shiny')->umbrella?->label)
+            ->toBe('Shiny');
+        app(TakeBack::class)($change);
+        expect(array_keys(newcomers()))->toBe(array_keys($found));
+    },
+);
 
-test('a newcomer that is kept although it looked like a value is never proposed for it again, and a held one is shown', function (): void {
-    DB::table('definitions')->update(['policy' => 'hold']);
-    $this->read("sku,Color\nG,Glosss\n", COLOR_MAP);
-    expect(newcomers()['Glosss']->value->held)->toBeTrue();
-    app(SettleNewcomers::class)(finish(), [newcomers()['Glosss']->spelling => 'keep']);
-    expect(one('Glosss')->held)
-        ->toBeFalse()
-        ->and(array_filter(
-            app(ProposeMerges::class)->of(finish()),
-            fn ($proposal): bool => in_array(one('Glosss')->id, $proposal->values, true),
-        ))
-        ->toBe([])
-        ->and(fn () => app(SettleNewcomers::class)(finish(), [1 => 'keep']))->toThrow(Refused::class, 'decided on them meanwhile');
-});
+test(
+    'a newcomer that is kept although it looked like a value is never proposed for it again, and a held one is shown',
+    function (): void {
+        DB::table('definitions')->update(['policy' => 'hold']);
+        $this->read("sku,Color\nG,Glosss\n", COLOR_MAP);
+        expect(newcomers()['Glosss']->value->held)->toBeTrue();
+        app(SettleNewcomers::class)(finish(), [newcomers()['Glosss']->spelling => 'keep']);
+        expect(one('Glosss')->held)
+            ->toBeFalse()
+            ->and(
+                array_filter(
+                    app(ProposeMerges::class)->of(finish()),
+                    fn ($proposal): bool => in_array(one('Glosss')->id, $proposal->values, true),
+                ),
+            )
+            ->toBe([])
+            ->and(fn () => app(SettleNewcomers::class)(finish(), [1 => 'keep']))
+            ->toThrow(Refused::class, 'decided on them meanwhile');
+    },
+);
 
 test('a delivery of forty new spellings needs no more than five decisions', function (): void {
     $names = [
-        'Ultramarine', 'Viridian', 'Burnt sienna', 'Raw umber', 'Cadmium red', 'Cobalt teal', 'Lamp black', 'Titanium white', 'Rose madder',
+        'Ultramarine',
+        'Viridian',
+        'Burnt sienna',
+        'Raw umber',
+        'Cadmium red',
+        'Cobalt teal',
+        'Lamp black',
+        'Titanium white',
+        'Rose madder',
         'Naples yellow',
     ];
     $this->read(
         "sku,Color\n".implode("\n", array_map(fn (int $i, string $name): string => "N{$i},{$name}", array_keys($names), $names)),
         COLOR_MAP,
     );
-    app(SettleNewcomers::class)(
-        finish(),
-        array_fill_keys(array_map(fn (Newcomer $one): int => $one->spelling, array_values(newcomers())), 'keep'),
-    );
+    $came = array_map(fn (Newcomer $one): int => $one->spelling, array_values(newcomers()));
+    app(SettleNewcomers::class)(finish(), array_fill_keys($came, 'keep'));
     $ways = [
         fn (string $name): string => mb_strtoupper($name),
         fn (string $name): string => " {$name}",
@@ -244,7 +291,12 @@ test('a delivery of forty new spellings needs no more than five decisions', func
         $page->post('/newcomers/color', ['do' => 'keep:'.$one->spelling])->assertRedirect();
         $decisions++;
     }
-    expect(newcomers())->toBe([])->and($decisions)->toBeLessThanOrEqual(5)->and(finish()->values()->count())->toBe(5 + 10 + 2);
+    expect(newcomers())
+        ->toBe([])
+        ->and($decisions)
+        ->toBeLessThanOrEqual(5)
+        ->and(finish()->values()->count())
+        ->toBe(5 + 10 + 2);
 });
 
 test('what the shop merged and kept apart in one attribute teaches another', function (): void {
@@ -257,7 +309,10 @@ test('what the shop merged and kept apart in one attribute teaches another', fun
     expect(app(ProposeMerges::class)->of($frame))->toBe([]);
     $merge = app(MergeValues::class);
     $merge($frame, $merge->plan($frame, FindValue::named($frame, 'Grey')->id, [FindValue::named($frame, 'Gris')->id]));
-    $merge($surface, $merge->plan($surface, FindValue::named($surface, 'Ivory')->id, [FindValue::named($surface, 'Eggshell')->id]));
+    $merge(
+        $surface,
+        $merge->plan($surface, FindValue::named($surface, 'Ivory')->id, [FindValue::named($surface, 'Eggshell')->id]),
+    );
     $this->read("sku,Color\nT1,Gris\nT2,Grey\nT3,Ivory\nT4,Eggshell\n", COLOR_MAP);
     $labels = fn (): array => array_map(
         fn ($proposal): array => [
@@ -274,29 +329,42 @@ test('what the shop merged and kept apart in one attribute teaches another', fun
     expect(array_column($labels(), 0))->not->toContain(['Ivory', 'Eggshell']);
 });
 
-test('several values are hidden, shown, retired and dressed at once; retired ones are not offered where values are typed', function (): void {
-    $ids = [one('Gloss')->id, one('Satin')->id];
-    $change = app(ChangeValues::class);
-    expect($change(finish(), 'retire', $ids)?->summary)->toBe('Retired: Gloss, Satin (Color)')->and(one('Gloss')->held)->toBeTrue()
-        ->and(array_column(app(SuggestValues::class)(finish(), 'glo'), 'label'))->not->toContain('Gloss');
-    $this->publish();
-    expect(array_keys($this->counts()[1]['color']))->toBe(['matt', 'matte', 'silk']);
-    $change(finish(), 'restore', $ids);
-    expect(one('Gloss')->retired)
-        ->toBeFalse()
-        ->and($change(finish(), 'hide', $ids))->not
-        ->toBeNull()
-        ->and($change(finish(), 'hide', $ids))
-        ->toBeNull();
-    app(CreateValue::class)(finish(), 'Viridian');
-    DB::table('attribute_values')->where('label', 'Viridian')->update(['look' => null]);
-    $change(finish(), 'dress', [one('Viridian')->id]);
-    expect(one('Viridian')->look()->colors)->toBe(['#2a7d62'])->and(fn () => $change(finish(), 'burn', $ids))->toThrow(Refused::class);
-});
+test(
+    'several values are hidden, shown, retired and dressed at once; retired ones are not offered where values are typed',
+    function (): void {
+        $ids = [one('Gloss')->id, one('Satin')->id];
+        $change = app(ChangeValues::class);
+        expect($change(finish(), 'retire', $ids)?->summary)
+            ->toBe('Retired: Gloss, Satin (Color)')
+            ->and(one('Gloss')->held)
+            ->toBeTrue()
+            ->and(array_column(app(SuggestValues::class)(finish(), 'glo'), 'label'))
+            ->not->toContain('Gloss');
+        $this->publish();
+        expect(array_keys($this->counts()[1]['color']))->toBe(['matt', 'matte', 'silk']);
+        $change(finish(), 'restore', $ids);
+        expect(one('Gloss')->retired)
+            ->toBeFalse()
+            ->and($change(finish(), 'hide', $ids))
+            ->not->toBeNull()
+            ->and($change(finish(), 'hide', $ids))
+            ->toBeNull();
+        app(CreateValue::class)(finish(), 'Viridian');
+        DB::table('attribute_values')
+            ->where('label', 'Viridian')
+            ->update(['look' => null]);
+        $change(finish(), 'dress', [one('Viridian')->id]);
+        expect(one('Viridian')->look()->colors)
+            ->toBe(['#2a7d62'])
+            ->and(fn () => $change(finish(), 'burn', $ids))
+            ->toThrow(Refused::class);
+    },
+);
 
 test('umbrellas are proposed from words and from measures', function (): void {
     $this->read(
-        "sku,Shade,Volume\nW1,Matte white,10 ml\nW2,\"White, titanium\",20 ml\nW3,White,\nW4,Burnt sienna,50 ml\nW5,Raw sienna,200 ml\nW6,Viridian,0.5 l\n",
+        "sku,Shade,Volume\nW1,Matte white,10 ml\nW2,\"White, titanium\",20 ml\nW3,White,\nW4,Burnt sienna,50 ml\n".
+        "W5,Raw sienna,200 ml\nW6,Viridian,0.5 l\n",
         '{"columns": {"Shade": {"attribute": "shade", "kind": "choice"}, "Volume": {"attribute": "pack", "kind": "choice"}}}',
     );
     $of = fn (string $slug, string $way): array => array_map(
@@ -305,13 +373,17 @@ test('umbrellas are proposed from words and from measures', function (): void {
     );
     expect($of('shade', 'words'))
         ->toBe(['Sienna' => ['Burnt sienna', 'Raw sienna'], 'White' => ['Matte white', 'White, titanium', 'White']])
-        ->and($of('pack', 'measure'))->toBe(['Under 200 ml' => ['10 ml', '20 ml', '50 ml'], '200 ml and more' => ['200 ml', '0.5 l']]);
+        ->and($of('pack', 'measure'))
+        ->toBe(['Under 200 ml' => ['10 ml', '20 ml', '50 ml'], '200 ml and more' => ['200 ml', '0.5 l']]);
 });
 
 test('the map knows the shape of colors, sizes and measures, and forces none on the rest', function (): void {
     $this->read(
-        "sku,Shade,Size,Pack,Width\nM1,Red,S,10 ml,10 cm\nM2,Sky blue,XL,20 ml,100 mm\nM3,Gray,M,30 ml,12 cm\nM4,Moody,Other,1 l,13 cm\nM5,,,25 ml,5 m\nM6,,,20ml,11 cm\n",
-        '{"columns": {"Shade": {"attribute": "shade", "label": "Shade", "kind": "choice"}, "Size": {"attribute": "size", "label": "Size", "kind": "choice"}, "Pack": {"attribute": "pack", "kind": "choice"}, "Width": {"attribute": "width", "kind": "number", "unit": "cm"}}}',
+        "sku,Shade,Size,Pack,Width\nM1,Red,S,10 ml,10 cm\nM2,Sky blue,XL,20 ml,100 mm\nM3,Gray,M,30 ml,12 cm\n".
+        "M4,Moody,Other,1 l,13 cm\nM5,,,25 ml,5 m\nM6,,,20ml,11 cm\n",
+        '{"columns": {"Shade": {"attribute": "shade", "label": "Shade", "kind": "choice"}, "Size": {"attribute": "size", '.
+        '"label": "Size", "kind": "choice"}, "Pack": {"attribute": "pack", "kind": "choice"}, "Width": {"attribute": "width", '.
+        '"kind": "number", "unit": "cm"}}}',
     );
     $map = fn (string $slug): MapLens => MapLens::ofValues(
         $definition = Definition::query()->where('slug', $slug)->firstOrFail(),
@@ -344,7 +416,9 @@ test('the map knows the shape of colors, sizes and measures, and forces none on 
         ->toBe(['10 cm', '100 mm'])
         ->and($numbers->points[4]['outlier'])
         ->toBeTrue();
-    foreach (['/values/shade/map', '/values/size/map', '/values/pack/map', '/values/color/map', '/values/width', '/values/color/flow'] as $page) {
+    foreach (
+        ['/values/shade/map', '/values/size/map', '/values/pack/map', '/values/color/map', '/values/width', '/values/color/flow'] as $page
+    ) {
         $this->actingAs($this->person())->get($page)->assertOk();
     }
 });
@@ -354,8 +428,20 @@ test('every panel of the workbench can be drawn, in every lens', function (): vo
     $this->actingAs($this->person());
     $two = 'pick[]='.one('Gloss')->id.'&pick[]='.one('Satin')->id;
     foreach (['', '/flow', '/map'] as $lens) {
-        foreach (['' => 'Select values', $two => 'Merge into one?', "{$two}&under=Shiny" => 'Products under it', 'pick[]='.one('Gloss')->id.'&under=New' => 'New umbrella', 'value='.one('Gloss')->id => 'Spellings: open one', 'spelling='.Spelling::query()->where('text', 'matte ')->value('id') => 'A spelling of', 'umbrella='.Umbrella::query()->value('id') => 'Umbrella of 1 value'] as $query => $says) {
-            $this->get("/values/color{$lens}?{$query}")->assertOk()->assertSee($says);
+        foreach (
+            [
+                '' => 'Select values',
+                $two => 'Merge into one?',
+                "{$two}&under=Shiny" => 'Products under it',
+                'pick[]='.one('Gloss')->id.'&under=New' => 'New umbrella',
+                'value='.one('Gloss')->id => 'Spellings: open one',
+                'spelling='.Spelling::query()->where('text', 'matte ')->value('id') => 'A spelling of',
+                'umbrella='.Umbrella::query()->value('id') => 'Umbrella of 1 value',
+            ] as $query => $says
+        ) {
+            $this->get("/values/color{$lens}?{$query}")
+                ->assertOk()
+                ->assertSee($says);
         }
     }
     foreach (['color', 'words', 'measure'] as $way) {
@@ -370,34 +456,32 @@ test('a look takes a color by name, and a picture by its content', function (): 
     $value = one('Gloss');
     $picture = imagecreatetruecolor(20, 20);
     imagepng($picture, $path = tempnam(sys_get_temp_dir(), 'look'));
-    $page->put(
-        "/values/color/{$value->id}",
-        [
+    $page
+        ->put("/values/color/{$value->id}", [
             'label' => 'Gloss',
             'version' => $value->version,
             'color_name' => 'black and white',
             'look_picture' => new Illuminate\Http\UploadedFile($path, 'pattern.txt', null, null, true),
-        ],
-    )
+        ])
         ->assertSessionHasNoErrors();
     expect(one('Gloss')->look()->colors)
         ->toBe(['#000000', '#ffffff'])
         ->and(one('Gloss')->look()->picture)
         ->toMatch('/^[a-f0-9]{32}\.webp$/');
-    $page->put(
-        "/values/color/{$value->id}",
-        ['label' => 'Gloss', 'version' => one('Gloss')->version, 'color_name' => 'no such shade at all'],
-    )
+    $page
+        ->put("/values/color/{$value->id}", [
+            'label' => 'Gloss',
+            'version' => one('Gloss')->version,
+            'color_name' => 'no such shade at all',
+        ])
         ->assertSessionHasErrors('colors');
     file_put_contents($path, '<svg xmlns="http://www.w3.org/2000/svg"/>');
-    $page->put(
-        "/values/color/{$value->id}",
-        [
+    $page
+        ->put("/values/color/{$value->id}", [
             'label' => 'Gloss',
             'version' => one('Gloss')->version,
             'look_picture' => new Illuminate\Http\UploadedFile($path, 'pattern.png', null, null, true),
-        ],
-    )
+        ])
         ->assertSessionHasErrors('picture');
     unlink($path);
 });
@@ -405,10 +489,15 @@ test('a look takes a color by name, and a picture by its content', function (): 
 test('spellings of one new value wait for one decision', function (): void {
     $this->read("sku,Color\nG,Chalky\nH,CHALKY\nI,chalky \nJ,satin \n", COLOR_MAP);
     $waiting = app(FindNewcomers::class)->of(finish());
-    expect(array_map(fn (Newcomer $one): array => [$one->resolved, $one->products, count($one->also)], $waiting))->toBe([[false, 3, 2], [true, 1, 0]])
-        ->and(app(FindNewcomers::class)->waiting()[0])->toMatchArray(['new' => 1, 'resolved' => 1]);
+    expect(array_map(fn (Newcomer $one): array => [$one->resolved, $one->products, count($one->also)], $waiting))
+        ->toBe([[false, 3, 2], [true, 1, 0]])
+        ->and(app(FindNewcomers::class)->waiting()[0])
+        ->toMatchArray(['new' => 1, 'resolved' => 1]);
     $change = app(SettleNewcomers::class)(finish(), [$waiting[0]->spelling => 'keep']);
-    expect(newcomers())->toHaveCount(1)->and(Spelling::query()->where('value_id', one('Chalky')->id)->where('settled', false)->count())->toBe(0);
+    expect(newcomers())
+        ->toHaveCount(1)
+        ->and(Spelling::query()->where('value_id', one('Chalky')->id)->where('settled', false)->count())
+        ->toBe(0);
     app(TakeBack::class)($change);
     expect(newcomers())->toHaveCount(2);
 });

@@ -70,9 +70,22 @@ test('definitions are expected, changed, merged, retired and taken back', functi
         ->open('/definitions?open=vegan')
         ->see('In use', '#panel');
     $problems = [];
-    foreach (['/expected?category=paint', '/definitions?open=finish&end=1', '/definitions?open=paper-tone&into=color', '/rules', '/rules?definition=finish&source=words', '/products?where[]=category:oil&variants=1', '/products?all=1&give=finish'] as $path) {
+    foreach (
+        [
+            '/expected?category=paint',
+            '/definitions?open=finish&end=1',
+            '/definitions?open=paper-tone&into=color',
+            '/rules',
+            '/rules?definition=finish&source=words',
+            '/products?where[]=category:oil&variants=1',
+            '/products?all=1&give=finish',
+        ] as $path
+    ) {
         $me->open($path);
-        $problems = [...$problems, ...array_map(fn (string $problem): string => "{$path}: {$problem}", $me->accessibilityProblems())];
+        $problems = [
+            ...$problems,
+            ...array_map(fn (string $problem): string => "{$path}: {$problem}", $me->accessibilityProblems()),
+        ];
     }
     expect($problems)->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();

@@ -48,7 +48,9 @@ test('the keyboard: rooms, search, rows, merging, taking back, ordering', functi
         ->see("Reordered the shop's line-up")
         ->holds('document.querySelector("tbody tr").dataset.name === arguments[0]', $second)
         ->holds('document.activeElement.matches(".handle")');
-    $me->keys('u')->see('Took back', '.toast')->holds('document.querySelectorAll("tbody tr")[1].dataset.name === arguments[0]', $second);
+    $me->keys('u')
+        ->see('Took back', '.toast')
+        ->holds('document.querySelectorAll("tbody tr")[1].dataset.name === arguments[0]', $second);
     $me->open('/products')
         ->keys(WebDriverKeys::ARROW_DOWN)
         ->keys(' ')
@@ -67,7 +69,8 @@ test('two people on one value: the second is told and keeps what was typed', fun
         $person->open('/values/hair')->click('[data-name="Goat"] a.name')->see('Save', '#panel');
     }
     $first->type('#look_help', 'Soft and thirsty')->press('Save', '#panel')->see('Changed Goat');
-    $second->type('#look_help', 'From the second')
+    $second
+        ->type('#look_help', 'From the second')
         ->press('Save', '#panel')
         ->see('Someone else saved Goat')
         ->holds('document.querySelector("#look_help").value === "From the second"');
@@ -79,7 +82,9 @@ test('two people on one value: the second is told and keeps what was typed', fun
 
 test('a viewer sees everything and finds no button that changes it', function (): void {
     $me = (new Person(demo()))->signIn(2);
-    foreach (['/values/color', '/definitions?open=finish', '/line-ups?filter=color', '/history?entry=5', '/publishing', '/products'] as $path) {
+    foreach (
+        ['/values/color', '/definitions?open=finish', '/line-ups?filter=color', '/history?entry=5', '/publishing', '/products'] as $path
+    ) {
         $me->open($path)->see('Sign out');
         expect($me->count('.panel .button.main'))->toBe(0, $path);
     }
@@ -91,15 +96,43 @@ test('axe finds nothing on any view', function (): void {
     $problems = [];
     $look = function (string $path, ?string $wait = null) use ($me, &$problems): void {
         $me->open($path);
-        $wait === null || $me->see($wait);
+        if ($wait !== null) {
+            $me->see($wait);
+        }
         foreach ($me->accessibilityProblems() as $problem) {
             $problems[] = "{$path}: {$problem}";
         }
     };
     $look('/sign-in');
     $me->signIn();
-    foreach (['/', '/feeds', '/feeds/readings/1', '/definitions', '/definitions?open=color', '/definitions?open=new', '/products', '/products?where[]=category:paint&where[]=finish:matte&where[]=missing:volume', '/products/1', '/values', '/values/color', '/values/hair',
-        '/line-ups', '/line-ups?filter=color', '/line-ups?page=paint&filter=price&bands=shares&why=1', '/line-ups?page=brushes&propose=lineup', '/line-ups?page=paint&with=shop', '/publishing', '/history', '/history?entry=5', '/people', '/shop', '/shop/c/paint?color=burnt-sienna&price=5..20', '/shop/p/NO-001'] as $path) {
+    foreach (
+        [
+            '/',
+            '/feeds',
+            '/feeds/readings/1',
+            '/definitions',
+            '/definitions?open=color',
+            '/definitions?open=new',
+            '/products',
+            '/products?where[]=category:paint&where[]=finish:matte&where[]=missing:volume',
+            '/products/1',
+            '/values',
+            '/values/color',
+            '/values/hair',
+            '/line-ups',
+            '/line-ups?filter=color',
+            '/line-ups?page=paint&filter=price&bands=shares&why=1',
+            '/line-ups?page=brushes&propose=lineup',
+            '/line-ups?page=paint&with=shop',
+            '/publishing',
+            '/history',
+            '/history?entry=5',
+            '/people',
+            '/shop',
+            '/shop/c/paint?color=burnt-sienna&price=5..20',
+            '/shop/p/NO-001',
+        ] as $path
+    ) {
         $look($path);
     }
     $me->open('/values/color')

@@ -8,29 +8,29 @@ use Tests\Support\Site;
 /* The way from a supplier's file to a filter that follows the catalog, walked with the mouse from an empty catalog. */
 
 const FEED = <<<'CSV'
-    sku,parent_sku,name,category,brand,price,currency,stock,Colour,Volume,Finish ,Vegan
-    T1,,Ninefold oil,Paint > Oil,Ninefold,,,,,,Gloss,yes
-    T1-a,T1,,,,4.50,EUR,3,Burnt Sienna,37 ml,,
-    T1-b,T1,,,,9.50,EUR,0,Sienna burnt,120 ml,,
-    T1-c,T1,,,,6.50,EUR,5,Viridian ,37 ml,,
-    T2,,Tarnbeck studio,Paint > Acrylic,Tarnbeck,,,,,,gloss,no
-    T2-a,T2,,,,5.00,EUR,2, viridian,60 ml,,
-    T2-b,T2,,,,7.00,EUR,0,Burnt sienna,2 cl,,
-    T3,,Ostrelle half pan,Paint > Watercolor,Ostrelle,3.20,EUR,9,Cerulean,5 ml,Matte,yes
-    T4,,"<script>alert(1)</script>",Paint > Watercolor,Ostrelle,"12,50 €",EUR,9,Cerulean,5 ml,Matte,yes
-    T5,,Brannoch wash,Brushes,Brannoch,8.00,EUR,4,,,Matte,no
-    T6,,"<img src=x onerror=alert(2)> brush",Brushes,Brannoch,8.00,EUR,4,,,Matte,no
+sku,parent_sku,name,category,brand,price,currency,stock,Colour,Volume,Finish ,Vegan
+T1,,Ninefold oil,Paint > Oil,Ninefold,,,,,,Gloss,yes
+T1-a,T1,,,,4.50,EUR,3,Burnt Sienna,37 ml,,
+T1-b,T1,,,,9.50,EUR,0,Sienna burnt,120 ml,,
+T1-c,T1,,,,6.50,EUR,5,Viridian ,37 ml,,
+T2,,Tarnbeck studio,Paint > Acrylic,Tarnbeck,,,,,,gloss,no
+T2-a,T2,,,,5.00,EUR,2, viridian,60 ml,,
+T2-b,T2,,,,7.00,EUR,0,Burnt sienna,2 cl,,
+T3,,Ostrelle half pan,Paint > Watercolor,Ostrelle,3.20,EUR,9,Cerulean,5 ml,Matte,yes
+T4,,"<script>alert(1)</script>",Paint > Watercolor,Ostrelle,"12,50 €",EUR,9,Cerulean,5 ml,Matte,yes
+T5,,Brannoch wash,Brushes,Brannoch,8.00,EUR,4,,,Matte,no
+T6,,"<img src=x onerror=alert(2)> brush",Brushes,Brannoch,8.00,EUR,4,,,Matte,no
 
-    CSV;
+CSV;
 
 const LATER = <<<'CSV'
-    sku,parent_sku,name,category,brand,price,currency,stock,Colour,Volume,Finish ,Vegan
-    T1,,Ninefold oil,Paint > Oil,Ninefold,,,,,,Gloss,yes
-    T1-b,T1,,,,9.90,EUR,4,Sienna burnt,120 ml,,
-    T7,,Loxholm gouache,Paint > Gouache,Loxholm,6.10,EUR,2,Phthalo blue,14 ml,Matte,yes
-    T8,,Loxholm gouache two,Paint > Gouache,Loxholm,6.10,EUR,2,SIENNA  BURNT,14 ml,Matte,yes
+sku,parent_sku,name,category,brand,price,currency,stock,Colour,Volume,Finish ,Vegan
+T1,,Ninefold oil,Paint > Oil,Ninefold,,,,,,Gloss,yes
+T1-b,T1,,,,9.90,EUR,4,Sienna burnt,120 ml,,
+T7,,Loxholm gouache,Paint > Gouache,Loxholm,6.10,EUR,2,Phthalo blue,14 ml,Matte,yes
+T8,,Loxholm gouache two,Paint > Gouache,Loxholm,6.10,EUR,2,SIENNA  BURNT,14 ml,Matte,yes
 
-    CSV;
+CSV;
 
 function csvFile(string $csv, string $name): string
 {
@@ -45,8 +45,15 @@ test('the nine steps, with the mouse', function (): void {
     $me->signIn()->see('The catalog is empty');
 
     // 2. A feed is looked at, checked and read.
-    $me->press('Feeds', 'nav')->attach('#file', csvFile(FEED, 'harbour.csv'))->type('#feed', 'Harbour')->press('Look at it', '#panel')
-        ->see('comma between cells')->see('UTF-8')->see('Finish·')->see('Burnt Sienna')->see('Check it first');
+    $me->press('Feeds', 'nav')
+        ->attach('#file', csvFile(FEED, 'harbour.csv'))
+        ->type('#feed', 'Harbour')
+        ->press('Look at it', '#panel')
+        ->see('comma between cells')
+        ->see('UTF-8')
+        ->see('Finish·')
+        ->see('Burnt Sienna')
+        ->see('Check it first');
     $me->press('Check', '#panel')
         ->see('Read it like this?')
         ->see('Refused rows 1')
@@ -62,7 +69,11 @@ test('the nine steps, with the mouse', function (): void {
 
     // 3. Its columns stand as proposals.
     $me->press('Look over the definitions')->see('Proposed')->see('Colour')->see('Finish');
-    $me->press('Colour', '.work')->see('Burnt Sienna', '.work')->type('#label', 'Color')->press('Accept', '#panel')->see('Accepted Color');
+    $me->press('Colour', '.work')
+        ->see('Burnt Sienna', '.work')
+        ->type('#label', 'Color')
+        ->press('Accept', '#panel')
+        ->see('Accepted Color');
     $me->press('Volume', '.work')->see('Volume', '#panel h2')->press('Accept', '#panel')->see('Accepted Volume');
     $me->press('Accept the ticked ones')
         ->see('Accepted')
@@ -78,7 +89,10 @@ test('the nine steps, with the mouse', function (): void {
         ->choose('#kind', 'number')
         ->find('#unit');
     $me->type('#unit', 'g')->press('Define', '#panel')->see('Defined Weight')->see('Number, g');
-    $me->open('/definitions?open=new')->type('#label', 'color')->press('Define', '#panel')->see('There is a definition Color already');
+    $me->open('/definitions?open=new')
+        ->type('#label', 'color')
+        ->press('Define', '#panel')
+        ->see('There is a definition Color already');
 
     // 4. Products: narrowed, one opened, several given a value.
     $me->press('Products', 'nav')->see('5 of 5 products')->see('<img src=x onerror=alert(2)> brush');
@@ -143,8 +157,19 @@ test('the nine steps, with the mouse', function (): void {
 
     // 6. The line-up.
     $me->press('Line-ups', 'nav')->see('No filters yet');
-    foreach (['colour' => 'Color', 'price' => 'Price', 'stock' => 'In stock', 'brand' => 'Brand', 'volume' => 'Volume', 'finish' => 'Finish'] as $source => $title) {
-        $me->choose('#source', $source)->press('Add', '.work')->see("Added the filter {$title}");
+    foreach (
+        [
+            'colour' => 'Color',
+            'price' => 'Price',
+            'stock' => 'In stock',
+            'brand' => 'Brand',
+            'volume' => 'Volume',
+            'finish' => 'Finish',
+        ] as $source => $title
+    ) {
+        $me->choose('#source', $source)
+            ->press('Add', '.work')
+            ->see("Added the filter {$title}");
     }
     $me->see('cubes with colors or pictures · any of · follows · 3 terms');
     $me->open('/line-ups')
@@ -169,7 +194,10 @@ test('the nine steps, with the mouse', function (): void {
     $me->open('/line-ups')
         ->drag('tbody tr:nth-child(6) .handle', 'tbody tr:nth-child(2) .handle')
         ->see("Reordered the shop's line-up")
-        ->holds('document.querySelector("tbody tr:nth-child(2), tbody tr:nth-child(3)").parentElement.innerText.indexOf("Sheen") < document.querySelector("tbody").innerText.indexOf("Volume")');
+        ->holds(
+            'document.querySelector("tbody tr:nth-child(2), tbody tr:nth-child(3)").parentElement.innerText.indexOf("Sheen") < '.
+            'document.querySelector("tbody").innerText.indexOf("Volume")',
+        );
 
     // 7. Edition 1 and the storefront.
     $me->see('Nothing published yet', '.status')
@@ -179,7 +207,11 @@ test('the nine steps, with the mouse', function (): void {
         ->see('Edition 1 is live', '.status')
         ->see('no drift', '.status');
     $me->press('Storefront', 'nav')->see('All products')->see('5 products')->see('<img src=x onerror=alert(2)> brush');
-    $me->press('Paint', 'nav')->see('3 products')->click('input[value="burnt-sienna"]')->see('Color: Burnt Sienna')->see('2 products');
+    $me->press('Paint', 'nav')
+        ->see('3 products')
+        ->click('input[value="burnt-sienna"]')
+        ->see('Color: Burnt Sienna')
+        ->see('2 products');
     $me->at('/shop/c/paint?colour=burnt-sienna');
     $me->click('input[name="stock"][value="yes"]')->see('1 product')->notSee('Tarnbeck studio', '.goods');
     $me->at('/shop/c/paint?colour=burnt-sienna&stock=yes');

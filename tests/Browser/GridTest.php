@@ -25,7 +25,8 @@ function cell(int $row, string $definition): string
 function paste(Person $me, string $text): Person
 {
     $me->script(
-        'const d = new DataTransfer(); d.setData("text/plain", arguments[0]); document.activeElement.dispatchEvent(new ClipboardEvent("paste", {clipboardData: d, bubbles: true, cancelable: true}))',
+        'const d = new DataTransfer(); d.setData("text/plain", arguments[0]); document.activeElement.dispatchEvent(new '.
+        'ClipboardEvent("paste", {clipboardData: d, bubbles: true, cancelable: true}))',
         $text,
     );
 
@@ -33,7 +34,10 @@ function paste(Person $me, string $text): Person
 }
 
 test('cells are walked, typed into, filled down, cleared and taken back with keys alone', function (): void {
-    $me = (new Person(workshop()))->signIn()->open(OILS)->see('200 of');
+    $me = (new Person(workshop()))
+        ->signIn()
+        ->open(OILS)
+        ->see('200 of');
     $was = $me->text(cell(2, 'finish'));
     $me->focus(cell(1, 'finish'))
         ->keys('sat')
@@ -79,7 +83,10 @@ test('cells are walked, typed into, filled down, cleared and taken back with key
     $me->focus(cell(1, 'occasion'))
         ->keys('Studio', WebDriverKeys::ENTER)
         ->focus(cell(1, 'occasion'))
-        ->script('["Delete", "S"].forEach(key => document.activeElement.dispatchEvent(new KeyboardEvent("keydown", {key, bubbles: true, cancelable: true})))');
+        ->script(
+            '["Delete", "S"].forEach(key => document.activeElement.dispatchEvent(new KeyboardEvent("keydown", {key, bubbles: '.
+            'true, cancelable: true})))',
+        );
     $me->keys('tudio|gif')
         ->see('Gift', '.cell-offers li:first-child')
         ->keys(WebDriverKeys::ARROW_DOWN)
@@ -99,7 +106,10 @@ test('cells are walked, typed into, filled down, cleared and taken back with key
 });
 
 test('a block is pasted whole: looked over first, with what cannot be placed named', function (): void {
-    $me = (new Person(workshop()))->signIn()->open(OILS)->see('200 of');
+    $me = (new Person(workshop()))
+        ->signIn()
+        ->open(OILS)
+        ->see('200 of');
     $me->focus(cell(5, 'finish'));
     paste($me, "Gloss\tGift\tyes\t50 ml\nMatte\tGift|Studio\tperhaps\t5 cl\n")
         ->see('Put 7 cells in?', '#panel')
@@ -113,18 +123,29 @@ test('a block is pasted whole: looked over first, with what cannot be placed nam
         ->press('Typed 7 cells')
         ->press('Take back', '#panel')
         ->see('Took back', '.toast');
-    $me->open(OILS)->focus(cell(5, 'finish'))->chord(WebDriverKeys::SHIFT, WebDriverKeys::ARROW_RIGHT);
-    $copied = $me
-        ->script('const d = new DataTransfer(); document.activeElement.dispatchEvent(new ClipboardEvent("copy", {clipboardData: d, bubbles: true, cancelable: true})); return d.getData("text/plain")');
+    $me->open(OILS)
+        ->focus(cell(5, 'finish'))
+        ->chord(WebDriverKeys::SHIFT, WebDriverKeys::ARROW_RIGHT);
+    $copied = $me->script(
+        'const d = new DataTransfer(); document.activeElement.dispatchEvent(new ClipboardEvent("copy", {clipboardData: d, '.
+        'bubbles: true, cancelable: true})); return d.getData("text/plain")',
+    );
     expect(explode("\t", $copied))->toHaveCount(2)->and($me->complaints())->toBe([]);
     $me->leave();
 });
 
 test('two people on one grid do not overwrite each other', function (): void {
-    $first = (new Person(workshop()))->signIn()->open(OILS)->see('200 of');
-    $second = (new Person(workshop()))->signIn(1)->open(OILS)->see('200 of');
+    $first = (new Person(workshop()))
+        ->signIn()
+        ->open(OILS)
+        ->see('200 of');
+    $second = (new Person(workshop()))
+        ->signIn(1)
+        ->open(OILS)
+        ->see('200 of');
     $first->focus(cell(8, 'finish'))->keys('Satin', WebDriverKeys::TAB)->see('on CO-', '.toast');
-    $second->focus(cell(8, 'finish'))
+    $second
+        ->focus(cell(8, 'finish'))
         ->keys('Gloss', WebDriverKeys::TAB)
         ->see('somebody else has changed it to "Satin"', '.toast')
         ->holds('document.querySelector(".cell-input").value === "Gloss"')
@@ -226,88 +247,101 @@ test('rules of every kind are looked at, saved, changed and taken back', functio
     $me->leave();
 });
 
-test('everything expected in Paint is brought above 95 per cent without opening a product, and all of it taken back', function (): void {
-    $site = Site::start(built: true);
-    $me = (new Person($site))->signIn()->see('expected values missing');
-    $shares = fn (): array => $me
-        ->open('/expected?category=paint')
-        ->script('return [...document.querySelectorAll("tr.open .share")].map(e => Number(e.querySelector("b").innerText.replace(/[^0-9]/g, "")))');
-    $before = $shares();
-    expect($before)->toHaveCount(5)->and(min($before))->toBeLessThan(95);
-    $me->open('/')->press('Finish', '.work')->see('233 of');
-    // One gap by a change of all that match, one by a rule.
-    $me->open('/expected?category=paint')
-        ->click('tr.open .share.low')
-        ->see('expected and missing')
-        ->keys('a')
-        ->see('All that match', '#panel')
-        ->choose('#give-what', 'finish')
-        ->find('#give-value');
-    $me->type('#give-value', 'Satin')->see('Change 233', '#panel')->keys(WebDriverKeys::ESCAPE)->keys('s')->see('Set Finish Satin on 233');
-    $me->open('/rules?definition=lightfastness&source=fixed&scope[]=category:paint')
-        ->type('#value', 'II')
-        ->see('Are filled 80', '#panel')
-        ->keys(WebDriverKeys::ESCAPE)
-        ->keys('s')
-        ->see('New fill rule for Lightfastness: 80 filled');
-    expect(min($shares()))->toBeGreaterThanOrEqual(95);
-    $me->open('/history')
-        ->press('New fill rule for Lightfastness')
-        ->see('Take this back?', '#panel')
-        ->keys('u')
-        ->see('Took back', '.toast')
-        ->open('/history')
-        ->press('Set Finish Satin')
-        ->see('Take this back?', '#panel')
-        ->keys('u')
-        ->see('Took back', '.toast');
-    expect($shares())->toBe($before)->and($me->complaints())->toBe([]);
-    $me->leave();
-});
+test(
+    'everything expected in Paint is brought above 95 per cent without opening a product, and all of it taken back',
+    function (): void {
+        $site = Site::start(built: true);
+        $me = (new Person($site))->signIn()->see('expected values missing');
+        $shares = fn (): array => $me
+            ->open('/expected?category=paint')
+            ->script(
+                'return [...document.querySelectorAll("tr.open .share")].map(e => '.
+                'Number(e.querySelector("b").innerText.replace(/[^0-9]/g, "")))',
+            );
+        $before = $shares();
+        expect($before)->toHaveCount(5)->and(min($before))->toBeLessThan(95);
+        $me->open('/')->press('Finish', '.work')->see('233 of');
+        // One gap by a change of all that match, one by a rule.
+        $me->open('/expected?category=paint')
+            ->click('tr.open .share.low')
+            ->see('expected and missing')
+            ->keys('a')
+            ->see('All that match', '#panel')
+            ->choose('#give-what', 'finish')
+            ->find('#give-value');
+        $me->type('#give-value', 'Satin')
+            ->see('Change 233', '#panel')
+            ->keys(WebDriverKeys::ESCAPE)
+            ->keys('s')
+            ->see('Set Finish Satin on 233');
+        $me->open('/rules?definition=lightfastness&source=fixed&scope[]=category:paint')
+            ->type('#value', 'II')
+            ->see('Are filled 80', '#panel')
+            ->keys(WebDriverKeys::ESCAPE)
+            ->keys('s')
+            ->see('New fill rule for Lightfastness: 80 filled');
+        expect(min($shares()))->toBeGreaterThanOrEqual(95);
+        $me->open('/history')
+            ->press('New fill rule for Lightfastness')
+            ->see('Take this back?', '#panel')
+            ->keys('u')
+            ->see('Took back', '.toast')
+            ->open('/history')
+            ->press('Set Finish Satin')
+            ->see('Take this back?', '#panel')
+            ->keys('u')
+            ->see('Took back', '.toast');
+        expect($shares())->toBe($before)->and($me->complaints())->toBe([]);
+        $me->leave();
+    },
+);
 
-test('one value is copied, replaced and rounded over many products from the panel, and a value page is written', function (): void {
-    $me = (new Person(Site::start(built: true)))->signIn();
-    $me->open('/products?where[]=category:oil&all=1&give=finish')->choose('#give-mode', 'replace')->find('#give-find');
-    $me->type('#give-find', 'semi-')
-        ->type('#give-replace', 'Half ')
-        ->see('Half gloss', '#panel')
-        ->press('Find and replace', '#panel .deed')
-        ->see('Replaced "semi-" with "Half " in Finish')
-        ->keys('u')
-        ->see('Took back', '.toast');
-    $me->open('/products?where[]=category:oil&all=1&give=volume')->choose('#give-mode', 'round')->find('#give-amount');
-    $me->type('#give-amount', '50')
-        ->see('50 ml', '#panel')
-        ->press('Round to a step', '#panel .deed')
-        ->see('Round to a step: Volume')
-        ->keys('u')
-        ->see('Took back', '.toast');
-    $me->open('/products?where[]=category:oil&all=1&give=surface')
-        ->choose('#give-mode', 'copy')
-        ->choose('#give-source', 'finish')
-        ->see('Change 200', '#panel')
-        ->press('Copy from another', '#panel .deed')
-        ->see('Copied Finish to Surface')
-        ->keys('u')
-        ->see('Took back', '.toast');
-    $me->open('/values/brand')
-        ->click('[data-name="Loxholm"] a.name')
-        ->type('#description', 'Colors for a first year.')
-        ->attach('#picture', dirname(__DIR__, 2).'/docs/screenshots/today.png')
-        ->press('Save', '#panel')
-        ->see('Changed Loxholm')
-        ->see('Take it away', '#panel');
-    $me->open('/publishing')
-        ->press('Publish edition 2')
-        ->see('Edition 2 is live')
-        ->open('/shop/a/brand/loxholm')
-        ->see('Colors for a first year.')
-        ->holds('document.querySelector(".value-picture").naturalWidth === 640');
-    $me->open('/definitions?open=finish')
-        ->choose('#dress', 'letters')
-        ->choose('#term_order', 'products')
-        ->press('Save', '#panel')
-        ->see('Changed Finish');
-    expect($me->complaints())->toBe([]);
-    $me->leave();
-});
+test(
+    'one value is copied, replaced and rounded over many products from the panel, and a value page is written',
+    function (): void {
+        $me = (new Person(Site::start(built: true)))->signIn();
+        $me->open('/products?where[]=category:oil&all=1&give=finish')->choose('#give-mode', 'replace')->find('#give-find');
+        $me->type('#give-find', 'semi-')
+            ->type('#give-replace', 'Half ')
+            ->see('Half gloss', '#panel')
+            ->press('Find and replace', '#panel .deed')
+            ->see('Replaced "semi-" with "Half " in Finish')
+            ->keys('u')
+            ->see('Took back', '.toast');
+        $me->open('/products?where[]=category:oil&all=1&give=volume')->choose('#give-mode', 'round')->find('#give-amount');
+        $me->type('#give-amount', '50')
+            ->see('50 ml', '#panel')
+            ->press('Round to a step', '#panel .deed')
+            ->see('Round to a step: Volume')
+            ->keys('u')
+            ->see('Took back', '.toast');
+        $me->open('/products?where[]=category:oil&all=1&give=surface')
+            ->choose('#give-mode', 'copy')
+            ->choose('#give-source', 'finish')
+            ->see('Change 200', '#panel')
+            ->press('Copy from another', '#panel .deed')
+            ->see('Copied Finish to Surface')
+            ->keys('u')
+            ->see('Took back', '.toast');
+        $me->open('/values/brand')
+            ->click('[data-name="Loxholm"] a.name')
+            ->type('#description', 'Colors for a first year.')
+            ->attach('#picture', dirname(__DIR__, 2).'/docs/screenshots/today.png')
+            ->press('Save', '#panel')
+            ->see('Changed Loxholm')
+            ->see('Take it away', '#panel');
+        $me->open('/publishing')
+            ->press('Publish edition 2')
+            ->see('Edition 2 is live')
+            ->open('/shop/a/brand/loxholm')
+            ->see('Colors for a first year.')
+            ->holds('document.querySelector(".value-picture").naturalWidth === 640');
+        $me->open('/definitions?open=finish')
+            ->choose('#dress', 'letters')
+            ->choose('#term_order', 'products')
+            ->press('Save', '#panel')
+            ->see('Changed Finish');
+        expect($me->complaints())->toBe([]);
+        $me->leave();
+    },
+);

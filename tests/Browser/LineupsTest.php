@@ -15,59 +15,66 @@ function counter(): Site
     return $site ??= Site::start(built: true);
 }
 
-test('a line-up for Paint is composed from proposals beside the page as it would be, and the shop does exactly that', function (): void {
-    $me = (new Person(counter()))->signIn()->open('/line-ups?page=paint')->see('15 filters for 633 products');
-    $me->see('As shoppers would see it', '#panel')->see('Alizarin', '#live');
-    // Why each is here, and why others are not, with the link that mends it.
-    $me->press('why these?', '#panel')
-        ->see('covers 100 % of 633 products', '#live')
-        ->see('Not here: Hair, no product here carries it', '#live');
-    $me->open('/line-ups?page=paint')
-        ->press('Propose a better order', '#panel, main')
-        ->see('In the order of what they earn here')
-        ->keys('t')
-        ->see('Reordered the line-up of Paint and below', '.toast');
-    // Dropped here, and only here.
-    $me->open('/line-ups?page=paint')
-        ->press('Finish', '.lineup-work table')
-        ->press('Drop it here', '.filter-card')
-        ->see('Took the filter Finish out of the line-up of Paint', '.toast')
-        ->notSee('Finish', '#live')
-        ->see('Finish is dropped by Paint and below')
-        ->open('/line-ups')
-        ->see('Finish', '.lineup-work table');
-    // Added from what would earn its place.
-    $me->open('/line-ups?page=brushes&propose=lineup')
-        ->see('Handle', '.card')
-        ->press('Add the ticked ones')
-        ->see('Added the filter', '.toast')
-        ->see('Handle', '#live');
-    // Bands in equal shares, an edge moved with keys, one typed, saved for Paint alone.
-    $me->open('/line-ups?page=paint&filter=price')
-        ->press('in equal shares', '.filter-card')
-        ->holds('document.querySelectorAll(".edge").length === 4');
-    $before = $me->script('return document.querySelector(".edge").dataset.edge');
-    $me->focus('.edge')
-        ->keys(WebDriverKeys::ARROW_RIGHT)
-        ->holds('document.querySelector(".edge").dataset.edge !== arguments[0]', $before)
-        ->holds('document.querySelector("[name=\"bands[0][to]\"]").value === document.querySelector(".edge").dataset.edge');
-    $me->type('[name="bands[0][label]"]', 'Bargains')
-        ->press('Save', '.filter-card')
-        ->see('Changed the filter Price in the line-up of Paint', '.toast')
-        ->see('Bargains', '#live')
-        ->see('changed here: control, bands', '.lineup-work');
-    $me->press('bands as inherited', '.filter-card')
-        ->see('as inherited', '.toast')
-        ->keys('u')
-        ->see('Took back', '.toast')
-        ->see('Bargains', '#live');
-    $me->open('/line-ups?page=paint&with=shop')->see('Compared with Whole shop')->see('other control', '.lineup-work');
-    expect($me->accessibilityProblems())->toBe([]);
-    expect($me->site->command(['publish'])[0])->toBe(0);
-    $me->open('/shop/c/paint')->see('Bargains', '#filters')->notSee('Finish', '#filters')->open('/shop')->notSee('Bargains', '#filters');
-    expect($me->complaints())->toBe([]);
-    $me->leave();
-});
+test(
+    'a line-up for Paint is composed from proposals beside the page as it would be, and the shop does exactly that',
+    function (): void {
+        $me = (new Person(counter()))->signIn()->open('/line-ups?page=paint')->see('15 filters for 633 products');
+        $me->see('As shoppers would see it', '#panel')->see('Alizarin', '#live');
+        // Why each is here, and why others are not, with the link that mends it.
+        $me->press('why these?', '#panel')
+            ->see('covers 100 % of 633 products', '#live')
+            ->see('Not here: Hair, no product here carries it', '#live');
+        $me->open('/line-ups?page=paint')
+            ->press('Propose a better order', '#panel, main')
+            ->see('In the order of what they earn here')
+            ->keys('t')
+            ->see('Reordered the line-up of Paint and below', '.toast');
+        // Dropped here, and only here.
+        $me->open('/line-ups?page=paint')
+            ->press('Finish', '.lineup-work table')
+            ->press('Drop it here', '.filter-card')
+            ->see('Took the filter Finish out of the line-up of Paint', '.toast')
+            ->notSee('Finish', '#live')
+            ->see('Finish is dropped by Paint and below')
+            ->open('/line-ups')
+            ->see('Finish', '.lineup-work table');
+        // Added from what would earn its place.
+        $me->open('/line-ups?page=brushes&propose=lineup')
+            ->see('Handle', '.card')
+            ->press('Add the ticked ones')
+            ->see('Added the filter', '.toast')
+            ->see('Handle', '#live');
+        // Bands in equal shares, an edge moved with keys, one typed, saved for Paint alone.
+        $me->open('/line-ups?page=paint&filter=price')
+            ->press('in equal shares', '.filter-card')
+            ->holds('document.querySelectorAll(".edge").length === 4');
+        $before = $me->script('return document.querySelector(".edge").dataset.edge');
+        $me->focus('.edge')
+            ->keys(WebDriverKeys::ARROW_RIGHT)
+            ->holds('document.querySelector(".edge").dataset.edge !== arguments[0]', $before)
+            ->holds('document.querySelector("[name=\"bands[0][to]\"]").value === document.querySelector(".edge").dataset.edge');
+        $me->type('[name="bands[0][label]"]', 'Bargains')
+            ->press('Save', '.filter-card')
+            ->see('Changed the filter Price in the line-up of Paint', '.toast')
+            ->see('Bargains', '#live')
+            ->see('changed here: control, bands', '.lineup-work');
+        $me->press('bands as inherited', '.filter-card')
+            ->see('as inherited', '.toast')
+            ->keys('u')
+            ->see('Took back', '.toast')
+            ->see('Bargains', '#live');
+        $me->open('/line-ups?page=paint&with=shop')->see('Compared with Whole shop')->see('other control', '.lineup-work');
+        expect($me->accessibilityProblems())->toBe([]);
+        expect($me->site->command(['publish'])[0])->toBe(0);
+        $me->open('/shop/c/paint')
+            ->see('Bargains', '#filters')
+            ->notSee('Finish', '#filters')
+            ->open('/shop')
+            ->notSee('Bargains', '#filters');
+        expect($me->complaints())->toBe([]);
+        $me->leave();
+    },
+);
 
 test('only these: what is chosen stays through a merge, and what is new waits to be admitted', function (): void {
     $me = (new Person(counter()))->signIn()->open('/line-ups?filter=lightfastness')->press('choose, pin', '.filter-card');
@@ -78,7 +85,10 @@ test('only these: what is chosen stays through a merge, and what is new waits to
         ->press('Save', '.filter-card')
         ->see('only 2', '.lineup-work')
         ->see($first, '#live');
-    $me->open('/values/lightfastness')->type('#new', 'Superb')->press('Make it', '#panel')->see('Made the value Superb', '.toast');
+    $me->open('/values/lightfastness')
+        ->type('#new', 'Superb')
+        ->press('Make it', '#panel')
+        ->see('Made the value Superb', '.toast');
     $file = sys_get_temp_dir().'/lokum-new-'.bin2hex(random_bytes(4)).'.csv';
     file_put_contents($file, "sku,name,category,Lightfastness\nSUP-1,One,Paint > Oil,Superb\n");
     expect($me->site->command(['feed:read', $file, '--feed=Tarnbeck'])[0])->toBe(0);
@@ -102,7 +112,10 @@ test('every control narrows the shop, by mouse and by keys', function (): void {
             ->press('Save', '.filter-card')
             ->see('Changed the filter', '.toast');
     }
-    $me->open('/line-ups')->choose('#source', 'category')->press('Add', '.lineup-work')->see('Added the filter Category', '.toast');
+    $me->open('/line-ups')
+        ->choose('#source', 'category')
+        ->press('Add', '.lineup-work')
+        ->see('Added the filter Category', '.toast');
     expect($site->command(['publish'])[0])->toBe(0);
     $total = fn (): int => (int) str_replace(',', '', $me->text('[role="status"]'));
     $all = (function () use ($me, $total): int {
@@ -127,7 +140,10 @@ test('every control narrows the shop, by mouse and by keys', function (): void {
         ->keys(WebDriverKeys::SPACE)
         ->see('Brand: Loxholm', '.chip');
     // A drop-down, by keys.
-    $me->open('/shop')->focus('#filters select')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER)->see('Pigment series:', '.chip');
+    $me->open('/shop')
+        ->focus('#filters select')
+        ->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ENTER)
+        ->see('Pigment series:', '.chip');
     // A category below, ticked; then a scale by its thumb and by typing.
     $me->open('/shop')->click('#filters [value="ink"]')->see('Category: Ink', '.chip')->see('25 products', '[role="status"]');
     $me->open('/shop/c/paper')
@@ -155,7 +171,10 @@ test('without scripts the drawer is a link, and texts, bands and sorting work wi
     $me->plainClick('.drawer-open-it');
     expect($me->plainText('#narrow'))->toContain('Narrow down');
     // The driver scrolls no further than it must, which is under the drawer's foot; a wide window has none.
-    $me->resize(1280, 900)->open('/shop/c/paint')->plainClick('#filters .cubes input')->plainClick('#filters noscript button, #filters .button.main');
+    $me->resize(1280, 900)
+        ->open('/shop/c/paint')
+        ->plainClick('#filters .cubes input')
+        ->plainClick('#filters noscript button, #filters .button.main');
     $me->find('.chip');
     expect($me->address())->toContain('price=');
     $me->leave();

@@ -79,7 +79,10 @@ final class Person
     /** Waits until the browser is at an address. */
     public function at(string $address): self
     {
-        $this->until(fn (): bool => $this->address() === $address, fn (): string => "It is at {$this->address()}, not at {$address}.");
+        $this->until(
+            fn (): bool => $this->address() === $address,
+            fn (): string => "It is at {$this->address()}, not at {$address}.",
+        );
 
         return $this;
     }
@@ -106,8 +109,10 @@ final class Person
         return (string) preg_replace(
             '/\s+/u',
             ' ',
-            (string) $this->browser
-                ->executeScript('return [...document.querySelectorAll(arguments[0])].map(e => e.innerText).join(" ")', [$in]),
+            (string) $this->browser->executeScript(
+                'return [...document.querySelectorAll(arguments[0])].map(e => e.innerText).join(" ")',
+                [$in],
+            ),
         );
     }
 
@@ -115,13 +120,22 @@ final class Person
     public function press(string $words, string $in = 'body'): self
     {
         return $this->act(function () use ($words, $in): void {
-            $found = $this->browser->executeScript('const [words, within] = arguments; const all = [...document.querySelectorAll(within)].flatMap(e => [...e.querySelectorAll("button, a, label, summary, [role=button]")]);
-                const said = e => (e.innerText || e.getAttribute("aria-label") || "").replace(/\s+/g, " ").trim(); const seen = all.filter(e => e.offsetParent !== null);
+            $found = $this->browser->executeScript(
+                'const [words, within] = arguments; const all = [...document.querySelectorAll(within)].flatMap(e => '.
+                '[...e.querySelectorAll("button, a, label, summary, [role=button]")]);
+                const said = e => (e.innerText || e.getAttribute("aria-label") || "").replace(/\s+/g, " ").trim(); const seen = '.
+                    'all.filter(e => e.offsetParent !== null);
                 document.querySelectorAll("[data-pointed]").forEach(e => e.removeAttribute("data-pointed"));
-                const found = seen.find(e => said(e) === words) ?? seen.find(e => said(e).startsWith(words)) ?? seen.find(e => said(e).includes(words)); found?.setAttribute("data-pointed", ""); found?.scrollIntoView({block: "nearest"}); return found !== undefined', [$words, $in]);
-            $found === true ? $this->browser
-                ->findElement(WebDriverBy::cssSelector('[data-pointed]'))
-                ->click() : throw new RuntimeException("Nothing says \"{$words}\" in {$in}: ".mb_strimwidth($this->text($in), 0, 600));
+                const found = seen.find(e => said(e) === words) ?? seen.find(e => said(e).startsWith(words)) ?? seen.find(e => '.
+                    'said(e).includes(words)); found?.setAttribute("data-pointed", ""); found?.scrollIntoView({block: '.
+                    '"nearest"}); return found !== undefined',
+                [$words, $in],
+            );
+            if ($found === true) {
+                $this->browser->findElement(WebDriverBy::cssSelector('[data-pointed]'))->click();
+            } else {
+                throw new RuntimeException("Nothing says \"{$words}\" in {$in}: ".mb_strimwidth($this->text($in), 0, 600));
+            }
         });
     }
 
@@ -141,10 +155,13 @@ final class Person
 
     public function set(string $selector, string $value): self
     {
-        return $this->act(fn () => $this->browser->executeScript(
-            'const e = document.querySelector(arguments[0]); e.value = arguments[1]; e.dispatchEvent(new Event("input", {bubbles: true})); e.dispatchEvent(new Event("change", {bubbles: true}));',
-            [$selector, $value],
-        ));
+        return $this->act(
+            fn () => $this->browser->executeScript(
+                'const e = document.querySelector(arguments[0]); e.value = arguments[1]; e.dispatchEvent(new Event("input", '.
+                '{bubbles: true})); e.dispatchEvent(new Event("change", {bubbles: true}));',
+                [$selector, $value],
+            ),
+        );
     }
 
     public function choose(string $selector, string $value): self
@@ -154,7 +171,7 @@ final class Person
 
     public function attach(string $selector, string $path): self
     {
-        $this->find($selector)->setFileDetector(new LocalFileDetector)->sendKeys($path);
+        $this->find($selector)->setFileDetector(new LocalFileDetector())->sendKeys($path);
 
         return $this;
     }
@@ -253,8 +270,11 @@ final class Person
     public function accessibilityProblems(): array
     {
         $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
-        $found = (array) $this->browser
-            ->executeAsyncScript('const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", "best-practice"]}).then(r => done(r.violations.map(v => v.id + ": " + v.help + " at " + v.nodes.slice(0, 3).map(n => n.target.join(" ")).join(", "))))');
+        $found = (array) $this->browser->executeAsyncScript(
+            'const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", '.
+            '"best-practice"]}).then(r => done(r.violations.map(v => v.id + ": " + v.help + " at " + v.nodes.slice(0, 3).map(n '.
+            '=> n.target.join(" ")).join(", "))))',
+        );
 
         return array_map(strval(...), array_values($found));
     }
@@ -269,13 +289,18 @@ final class Person
     /** What the browser complained about: scripts that failed, things the security policy refused. @return list<string> */
     public function complaints(): array
     {
-        $severe = array_filter($this->browser->manage()->getLog('browser'), fn (array $entry): bool => $entry['level'] === 'SEVERE');
+        $severe = array_filter(
+            $this->browser->manage()->getLog('browser'),
+            fn (array $entry): bool => $entry['level'] === 'SEVERE',
+        );
 
         // A question about a form that a later one has replaced is broken off on purpose.
-        return array_values(array_filter(
-            array_map(fn (array $entry): string => $entry['message'], $severe),
-            fn (string $message): bool => preg_match('/"htmx:(?:sendAbort|afterRequest), /', $message) !== 1,
-        ));
+        return array_values(
+            array_filter(
+                array_map(fn (array $entry): string => $entry['message'], $severe),
+                fn (string $message): bool => preg_match('/"htmx:(?:sendAbort|afterRequest), /', $message) !== 1,
+            ),
+        );
     }
 
     public function leave(): void

@@ -49,9 +49,14 @@ test('look-alikes are merged, kept apart, put off and taken back with keys alone
         ->see('Every text can be read');
     $me->open('/values/color/look-alikes');
     $problems = [...$problems, ...$me->accessibilityProblems()];
-    foreach (['/shop/a/brand', '/shop/a/brand/ninefold', '/values/weight/unread', '/values/brand', '/values/color/umbrellas'] as $path) {
+    foreach (
+        ['/shop/a/brand', '/shop/a/brand/ninefold', '/values/weight/unread', '/values/brand', '/values/color/umbrellas'] as $path
+    ) {
         $me->open($path);
-        $problems = [...$problems, ...array_map(fn (string $problem): string => "{$path}: {$problem}", $me->accessibilityProblems())];
+        $problems = [
+            ...$problems,
+            ...array_map(fn (string $problem): string => "{$path}: {$problem}", $me->accessibilityProblems()),
+        ];
     }
     expect($problems)->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();

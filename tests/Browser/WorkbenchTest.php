@@ -6,7 +6,10 @@ use Facebook\WebDriver\WebDriverKeys;
 use Tests\Browser\Person;
 use Tests\Support\Site;
 
-/* The workbench of one attribute: its lenses on one selection, dragging and keys, newcomers of a later delivery, an old merge taken back. */
+/*
+ * The workbench of one attribute: its lenses on one selection, dragging and keys, newcomers of a later delivery, an old merge
+ * taken back.
+ */
 
 function bench(): Site
 {
@@ -101,33 +104,44 @@ test('the lenses share one selection; a value is renamed in its place; several a
     $me->leave();
 });
 
-test('newcomers of a later delivery are settled with one key each and many at once; an old merge is taken back', function (): void {
-    $site = bench();
-    $file = sys_get_temp_dir().'/lokum-later-'.bin2hex(random_bytes(4)).'.csv';
-    file_put_contents(
-        $file,
-        "sku,name,category,Colour\nNEW-1,One,Paint > Oil,\"Viridian, \"\nNEW-2,Two,Paint > Oil,\"Sienna, raw \"\nNEW-3,Three,Paint > Oil,Gamboge nova\nNEW-4,Four,Paint > Oil,Virridian\nNEW-5,Five,Paint > Oil,Cobalt Bleu\n",
-    );
-    expect($site->command(['feed:read', $file, '--feed=Tarnbeck'])[0])->toBe(0);
-    unlink($file);
-    $me = (new Person($site))->signIn()->see('newcomers')->open('/newcomers/color')->see('Virridian')->see('Gamboge nova');
-    $row = fn (string $text): string => 'tr[data-row]:has([aria-label="Select '.$text.'"]) .pick';
-    $me->focus($row('Gamboge nova'))->keys('n')->see('0 merged, 0 gathered, 1 kept', '.toast')->notSee('Gamboge nova', 'tbody');
-    $me->focus($row('Virridian'))->keys('m')->see('1 merged', '.toast');
-    $me->press('All', '#panel')->see('Settled', '.toast')->keys('u')->see('Took back', '.toast')->see('Found their place by themselves');
-    expect($me->accessibilityProblems())->toBe([]);
-    $me->click('[aria-label="Select all"]')->keys('t')->see('Settled', '.toast');
-    // The merge of Virridian is older than what was settled since; it is taken back alone.
-    $me->open('/history')
-        ->press('Settled 1 newcomer: 1 merged', '#work')
-        ->see('Take back', '#panel')
-        ->press('Take back', '#panel')
-        ->see('Took back: settled 1 newcomer', '.toast')
-        ->open('/values/color?q=virridian')
-        ->see('Virridian', 'tbody .name');
-    expect($me->complaints())->toBe([]);
-    $me->leave();
-});
+test(
+    'newcomers of a later delivery are settled with one key each and many at once; an old merge is taken back',
+    function (): void {
+        $site = bench();
+        $file = sys_get_temp_dir().'/lokum-later-'.bin2hex(random_bytes(4)).'.csv';
+        file_put_contents(
+            $file,
+            "sku,name,category,Colour\nNEW-1,One,Paint > Oil,\"Viridian, \"\nNEW-2,Two,Paint > Oil,\"Sienna, raw \"\n".
+            "NEW-3,Three,Paint > Oil,Gamboge nova\nNEW-4,Four,Paint > Oil,Virridian\nNEW-5,Five,Paint > Oil,Cobalt Bleu\n",
+        );
+        expect($site->command(['feed:read', $file, '--feed=Tarnbeck'])[0])->toBe(0);
+        unlink($file);
+        $me = (new Person($site))->signIn()->see('newcomers')->open('/newcomers/color')->see('Virridian')->see('Gamboge nova');
+        $row = fn (string $text): string => 'tr[data-row]:has([aria-label="Select '.$text.'"]) .pick';
+        $me->focus($row('Gamboge nova'))
+            ->keys('n')
+            ->see('0 merged, 0 gathered, 1 kept', '.toast')
+            ->notSee('Gamboge nova', 'tbody');
+        $me->focus($row('Virridian'))->keys('m')->see('1 merged', '.toast');
+        $me->press('All', '#panel')
+            ->see('Settled', '.toast')
+            ->keys('u')
+            ->see('Took back', '.toast')
+            ->see('Found their place by themselves');
+        expect($me->accessibilityProblems())->toBe([]);
+        $me->click('[aria-label="Select all"]')->keys('t')->see('Settled', '.toast');
+        // The merge of Virridian is older than what was settled since; it is taken back alone.
+        $me->open('/history')
+            ->press('Settled 1 newcomer: 1 merged', '#work')
+            ->see('Take back', '#panel')
+            ->press('Take back', '#panel')
+            ->see('Took back: settled 1 newcomer', '.toast')
+            ->open('/values/color?q=virridian')
+            ->see('Virridian', 'tbody .name');
+        expect($me->complaints())->toBe([]);
+        $me->leave();
+    },
+);
 
 test('a value wears as many colors as are chosen, by picker and by name', function (): void {
     $shown = '[...document.querySelectorAll(\'[name="colors[]"]\')].filter(e => ! e.hidden).length === arguments[0]';

@@ -45,21 +45,34 @@ test('every kind of difference is found once', function (): void {
     );
     $drift = Drift::between($before, $after);
     expect([
-        array_column($drift->new, 'label'), array_column($drift->gone, 'label'), $drift->renamed[0][1]->label,
-        $drift->redressed[0][1]->label, $drift->recounted[0][1]->products,
+        array_column($drift->new, 'label'),
+        array_column($drift->gone, 'label'),
+        $drift->renamed[0][1]->label,
+        $drift->redressed[0][1]->label,
+        $drift->recounted[0][1]->products,
     ])
         ->toBe([['New'], ['Gone'], 'Crimson', 'Blue', 6])
-        ->and($drift->filters)->toBe(['appearing' => ['Fresh'], 'disappearing' => ['Old'], 'changed' => ['Price'], 'reordered' => true])
-        ->and($drift->pages)->toBe(['paint' => ['appearing' => ['Fresh'], 'disappearing' => ['Price']]])
-        ->and($drift->products)->toBe(1)->and($drift->differences())->toBe(10);
+        ->and($drift->filters)
+        ->toBe([
+            'appearing' => ['Fresh'],
+            'disappearing' => ['Old'],
+            'changed' => ['Price'],
+            'reordered' => true,
+        ])
+        ->and($drift->pages)
+        ->toBe(['paint' => ['appearing' => ['Fresh'], 'disappearing' => ['Price']]])
+        ->and($drift->products)
+        ->toBe(1)
+        ->and($drift->differences())
+        ->toBe(10);
 });
 
 test('an umbrella that holds other values is regrouped, and addresses say where they will lead', function (): void {
     $greens = fn (string ...$holds): TermLine => new TermLine(9, 'color', 'Green', 'green', '', 4, $holds);
     $before = summary([$greens('Olive', 'Sage'), line(1, 'Viridian'), line(2, 'Rot'), line(3, 'Old')]);
-    $after = new Summary(
-        1, 1, [9 => $greens('Olive', 'Viridian'), 2 => line(2, 'Red')], [], [], '1', ['color' => ['viridian' => 9, 'sage' => 3]],
-    );
+    $after = new Summary(1, 1, [9 => $greens('Olive', 'Viridian'), 2 => line(2, 'Red')], [], [], '1', [
+        'color' => ['viridian' => 9, 'sage' => 3],
+    ]);
     $drift = Drift::between($before, $after);
     expect($drift->regrouped)
         ->toHaveCount(1)
@@ -84,8 +97,16 @@ test('a value that becomes an umbrella, and an umbrella that is made anew, are t
 });
 
 test('what is said otherwise of an inherited filter is a change, and no filter that appears', function (): void {
-    $drift = Drift::between(summary([], ['Color' => '{}']), summary([], ['Color' => '{}', '~Color (Paint and below)' => '{"step":2}']));
-    expect($drift->filters)->toBe(['appearing' => [], 'disappearing' => [], 'changed' => ['~Color (Paint and below)'], 'reordered' => false]);
+    $drift = Drift::between(
+        summary([], ['Color' => '{}']),
+        summary([], ['Color' => '{}', '~Color (Paint and below)' => '{"step":2}']),
+    );
+    expect($drift->filters)->toBe([
+        'appearing' => [],
+        'disappearing' => [],
+        'changed' => ['~Color (Paint and below)'],
+        'reordered' => false,
+    ]);
     expect(Drift::between(summary([], ['~Color' => '{}']), summary([]))->filters['changed'])->toBe(['~Color']);
 });
 
@@ -97,9 +118,13 @@ test('before the first edition everything is new', function (): void {
 test('a filter with nothing to offer says why', function (Kind $kind, array $counts, int $products, ?Absence $why): void {
     expect(Absence::ofTerms($kind === Kind::Flag, $counts, $products))->toBe($why);
 })->with([
-    [Kind::Choice, [], 5, Absence::NobodyCarriesIt], [Kind::Choice, [0, 0], 5, Absence::NobodyCarriesIt],
-    [Kind::Choice, [5, 0], 5, Absence::AllTheSame], [Kind::Choice, [3], 5, Absence::AllTheSame], [Kind::Choice, [3, 1], 5, null],
-    [Kind::Flag, [3], 5, null], [Kind::Flag, [5], 5, Absence::AllTheSame],
+    [Kind::Choice, [], 5, Absence::NobodyCarriesIt],
+    [Kind::Choice, [0, 0], 5, Absence::NobodyCarriesIt],
+    [Kind::Choice, [5, 0], 5, Absence::AllTheSame],
+    [Kind::Choice, [3], 5, Absence::AllTheSame],
+    [Kind::Choice, [3, 1], 5, null],
+    [Kind::Flag, [3], 5, null],
+    [Kind::Flag, [5], 5, Absence::AllTheSame],
 ]);
 
 test('a scale needs two ends', function (): void {

@@ -26,7 +26,10 @@ test('stored bits come back, sparse and dense', function (int $count): void {
     $stored = StoredBits::encode(array_keys($bits), $layout->bytes);
     $set = StoredBits::variants($stored, $layout);
     $found = array_sum(array_map(gmp_popcount(...), $set->lanes));
-    expect($found)->toBe($count)->and($stored[0])->toBe($count < 10 ? 'l' : 'b');
+    expect($found)
+        ->toBe($count)
+        ->and($stored[0])
+        ->toBe($count < 10 ? 'l' : 'b');
     foreach ($bits as [$lane, $product]) {
         expect(gmp_testbit($set->lanes[$lane], $product))->toBeTrue();
     }
@@ -48,7 +51,12 @@ function threeProducts(Question ...$questions): Counter
     $layout = new Layout([3, 2]);
     $terms = new Terms(
         $layout,
-        [1 => [[0, 0], [0, 1], [0, 2]], 2 => [[1, 0], [1, 1], [0, 2]], 3 => [[0, 0], [1, 1]], 4 => [[1, 0], [0, 1], [0, 2]]],
+        [
+            1 => [[0, 0], [0, 1], [0, 2]],
+            2 => [[1, 0], [1, 1], [0, 2]],
+            3 => [[0, 0], [1, 1]],
+            4 => [[1, 0], [0, 1], [0, 2]],
+        ],
         [5 => [0, 2], 6 => [1]],
     );
 
@@ -57,14 +65,23 @@ function threeProducts(Question ...$questions): Counter
 
 test('all filters are asked of one and the same variant', function (): void {
     $counter = threeProducts(new Question('color', [1, 2], [1]), new Question('size', [3, 4], [4]), new Question('kind', [5, 6]));
-    expect($counter->matching()->matching->count())->toBe(2)
-        ->and($counter->counts())->toBe(['color' => [1 => 2, 2 => 2], 'size' => [3 => 1, 4 => 2], 'kind' => [5 => 1, 6 => 1]]);
+    expect($counter->matching()->matching->count())
+        ->toBe(2)
+        ->and($counter->counts())
+        ->toBe(['color' => [1 => 2, 2 => 2], 'size' => [3 => 1, 4 => 2], 'kind' => [5 => 1, 6 => 1]]);
 });
 
 // Common practice, no source: red + blue shows only products that have both with "all", any of them with "any".
-test('all wants every pick on one variant, any wants one of them', function (Combine $combine, int $products, array $counts): void {
+test('all wants every pick on one variant, any wants one of them', function (
+    Combine $combine,
+    int $products,
+    array $counts,
+): void {
     $counter = threeProducts(new Question('color', [1, 2], [1, 2], $combine), new Question('size', [3, 4]));
-    expect($counter->matching()->matching->count())->toBe($products)->and($counter->counts())->toBe($counts);
+    expect($counter->matching()->matching->count())
+        ->toBe($products)
+        ->and($counter->counts())
+        ->toBe($counts);
 })->with([
     [Combine::Any, 3, ['color' => [1 => 3, 2 => 3], 'size' => [3 => 2, 4 => 3]]],
     [Combine::All, 1, ['color' => [1 => 1, 2 => 1], 'size' => [3 => 0, 4 => 1]]],
@@ -95,7 +112,7 @@ function sliced(array $numbers): array
     );
     $slices = [];
     for ($digit = 0; (count($distinct) - 1) >> $digit > 0; $digit++) {
-        $slices[] = $set(fn (int $rank): bool => ($rank >> $digit & 1) === 1);
+        $slices[] = $set(fn (int $rank): bool => (($rank >> $digit) & 1) === 1);
     }
 
     return [new SlicedNumbers($distinct, $set(fn (): bool => true), $slices), $layout];
@@ -106,7 +123,14 @@ test('ranges hold their ends, and no missing number', function (?float $from, ?f
     [$numbers] = sliced([25.0, 1.0, 23.0, null, 90.0, 12.5, 0.0, 23.0]);
     expect($numbers->within($from, $to)?->count() ?? 0)->toBe($count);
 })->with([
-    [1.0, 23.0, 4], [null, 91.0, 7], [0.0, 0.0, 1], [null, null, 7], [90.1, null, 0], [23.0, 25.0, 3], [24.0, 24.5, 0], [null, -1.0, 0],
+    [1.0, 23.0, 4],
+    [null, 91.0, 7],
+    [0.0, 0.0, 1],
+    [null, null, 7],
+    [90.1, null, 0],
+    [23.0, 25.0, 3],
+    [24.0, 24.5, 0],
+    [null, -1.0, 0],
     [12.5, null, 5],
 ]);
 
@@ -139,7 +163,10 @@ test('steps count from the minimum', function (): void {
         ->toBe(16.0)
         ->and((new Steps(0, 1, 0.1))->snap(0.3000001))
         ->toBe(0.3)
-        ->and(Steps::around(2.4, 61, 5)->stops(1))->toBe([0.0])->and(Steps::around(2.4, 61, 5)->max)->toBe(65.0);
+        ->and(Steps::around(2.4, 61, 5)->stops(1))
+        ->toBe([0.0])
+        ->and(Steps::around(2.4, 61, 5)->max)
+        ->toBe(65.0);
 });
 
 test('a step of nothing is refused', fn () => new Steps(0, 10, 0.0))->throws(InvalidArgumentException::class);

@@ -32,7 +32,13 @@ function file_of(string $bytes): CsvFile
     return CsvFile::open(stream($bytes));
 }
 
-test('delimiter, encoding and headings are found', function (string $bytes, string $delimiter, string $encoding, array $headings, array $first): void {
+test('delimiter, encoding and headings are found', function (
+    string $bytes,
+    string $delimiter,
+    string $encoding,
+    array $headings,
+    array $first,
+): void {
     $file = file_of($bytes);
     $rows = iterator_to_array($file->rows(), false);
     expect($file->dialect->delimiter)
@@ -69,8 +75,14 @@ test('characters at the border of a chunk stay whole', function (): void {
 test('files of another kind are named', function (string $bytes, string $reason): void {
     expect(fn () => file_of($bytes))->toThrow(UnreadableFile::class, $reason);
 })->with([
-    ['', 'empty'], ["  \n\n", 'empty'], ["PK\x03\x04rest", 'spreadsheet'], ["%PDF-1.7\n", 'PDF'], ["\x89PNG\r\n", 'picture'],
-    ['{"a": 1}', 'JSON'], ['<!DOCTYPE html><p>', 'web page'], ["\x01\x02\x03\x04\x05\x06", 'binary'],
+    ['', 'empty'],
+    ["  \n\n", 'empty'],
+    ["PK\x03\x04rest", 'spreadsheet'],
+    ["%PDF-1.7\n", 'PDF'],
+    ["\x89PNG\r\n", 'picture'],
+    ['{"a": 1}', 'JSON'],
+    ['<!DOCTYPE html><p>', 'web page'],
+    ["\x01\x02\x03\x04\x05\x06", 'binary'],
 ]);
 
 test('a quote that is never closed costs its own row only', function (): void {
@@ -78,20 +90,32 @@ test('a quote that is never closed costs its own row only', function (): void {
         CsvReader::rows(stream("a,b\n1,\"open\n2,ok\n\"3\n4\",\"say \"\"hi\"\"\"\n5,12\" wide\n6,\"x\"y\n"), ','),
         false,
     );
-    expect(array_map(fn (Row $row): array => [$row->line, $row->problem === null ? $row->cells : 'refused'], $rows))
-        ->toBe([[1, ['a', 'b']], [2, 'refused'], [3, ['2', 'ok']], [4, ["3\n4", 'say "hi"']], [6, ['5', '12" wide']], [7, 'refused']]);
+    expect(array_map(fn (Row $row): array => [$row->line, $row->problem === null ? $row->cells : 'refused'], $rows))->toBe([
+        [1, ['a', 'b']],
+        [2, 'refused'],
+        [3, ['2', 'ok']],
+        [4, ["3\n4", 'say "hi"']],
+        [6, ['5', '12" wide']],
+        [7, 'refused'],
+    ]);
 });
 
 test('NUL bytes and broken characters are told with their cell', function (): void {
     $rows = iterator_to_array(CsvReader::rows(stream("a,b\0c\nok,\xC3\x28\n"), ','), false);
-    expect($rows[0]->problem)->toBe('a NUL byte in cell 2')->and($rows[1]->problem)->toBe('characters that are not UTF-8 in cell 2');
+    expect($rows[0]->problem)
+        ->toBe('a NUL byte in cell 2')
+        ->and($rows[1]->problem)
+        ->toBe('characters that are not UTF-8 in cell 2');
 });
 
 test('a row of more than a mebibyte is refused whole, with its tail', function (string $row): void {
     $rows = iterator_to_array(CsvReader::rows(stream("sku,text\n{$row}\nB,fine\n"), ','), false);
-    expect(count($rows))->toBe(3)
-        ->and($rows[1]->problem)->toBe('the row is longer than 1 MiB')
-        ->and($rows[2]->cells)->toBe(['B', 'fine']);
+    expect(count($rows))
+        ->toBe(3)
+        ->and($rows[1]->problem)
+        ->toBe('the row is longer than 1 MiB')
+        ->and($rows[2]->cells)
+        ->toBe(['B', 'fine']);
 })->with([
     'one line' => fn () => 'A,'.str_repeat('x', 2_500_000).',tail',
     'quoted lines' => fn () => 'A,"'.str_repeat("a line\n", 300_000).'tail",C',
@@ -122,9 +146,18 @@ test('what quotes cost grows as the file does', function (callable $file): void 
 test('bytes that are no character are told, in whatever encoding', function (string $bytes, array $problems): void {
     expect(array_map(fn (Row $row): ?string => $row->problem, iterator_to_array(file_of($bytes)->rows(), false)))->toBe($problems);
 })->with([
-    'a lone surrogate' => fn () => ["\xFF\xFE".mb_convert_encoding("sku,color\nA,", 'UTF-16LE', 'UTF-8')."\x00\xD8x\0\n\0B\0,\0b\0", ['broken characters in cell 2', null]],
-    'half a character at the end' => fn () => ["\xFF\xFE".mb_convert_encoding("sku,color\nA,b", 'UTF-16LE', 'UTF-8').'c', ['broken characters in cell 2']],
-    'a byte that Windows-1252 leaves out' => fn () => ["sku,color\nA,caf\xE9\nB,\x81\x9D\n", [null, 'broken characters in cell 2']],
+    'a lone surrogate' => fn () => [
+        "\xFF\xFE".mb_convert_encoding("sku,color\nA,", 'UTF-16LE', 'UTF-8')."\x00\xD8x\0\n\0B\0,\0b\0",
+        ['broken characters in cell 2', null],
+    ],
+    'half a character at the end' => fn () => [
+        "\xFF\xFE".mb_convert_encoding("sku,color\nA,b", 'UTF-16LE', 'UTF-8').'c',
+        ['broken characters in cell 2'],
+    ],
+    'a byte that Windows-1252 leaves out' => fn () => [
+        "sku,color\nA,caf\xE9\nB,\x81\x9D\n",
+        [null, 'broken characters in cell 2'],
+    ],
 ]);
 
 test('a file of more than a thousand columns is refused', function (): void {
@@ -145,13 +178,23 @@ test('prices', function (string $cell, ?float $price): void {
 test('bad prices have a reason', function (string $cell, string $reason): void {
     expect(fn () => Money::price($cell))->toThrow(BadCell::class, $reason);
 })->with([
-    ['12,50 €', 'carries a currency'], ['EUR 5', 'carries a currency'], ['abc', 'is not a price'], ['-1', 'is negative'],
-    ['1e400', 'exponent'], ['1,250', 'thousands'], ['1 250', 'thousands'], ['99999999999999', 'too large'],
+    ['12,50 €', 'carries a currency'],
+    ['EUR 5', 'carries a currency'],
+    ['abc', 'is not a price'],
+    ['-1', 'is negative'],
+    ['1e400', 'exponent'],
+    ['1,250', 'thousands'],
+    ['1 250', 'thousands'],
+    ['99999999999999', 'too large'],
 ]);
 
 test('category paths', function (): void {
-    expect(CategoryPath::read(' Paint >  Oil ')?->names)->toBe(['Paint', 'Oil'])->and(CategoryPath::read(' '))->toBeNull()
-        ->and(CategoryPath::read('PAINT>oil')?->key())->toBe(CategoryPath::read('Paint > Oil')?->key());
+    expect(CategoryPath::read(' Paint >  Oil ')?->names)
+        ->toBe(['Paint', 'Oil'])
+        ->and(CategoryPath::read(' '))
+        ->toBeNull()
+        ->and(CategoryPath::read('PAINT>oil')?->key())
+        ->toBe(CategoryPath::read('Paint > Oil')?->key());
 });
 
 test('empty parts of a path are refused', fn () => CategoryPath::read('Paint > > Oil'))->throws(BadCell::class, 'empty part');
@@ -163,12 +206,13 @@ test('a row says what it is, or why not', function (array $cells, ?string $reaso
     );
     expect($reader->read(new Row(2, $cells))->refusal['reason'] ?? null)->toBe($reason);
 })->with([
-    [['A', '', '1', 'red|blue'], null], [['A'], null], [['A', '', '', '', ' '], null], [[' ', '', '1', ''], 'the sku is missing'], [
-        ['A', 'A', '', ''], '"A" names itself as its product',
-    ],
-    [['A', '', '1', 'red', 'more'], '5 cells under 4 headings; cell 5 holds "more"'], [
-        ['A', '', '1', str_repeat('x', 10240)], '10,240 characters; at most 500 are taken here',
-    ],
+    [['A', '', '1', 'red|blue'], null],
+    [['A'], null],
+    [['A', '', '', '', ' '], null],
+    [[' ', '', '1', ''], 'the sku is missing'],
+    [['A', 'A', '', ''], '"A" names itself as its product'],
+    [['A', '', '1', 'red', 'more'], '5 cells under 4 headings; cell 5 holds "more"'],
+    [['A', '', '1', str_repeat('x', 10240)], '10,240 characters; at most 500 are taken here'],
 ]);
 
 test('several spellings in a cell, and cells that count as empty', function (): void {
@@ -191,15 +235,14 @@ test('a column is guessed from its cells', function (array $cells, Kind $kind, b
     [$column] = $guess->column('column');
     expect([$column->kind, $column->multiple, $column->unit, $column->level])->toBe([$kind, $multiple, $unit, Level::Variant]);
 })->with([
-    [['yes', 'no', 'Y', ''], Kind::Flag, false, null], [['0', '1', '1'], Kind::Number, false, null], [
-        ['30 ml', '1,5 cl', '60 ml'], Kind::Number, false, 'ml',
-    ], [['red', 'blue', 'red'], Kind::Choice, false, null],
-    [['red|blue', 'red'], Kind::Choice, true, null], [['2026-01-02', '2025-12-31'], Kind::Date, false, null], [['000', '00', '0', '1'], Kind::Choice, false, null], [
-        [str_repeat('long words ', 9), str_repeat('other words ', 9)],
-        Kind::Text,
-        false,
-        null,
-    ],
+    [['yes', 'no', 'Y', ''], Kind::Flag, false, null],
+    [['0', '1', '1'], Kind::Number, false, null],
+    [['30 ml', '1,5 cl', '60 ml'], Kind::Number, false, 'ml'],
+    [['red', 'blue', 'red'], Kind::Choice, false, null],
+    [['red|blue', 'red'], Kind::Choice, true, null],
+    [['2026-01-02', '2025-12-31'], Kind::Date, false, null],
+    [['000', '00', '0', '1'], Kind::Choice, false, null],
+    [[str_repeat('long words ', 9), str_repeat('other words ', 9)], Kind::Text, false, null],
 ]);
 
 test('a map that cannot be used says where', function (string $json, string $reason): void {

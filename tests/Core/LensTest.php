@@ -55,18 +55,28 @@ test('the flow keeps what belongs together at one height, and nothing covers any
         ->toBeGreaterThan($flow->terms[1]->top + $flow->terms[1]->height)
         // Spellings of one value are never thicker than the value, though their products are more.
 
-        ->and(array_sum(array_map(
-            fn (FlowBox $box): float => $box->thick,
-            [...array_filter($flow->spellings, fn (FlowBox $box): bool => $box->value === 1), ...$flow->others],
-        )))
+        ->and(
+            array_sum(
+                array_map(fn (FlowBox $box): float => $box->thick, [
+                    ...array_filter($flow->spellings, fn (FlowBox $box): bool => $box->value === 1),
+                    ...$flow->others,
+                ]),
+            ),
+        )
         ->toBeLessThanOrEqual($flow->values[0]->thick + 1e-6);
     expect((new Flow([], [], [0.0, 1.0, 2.0, 3.0]))->height)->toBe(0.0);
 });
 
 test('colors stand by hue and lightness, grays apart, and no two in one place', function (): void {
-    $colors = array_fill(1, 300, '#cc2020') + [900 => '#2040cc', 901 => '#808080', 902 => '#f8f8f8', 903 => '#101010'];
+    $colors = array_fill(1, 300, '#cc2020') + [
+        900 => '#2040cc',
+        901 => '#808080',
+        902 => '#f8f8f8',
+        903 => '#101010',
+    ];
     $plane = new ColorPlane($colors, 800, 480, 20);
-    expect(count(array_unique(array_map(fn (array $dot): string => "{$dot['x']}:{$dot['y']}", $plane->dots))))->toBe(304)
+    expect(count(array_unique(array_map(fn (array $dot): string => "{$dot['x']}:{$dot['y']}", $plane->dots))))
+        ->toBe(304)
 
         ->and($plane->dots[900]['x'])
         ->toBeGreaterThan($plane->dots[1]['x'])
@@ -127,16 +137,20 @@ test('measures of the kind that most are come to the unit that most are written 
 test('what the shop has merged and kept apart comes before all other evidence', function (): void {
     $alike = fn (array $texts, Lessons $lessons): array => array_map(
         fn ($group): array => [array_map(fn (int $i): string => $texts[$i], $group->members), $group->kinds[0]],
-        (new LookAlikes(Lexicon::shipped()))
-            ->among(array_map(fn (string $text): Candidate => new Candidate($text, 1), $texts), [], $lessons),
+        (new LookAlikes(Lexicon::shipped()))->among(
+            array_map(fn (string $text): Candidate => new Candidate($text, 1), $texts),
+            [],
+            $lessons,
+        ),
     );
-    expect($alike(['Gris', 'Warm grey'], new Lessons))
+    expect($alike(['Gris', 'Warm grey'], new Lessons()))
         ->toBe([])
         ->and($alike(['Gris', 'Warm grey'], new Lessons([['gris', 'Warm Grey']])))
         ->toBe([[['Gris', 'Warm grey'], Evidence::Taught]])
-        ->and($alike(['Red', 'red '], new Lessons([], [['RED', 'red ']])))->toBe([[['Red', 'red '], Evidence::Letters]])
+        ->and($alike(['Red', 'red '], new Lessons([], [['RED', 'red ']])))
+        ->toBe([[['Red', 'red '], Evidence::Letters]])
 
-        ->and($alike(['Colour', 'Color'], new Lessons))
+        ->and($alike(['Colour', 'Color'], new Lessons()))
         ->toHaveCount(1)
         ->and($alike(['Colour', 'Color'], new Lessons([], [['color', 'COLOUR']])))
         ->toBe([]);

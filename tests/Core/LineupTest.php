@@ -19,51 +19,65 @@ function given(string $key, string $title = ''): array
     return ['key' => $key, 'kind' => 'choice', 'title' => $title ?: ucfirst($key)];
 }
 
-test('a line-up lower down inherits, adds, drops, reorders and changes single properties, and tells from where each comes', function (): void {
-    $shop = new Layer(
-        1,
-        'Whole shop',
-        ['color' => given('color'), 'brand' => given('brand'), 'price' => ['kind' => 'number'] + given('price')],
-        settings: ['sold_out' => 'last'],
-    );
-    $paint = new Layer(
-        2, 'Paint', ['series' => given('series')], ['color' => ['title' => 'Colour', 'columns' => 3]], ['brand'], ['series', 'color'],
-    );
-    $oil = new Layer(3, 'Oil', ['brand' => given('brand', 'Maker')], ['color' => ['columns' => 4]], [], null, ['sold_out' => 'hidden']);
-    $page = ComposedLineup::of($shop, $paint);
-    expect(array_keys($page->filters))
-        ->toBe(['series', 'color', 'price'])
-        ->and(array_map(fn (DroppedFilter $lost): array => [$lost->by, $lost->filter->given['title']], $page->dropped))
-        ->toBe(['brand' => [2, 'Brand']])
-        ->and($page->filters['color']->given['title'])
-        ->toBe('Colour')
-        ->and($page->filters['color']->from)
-        ->toBe(1)
-        ->and($page->filters['color']->changed)
-        ->toBe(['title' => 2, 'columns' => 2])
-        ->and($page->settings)
-        ->toBe(['sold_out' => 'last']);
-    $page = ComposedLineup::of($shop, $paint, $oil);
-    expect(array_keys($page->filters))
-        ->toBe(['series', 'color', 'price', 'brand'])
-        ->and($page->dropped)
-        ->toBe([])
-        ->and($page->filters['color']->changed)
-        ->toBe(['title' => 2, 'columns' => 3])
-        ->and($page->filters['color']->settings()->columns)
-        ->toBe(4)
-        ->and($page->filters['brand']->given['title'])
-        ->toBe('Maker')
-        ->and($page->filters['brand']->from)
-        ->toBe(3)
-        ->and($page->settings['sold_out'])
-        ->toBe('hidden');
-    // What changes a filter that is not there is passed over.
-    expect(array_keys(ComposedLineup::of($shop, new Layer(4, 'Ink', changed: ['hair' => ['title' => 'x']], dropped: ['none']))->filters))
-        ->toBe(['color', 'brand', 'price'])
-        ->and(ComposedLineup::of()->filters)
-        ->toBe([]);
-});
+test(
+    'a line-up lower down inherits, adds, drops, reorders and changes single properties, and tells from where each comes',
+    function (): void {
+        $shop = new Layer(
+            1,
+            'Whole shop',
+            ['color' => given('color'), 'brand' => given('brand'), 'price' => ['kind' => 'number'] + given('price')],
+            settings: ['sold_out' => 'last'],
+        );
+        $paint = new Layer(
+            2,
+            'Paint',
+            ['series' => given('series')],
+            ['color' => ['title' => 'Colour', 'columns' => 3]],
+            ['brand'],
+            ['series', 'color'],
+        );
+        $oil = new Layer(3, 'Oil', ['brand' => given('brand', 'Maker')], ['color' => ['columns' => 4]], [], null, [
+            'sold_out' => 'hidden',
+        ]);
+        $page = ComposedLineup::of($shop, $paint);
+        expect(array_keys($page->filters))
+            ->toBe(['series', 'color', 'price'])
+            ->and(array_map(fn (DroppedFilter $lost): array => [$lost->by, $lost->filter->given['title']], $page->dropped))
+            ->toBe(['brand' => [2, 'Brand']])
+            ->and($page->filters['color']->given['title'])
+            ->toBe('Colour')
+            ->and($page->filters['color']->from)
+            ->toBe(1)
+            ->and($page->filters['color']->changed)
+            ->toBe(['title' => 2, 'columns' => 2])
+            ->and($page->settings)
+            ->toBe(['sold_out' => 'last']);
+        $page = ComposedLineup::of($shop, $paint, $oil);
+        expect(array_keys($page->filters))
+            ->toBe(['series', 'color', 'price', 'brand'])
+            ->and($page->dropped)
+            ->toBe([])
+            ->and($page->filters['color']->changed)
+            ->toBe(['title' => 2, 'columns' => 3])
+            ->and($page->filters['color']->settings()->columns)
+            ->toBe(4)
+            ->and($page->filters['brand']->given['title'])
+            ->toBe('Maker')
+            ->and($page->filters['brand']->from)
+            ->toBe(3)
+            ->and($page->settings['sold_out'])
+            ->toBe('hidden');
+        // What changes a filter that is not there is passed over.
+        expect(
+            array_keys(
+                ComposedLineup::of($shop, new Layer(4, 'Ink', changed: ['hair' => ['title' => 'x']], dropped: ['none']))->filters,
+            ),
+        )
+            ->toBe(['color', 'brand', 'price'])
+            ->and(ComposedLineup::of()->filters)
+            ->toBe([]);
+    },
+);
 
 test('a filter follows its attribute unless terms are chosen', function (TermChoice $mode, array $offered): void {
     $filter = FilterSettings::of(given('color') + ['terms' => $mode->value, 'chosen' => [1, 2]]);
@@ -71,10 +85,16 @@ test('a filter follows its attribute unless terms are chosen', function (TermCho
 })->with([[TermChoice::Follow, [1, 2, 3]], [TermChoice::Except, [3]], [TermChoice::Only, [1, 2]]]);
 
 test('settings that make no sense are read as the usual', function (): void {
-    $filter = FilterSettings::of(given('x') + [
-        'columns' => 99, 'more' => -3, 'control' => 'magic', 'step' => 'x', 'looks' => ['7' => ['colors' => ['#102030']]],
-        'bands' => 'none',
-    ]);
+    $filter = FilterSettings::of(
+        given('x') + [
+            'columns' => 99,
+            'more' => -3,
+            'control' => 'magic',
+            'step' => 'x',
+            'looks' => ['7' => ['colors' => ['#102030']]],
+            'bands' => 'none',
+        ],
+    );
     expect($filter->columns)
         ->toBe(4)
         ->and($filter->more)
@@ -89,11 +109,19 @@ test('settings that make no sense are read as the usual', function (): void {
         ->toBe([]);
 });
 
-// Common practice, no source (domain.md, 5): a price of 65 falls in 51–100; "20 and under", "20 to 50", "over 50" may overlap at their ends.
+// Common practice, no source (domain.md, 5): a price of 65 falls in 51–100; "20 and under", "20 to 50", "over 50" may overlap at
+// their ends.
 test('bands made by hand hold both ends and may overlap; proposed ones hold the lower end alone', function (): void {
     $hand = [new Band(null, 20, '20 and under'), new Band(20, 50), new Band(51, 100), new Band(50, null)];
     $in = fn (float $number): array => array_keys(array_filter($hand, fn (Band $band): bool => $band->holds($number)));
-    expect($in(20))->toBe([0, 1])->and($in(65))->toBe([2, 3])->and($in(50))->toBe([1, 3])->and($in(0))->toBe([0]);
+    expect($in(20))
+        ->toBe([0, 1])
+        ->and($in(65))
+        ->toBe([2, 3])
+        ->and($in(50))
+        ->toBe([1, 3])
+        ->and($in(0))
+        ->toBe([0]);
     $proposed = Band::between([10.0, 20.0]);
     expect(array_map(fn (Band $band): bool => $band->holds(10), $proposed))
         ->toBe([false, true, false])
@@ -114,7 +142,12 @@ test('bands made by hand hold both ends and may overlap; proposed ones hold the 
 });
 
 test('gaps, overlaps and empty bands are pointed out', function (): void {
-    $products = ['5' => 3, '15' => 2, '20' => 1, '70' => 1];
+    $products = [
+        '5' => 3,
+        '15' => 2,
+        '20' => 1,
+        '70' => 1,
+    ];
     expect(Band::remarks([new Band(null, 10), new Band(10, 20), new Band(20, 30)], $products))
         ->toBe(['1 product is in no band', '10 – 20 and 20 – 30 overlap'])
 
@@ -128,8 +161,14 @@ test('gaps, overlaps and empty bands are pointed out', function (): void {
 test('proposed bands stand on round steps', function (float $from, float $to, int $most, array $edges): void {
     expect(ProposedBands::equalSteps($from, $to, $most))->toBe($edges);
 })->with([
-    [0, 100, 5, [20.0, 40.0, 60.0, 80.0]], [0, 100, 4, [25.0, 50.0, 75.0]], [0, 100, 2, [50.0]], [3.9, 85, 6, [20.0, 40.0, 60.0, 80.0]],
-    [0.5, 2.4, 5, [1.0, 1.5, 2.0]], [1, 1000, 5, [200.0, 400.0, 600.0, 800.0]], [-20, 30, 5, [-10.0, 0.0, 10.0, 20.0]], [7, 7, 5, []],
+    [0, 100, 5, [20.0, 40.0, 60.0, 80.0]],
+    [0, 100, 4, [25.0, 50.0, 75.0]],
+    [0, 100, 2, [50.0]],
+    [3.9, 85, 6, [20.0, 40.0, 60.0, 80.0]],
+    [0.5, 2.4, 5, [1.0, 1.5, 2.0]],
+    [1, 1000, 5, [200.0, 400.0, 600.0, 800.0]],
+    [-20, 30, 5, [-10.0, 0.0, 10.0, 20.0]],
+    [7, 7, 5, []],
 ]);
 
 test('equal shares part the products evenly, at round edges', function (): void {
@@ -146,11 +185,9 @@ test('equal shares part the products evenly, at round edges', function (): void 
     }
     $edges = ProposedBands::equalShares($skewed, 4);
     $shares = array_map(
-        fn (Band $band): int => array_sum(array_filter(
-            $skewed,
-            fn (int|string $number): bool => $band->holds((float) $number),
-            ARRAY_FILTER_USE_KEY,
-        )),
+        fn (Band $band): int => array_sum(
+            array_filter($skewed, fn (int|string $number): bool => $band->holds((float) $number), ARRAY_FILTER_USE_KEY),
+        ),
         Band::between($edges),
     );
     expect(array_sum($shares))->toBe(790)->and(min($shares))->toBeGreaterThan(100);
@@ -166,12 +203,13 @@ test('entropy and mutual information are those of the textbook', function (): vo
         ->toEqualWithDelta(2 - 0.75 * log(3, 2), 1e-12)
         ->and(Worth::entropy([7]))
         ->toBe(0.0);
-    // T. Cover and J. Thomas, "Elements of Information Theory", example 2.2.1, from memory: H(X) = 7/4, H(Y) = 2, H(X|Y) = 11/8 bits, so I(X;Y) = 3/8.
+    // T. Cover and J. Thomas, "Elements of Information Theory", example 2.2.1, from memory: H(X) = 7/4, H(Y) = 2, H(X|Y) = 11/8
+    // bits, so I(X;Y) = 3/8.
     $joint = [[4, 2, 1, 1], [2, 4, 1, 1], [2, 2, 2, 2], [8, 0, 0, 0]];
     expect(Worth::mutualInformation($joint))
         ->toEqualWithDelta(3 / 8, 1e-9)
         ->and(Worth::overlap($joint))
-        ->toEqualWithDelta((3 / 8) / (7 / 4), 1e-9);
+        ->toEqualWithDelta(3 / 8 / (7 / 4), 1e-9);
     // One that says all the other does; two that have nothing in common; one that says nothing.
     expect(Worth::overlap([[5, 0], [0, 5]]))
         ->toEqualWithDelta(1.0, 1e-9)
@@ -196,7 +234,10 @@ test('narrowing is what one pick removes when picks follow the counts', function
 });
 
 test('filters stand in the order of what they earn, less what those above have said', function (): void {
-    $overlap = fn (string $one, string $other): float => [$one, $other] === ['series', 'price'] || [$one, $other] === ['price', 'series'] ? 0.95 : 0.0;
+    $overlap = fn (string $one, string $other): float => [$one, $other] === ['series', 'price'] ||
+    [$one, $other] === ['price', 'series']
+        ? 0.95
+        : 0.0;
     expect(Worth::ranked(['brand' => 0.5, 'series' => 0.8, 'price' => 0.7], $overlap))
         ->toBe(['series', 'brand', 'price'])
         ->and(Worth::ranked([], $overlap))

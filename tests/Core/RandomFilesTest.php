@@ -10,7 +10,28 @@ use Lokum\Feed\Dialect;
 
 /** Pieces of cells: what suppliers write, and what hurts. */
 const PIECES = [
-    'Red', ' ', '  ', '"', '""', ',', ';', '|', "\t", "\n", "\r\n", 'Étude', '12,50', '1.5', 'ß', '€', "'", 'a"b', '=1+1', '0', '-', 'x',
+    'Red',
+    ' ',
+    '  ',
+    '"',
+    '""',
+    ',',
+    ';',
+    '|',
+    "\t",
+    "\n",
+    "\r\n",
+    'Étude',
+    '12,50',
+    '1.5',
+    'ß',
+    '€',
+    "'",
+    'a"b',
+    '=1+1',
+    '0',
+    '-',
+    'x',
 ];
 
 /** A cell that the encoding can hold and the delimiter does not have to be guessed from. */
@@ -30,7 +51,12 @@ function opened(string $bytes): CsvFile
     return CsvFile::open($file);
 }
 
-test('a file comes back as it was written, in every encoding and with every delimiter', function (string $encoding, bool $marked, string $delimiter, int $seed): void {
+test('a file comes back as it was written, in every encoding and with every delimiter', function (
+    string $encoding,
+    bool $marked,
+    string $delimiter,
+    int $seed,
+): void {
     mt_srand($seed);
     $headings = ['sku', 'name', 'Color', 'Notes'];
     $rows = [];
@@ -42,8 +68,12 @@ test('a file comes back as it was written, in every encoding and with every deli
     $text = implode('', array_map(fn (array $row): string => CsvWriter::line($row, $delimiter), [$headings, ...$rows]));
     $mark = $marked ? ['UTF-8' => "\xEF\xBB\xBF", 'UTF-16LE' => "\xFF\xFE", 'UTF-16BE' => "\xFE\xFF"][$encoding] : '';
     $file = opened($mark.mb_convert_encoding($text, $encoding, 'UTF-8'));
-    expect([$file->dialect->encoding, $file->dialect->marked, $file->dialect->delimiter, $file->dialect->headings])
-        ->toBe([$encoding, $marked, $delimiter, $headings]);
+    expect([$file->dialect->encoding, $file->dialect->marked, $file->dialect->delimiter, $file->dialect->headings])->toBe([
+        $encoding,
+        $marked,
+        $delimiter,
+        $headings,
+    ]);
     $read = [];
     foreach ($file->rows() as $row) {
         expect($row->problem)->toBeNull();
@@ -52,9 +82,22 @@ test('a file comes back as it was written, in every encoding and with every deli
     expect($read)->toBe($rows);
 })->with(function (): Generator {
     $seed = 0;
-    foreach ([['UTF-8', false], ['UTF-8', true], ['UTF-16LE', true], ['UTF-16BE', true], ['UTF-16LE', false], ['Windows-1252', false]] as [$encoding, $marked]) {
+    $encodings = [
+        ['UTF-8', false],
+        ['UTF-8', true],
+        ['UTF-16LE', true],
+        ['UTF-16BE', true],
+        ['UTF-16LE', false],
+        ['Windows-1252', false],
+    ];
+    foreach ($encodings as [$encoding, $marked]) {
         foreach (array_keys(Dialect::DELIMITERS) as $delimiter) {
-            yield "{$encoding}".($marked ? ' with mark' : '').' '.Dialect::DELIMITERS[$delimiter] => [$encoding, $marked, $delimiter, ++$seed];
+            yield "{$encoding}".($marked ? ' with mark' : '').' '.Dialect::DELIMITERS[$delimiter] => [
+                $encoding,
+                $marked,
+                $delimiter,
+                ++$seed,
+            ];
         }
     }
 });
@@ -64,7 +107,12 @@ test('rows are numbered by the lines they begin on, whatever their cells hold', 
     foreach (opened("sku,name\nA,\"two\nlines\"\nB,one\n\nC,\"x\r\ny\r\nz\"\nD,last\n")->rows() as $row) {
         $lines[$row->cells[0]] = $row->line;
     }
-    expect($lines)->toBe(['A' => 2, 'B' => 4, 'C' => 6, 'D' => 9]);
+    expect($lines)->toBe([
+        'A' => 2,
+        'B' => 4,
+        'C' => 6,
+        'D' => 9,
+    ]);
 });
 
 test('a broken row is told by its line, and those behind it are read', function (): void {

@@ -40,19 +40,49 @@ test('one thing has one key, however it is written', function (string ...$texts)
     'multiples' => ['6 x 400 g', '6x400g', '6 × 0.4 kg'],
     'diameters' => ['Ø 20 cm', 'ø20cm', 'diameter 20 cm', '⌀ 200 mm'],
     'degrees' => ['Wash 30 °C', 'wash 30 ºC', 'wash 30°C'],
-    'shares' => ['95% Cotton, 5% Elastane', 'elastane 5% / cotton 95%', '5 % elastane + 95 % cotton', 'Cotton 95.0%, Elastane 5%'],
+    'shares' => [
+        '95% Cotton, 5% Elastane',
+        'elastane 5% / cotton 95%',
+        '5 % elastane + 95 % cotton',
+        'Cotton 95.0%, Elastane 5%',
+    ],
     'one share' => ['100% Cotton', 'cotton 100 %', 'Cotton (100%)'],
 ]);
 
 test('different things have different keys', function (string $one, string $other): void {
     expect(signed($one)->key())->not->toBe(signed($other)->key());
-})->with([['300 gsm', '310 gsm'], ['AX-100', 'AX-101'], ['AX-100', 'AX 100'], ['20 x 30 cm', '30 x 20 cm'], ['80% cotton 20% linen', '20% cotton 80% linen'], ['100% cotton', '100 cotton'], ['Toxic', 'Non-toxic'], ['Blue on white', 'White on blue'], ['1,000 g', '1 g'], ['EU 42', 'EU 42.5'],
-    ['S', 'XS'], ['2B', '2H'], ['Size 0', 'Size 00'], ['3 m', '3 ft'], ['Tanned leather', 'Tan leather'], ['Pressed', 'Press'], ['12 V', '12 W'], ['Coated', 'Coat'], ['A4', 'A5'], ['-5 °C', '5 °C'], ['1/2 in', '1/3 in']]);
+})->with([
+    ['300 gsm', '310 gsm'],
+    ['AX-100', 'AX-101'],
+    ['AX-100', 'AX 100'],
+    ['20 x 30 cm', '30 x 20 cm'],
+    ['80% cotton 20% linen', '20% cotton 80% linen'],
+    ['100% cotton', '100 cotton'],
+    ['Toxic', 'Non-toxic'],
+    ['Blue on white', 'White on blue'],
+    ['1,000 g', '1 g'],
+    ['EU 42', 'EU 42.5'],
+    ['S', 'XS'],
+    ['2B', '2H'],
+    ['Size 0', 'Size 00'],
+    ['3 m', '3 ft'],
+    ['Tanned leather', 'Tan leather'],
+    ['Pressed', 'Press'],
+    ['12 V', '12 W'],
+    ['Coated', 'Coat'],
+    ['A4', 'A5'],
+    ['-5 °C', '5 °C'],
+    ['1/2 in', '1/3 in'],
+]);
 
 test('words written as one meet those written apart', function (string $one, string $other): void {
     expect(array_intersect(signed($one)->joinings(), signed($other)->joinings()))->not->toBe([]);
 })->with([
-    ['Off-white', 'offwhite'], ["Lamb's wool", 'Lambswool'], ['Slip-on', 'slipons'], ['V-neck', 'vneck'], ['Ever green', 'evergreen'],
+    ['Off-white', 'offwhite'],
+    ["Lamb's wool", 'Lambswool'],
+    ['Slip-on', 'slipons'],
+    ['V-neck', 'vneck'],
+    ['Ever green', 'evergreen'],
     ['Colour fast', 'colorfast'],
 ]);
 
@@ -67,7 +97,10 @@ test('what is made of parts is read with the greatest share first', function (st
     ['5% off 10%', null],
 ]);
 
-test('a word with a point is whole where the list has one word for it, misspelled or not', function (array $texts, array $whole): void {
+test('a word with a point is whole where the list has one word for it, misspelled or not', function (
+    array $texts,
+    array $whole,
+): void {
     expect(Shortenings::among($texts))->toBe($whole);
 })->with([
     [['Cadmium red', 'Cad. red'], ['cad' => 'cadmium']],
@@ -81,14 +114,49 @@ test('a word with a point is whole where the list has one word for it, misspelle
 test('random texts are signed without a failure, and alike whatever their case and ends', function (): void {
     mt_srand(6);
     $pieces = [
-        'Red', 'blue', '12', '1½', '%', '°C', 'cm', 'x', '×', 'non-', 'w/', '½', 'Ø', '100%', 'Cotton', '5%', '-', '/', '.', ',', '🎨', '日本',
-        'é', 'XL', 'A4', '#', '&', '(', ')', '"', "'", '00', '1e9', '١٢',
+        'Red',
+        'blue',
+        '12',
+        '1½',
+        '%',
+        '°C',
+        'cm',
+        'x',
+        '×',
+        'non-',
+        'w/',
+        '½',
+        'Ø',
+        '100%',
+        'Cotton',
+        '5%',
+        '-',
+        '/',
+        '.',
+        ',',
+        '🎨',
+        '日本',
+        'é',
+        'XL',
+        'A4',
+        '#',
+        '&',
+        '(',
+        ')',
+        '"',
+        "'",
+        '00',
+        '1e9',
+        '١٢',
     ];
     for ($i = 0; $i < 3000; $i++) {
         $text = implode(
             mt_rand(0, 1) === 0 ? ' ' : '',
             array_map(fn (): string => $pieces[mt_rand(0, count($pieces) - 1)], range(1, mt_rand(1, 6))),
         );
-        expect(signed(" {$text} ")->letters)->toBe(signed($text)->letters)->and(signed($text)->key())->toBe(signed($text)->key());
+        expect(signed(" {$text} ")->letters)
+            ->toBe(signed($text)->letters)
+            ->and(signed($text)->key())
+            ->toBe(signed($text)->key());
     }
 });

@@ -9,7 +9,15 @@ use Lokum\Text\StrictKey;
 test('the same letters have the same key', function (string ...$texts): void {
     expect(array_unique(array_map(StrictKey::of(...), $texts)))->toHaveCount(1);
 })->with([
-    ['Burnt sienna', ' BURNT  SIENNA ', "Burnt\u{00A0}sienna", 'burnt sienna.', '“Burnt sienna”', "Burnt\tsienna", "Burnt\u{200B} sienna"],
+    [
+        'Burnt sienna',
+        ' BURNT  SIENNA ',
+        "Burnt\u{00A0}sienna",
+        'burnt sienna.',
+        '“Burnt sienna”',
+        "Burnt\tsienna",
+        "Burnt\u{200B} sienna",
+    ],
     ['Café', 'CAFÉ', "Cafe\u{0301}", 'Caf&eacute;', 'cafe'],
     ['Straße', 'STRASSE', 'strasse'],
     ['Sap-green', 'Sap–green', "Sap\u{2011}green", 'sap - green'],
@@ -27,8 +35,25 @@ test('the same letters have the same key', function (string ...$texts): void {
 test('what carries meaning keeps keys apart', function (string $a, string $b): void {
     expect(StrictKey::of($a))->not->toBe(StrictKey::of($b));
 })->with([
-    ['1.5', '15'], ['1,5', '15'], ['-5', '5'], ['+5', '5'], ['5%', '5'], ['1/2', '12'], ['1½', '11/2'], ['10²', '102'], ['.5', '5'], ['C', 'C++'], ['6"', "6'"],
-    ['red/blue', 'red blue'], ['red&blue', 'red blue'], ['#1', '1'], ['A-1', 'A1'], ['semi-gloss', 'semigloss'], ['❤', '☕'], ['0', ''], ['20 x 30', '20 30'],
+    ['1.5', '15'],
+    ['1,5', '15'],
+    ['-5', '5'],
+    ['+5', '5'],
+    ['5%', '5'],
+    ['1/2', '12'],
+    ['1½', '11/2'],
+    ['10²', '102'],
+    ['.5', '5'],
+    ['C', 'C++'],
+    ['6"', "6'"],
+    ['red/blue', 'red blue'],
+    ['red&blue', 'red blue'],
+    ['#1', '1'],
+    ['A-1', 'A1'],
+    ['semi-gloss', 'semigloss'],
+    ['❤', '☕'],
+    ['0', ''],
+    ['20 x 30', '20 30'],
 ]);
 
 test('a key is never empty where something is to be seen, and is its own key', function (string $text): void {
@@ -37,7 +62,10 @@ test('a key is never empty where something is to be seen, and is its own key', f
 })->with(['---', '?', '☕', '0', '!!', '…', '(none)', "👩\u{200D}🎨", 'n/a', '--', '中文', 'क्षि', '"']);
 
 test('labels are what people read', function (): void {
-    expect(Label::of("  Burnt \u{00A0} sienna\t"))->toBe('Burnt sienna')->and(Label::of('Caf&eacute; &amp; Co'))->toBe('Café & Co')
+    expect(Label::of("  Burnt \u{00A0} sienna\t"))
+        ->toBe('Burnt sienna')
+        ->and(Label::of('Caf&eacute; &amp; Co'))
+        ->toBe('Café & Co')
 
         ->and(Label::isBlank(" \u{00A0}\t"))
         ->toBeTrue()
@@ -52,7 +80,12 @@ test('labels are what people read', function (): void {
 test('slugs', function (string $label, string $slug): void {
     expect(Slug::of($label))->toBe($slug);
 })->with([
-    ['Burnt sienna', 'burnt-sienna'], ['  A & B! ', 'a-b'], ['Größe Ü', 'größe-ü'], ['☕', 'x'], ['0', '0'], ['1½"', '1'],
+    ['Burnt sienna', 'burnt-sienna'],
+    ['  A & B! ', 'a-b'],
+    ['Größe Ü', 'größe-ü'],
+    ['☕', 'x'],
+    ['0', '0'],
+    ['1½"', '1'],
     ['300 g/m²', '300-g-m'],
 ]);
 
@@ -64,7 +97,10 @@ test('a second equal slug gets -2, a third -3', function (): void {
 test('the short way for plain words gives what the long way gives', function (): void {
     mt_srand(2);
     for ($i = 0; $i < 3000; $i++) {
-        $text = implode('', array_map(fn (): string => ['A', 'b', 'Zoe', '7', '00', ' ', '-', 'x'][mt_rand(0, 7)], range(1, mt_rand(1, 7))));
+        $text = implode(
+            '',
+            array_map(fn (): string => ['A', 'b', 'Zoe', '7', '00', ' ', '-', 'x'][mt_rand(0, 7)], range(1, mt_rand(1, 7))),
+        );
         // A character that nobody sees takes the long way.
         expect(StrictKey::of($text))->toBe(StrictKey::of("\u{200B}{$text}"), $text);
     }

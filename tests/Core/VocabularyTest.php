@@ -17,10 +17,11 @@ function known(int $id, string $label, int $products, array $spellings): KnownVa
 }
 
 test('a merge plan moves the spellings of the values that end, and its inverse brings them back', function (): void {
-    $plan = MergePlan::of(
+    $plan = MergePlan::of(known(1, 'Green', 9, [10 => 'Green']), [
         known(1, 'Green', 9, [10 => 'Green']),
-        [known(1, 'Green', 9, [10 => 'Green']), known(2, 'grn', 3, [11 => 'grn', 12 => 'Grn ']), known(3, 'Verde', 1, [13 => 'Verde'])],
-    );
+        known(2, 'grn', 3, [11 => 'grn', 12 => 'Grn ']),
+        known(3, 'Verde', 1, [13 => 'Verde']),
+    ]);
     expect($plan->moves())
         ->toBe([11 => 1, 12 => 1, 13 => 1])
         ->and($plan->inverse())
@@ -29,13 +30,18 @@ test('a merge plan moves the spellings of the values that end, and its inverse b
         ->toBe(['grn' => 'green', 'verde' => 'green']);
 });
 
-test('a value is not merged with itself', fn () => MergePlan::of(known(1, 'Green', 9, []), [known(1, 'Green', 9, [])]))
-    ->throws(InvalidArgumentException::class, 'nothing to merge');
+test('a value is not merged with itself', fn () => MergePlan::of(known(1, 'Green', 9, []), [known(1, 'Green', 9, [])]))->throws(
+    InvalidArgumentException::class,
+    'nothing to merge',
+);
 
 test('the one that stays has the most products, then the best-formed label, then is the oldest', function (): void {
-    expect(MergePlan::proposeKeep(known(1, 'GREEN', 3, []), known(2, 'green', 5, []))->id)->toBe(2)
-        ->and(MergePlan::proposeKeep(known(1, 'GREEN', 5, []), known(2, 'Green', 5, []), known(3, 'green', 5, []))->id)->toBe(2)
-        ->and(MergePlan::proposeKeep(known(4, 'Green', 5, []), known(3, 'Green', 5, []))->id)->toBe(3);
+    expect(MergePlan::proposeKeep(known(1, 'GREEN', 3, []), known(2, 'green', 5, []))->id)
+        ->toBe(2)
+        ->and(MergePlan::proposeKeep(known(1, 'GREEN', 5, []), known(2, 'Green', 5, []), known(3, 'green', 5, []))->id)
+        ->toBe(2)
+        ->and(MergePlan::proposeKeep(known(4, 'Green', 5, []), known(3, 'Green', 5, []))->id)
+        ->toBe(3);
 });
 
 function ordered(TermOrder $order, array $labels, array $positions = [], array $products = []): array
@@ -65,22 +71,38 @@ test('terms stand in order', function (TermOrder $order, array $labels): void {
 ]);
 
 test('by hand, those without a place go last; by products, the many come first', function (): void {
-    expect(ordered(TermOrder::Hand, ['c', 'a', 'b', 'new'], [1, 2, 3, 0]))->toBe(['c', 'a', 'b', 'new'])
-        ->and(ordered(TermOrder::Products, ['a', 'b', 'c'], [], [1, 5, 5]))->toBe(['b', 'c', 'a']);
+    expect(ordered(TermOrder::Hand, ['c', 'a', 'b', 'new'], [1, 2, 3, 0]))
+        ->toBe(['c', 'a', 'b', 'new'])
+        ->and(ordered(TermOrder::Products, ['a', 'b', 'c'], [], [1, 5, 5]))
+        ->toBe(['b', 'c', 'a']);
 });
 
 test('colors are taken from names', function (string $name, array $colors): void {
     expect(ColorNames::in($name))->toBe($colors);
 })->with([
-    ['Burnt sienna', ['#8a4527']], ['Sienna, burnt', ['#8a4527']], ['BURNT SIENNA hue', ['#8a4527']], ['Teal', ['#008080']],
-    ['black and white', ['#000000', '#ffffff']], ['Red/Blue/Green', ['#ff0000', '#0000ff', '#008000']], ['Cotton', []],
-    ['Ninefold crimson', ['#dc143c']], ['', []],
+    ['Burnt sienna', ['#8a4527']],
+    ['Sienna, burnt', ['#8a4527']],
+    ['BURNT SIENNA hue', ['#8a4527']],
+    ['Teal', ['#008080']],
+    ['black and white', ['#000000', '#ffffff']],
+    ['Red/Blue/Green', ['#ff0000', '#0000ff', '#008000']],
+    ['Cotton', []],
+    ['Ninefold crimson', ['#dc143c']],
+    ['', []],
 ]);
 
 test('yes and no', function (string $text, ?bool $flag): void {
     expect(FlagWord::read($text))->toBe($flag);
 })->with([
-    ['Yes', true], [' ja ', true], ['TRUE', true], ['1', true], ['✓', true], ['n', false], ['Nein', false], ['0', false], ['maybe', null],
+    ['Yes', true],
+    [' ja ', true],
+    ['TRUE', true],
+    ['1', true],
+    ['✓', true],
+    ['n', false],
+    ['Nein', false],
+    ['0', false],
+    ['maybe', null],
     ['', null],
 ]);
 
@@ -88,7 +110,7 @@ test('a look comes back from what is stored, and refuses what is no color', func
     $look = new Look(['#ff0000', '#00ff00'], 'Label', 'Help');
     expect(Look::fromJson($look->toJson()))
         ->toEqual($look)
-        ->and((new Look)->toJson())
+        ->and((new Look())->toJson())
         ->toBeNull()
         ->and(Look::fromJson('nonsense')->isBare())
         ->toBeTrue();
@@ -98,6 +120,12 @@ test('a look comes back from what is stored, and refuses what is no color', func
 test('of texts with the same letters the best-formed one makes the label', function (string $better, string $worse): void {
     expect(Lokum\Text\Label::form($better))->toBeGreaterThan(Lokum\Text\Label::form($worse));
 })->with([
-    ['Matte', 'matte'], ['Matte', 'MATTE'], ['matte', 'MATTE'], ['Matte', 'Matte '], ['Semi gloss', "Semi\u{A0}gloss"], ['A4', 'a4'],
-    ['Semi gloss', 'Semi  gloss'], ['Semi gloss', 'semi_gloss'],
+    ['Matte', 'matte'],
+    ['Matte', 'MATTE'],
+    ['matte', 'MATTE'],
+    ['Matte', 'Matte '],
+    ['Semi gloss', "Semi\u{A0}gloss"],
+    ['A4', 'a4'],
+    ['Semi gloss', 'Semi  gloss'],
+    ['Semi gloss', 'semi_gloss'],
 ]);

@@ -12,17 +12,31 @@ test('CIEDE2000 gives the published differences', function (array $one, array $o
         ->toEqualWithDelta($difference, 1e-4)
         ->and((new Lab(...$other))->difference(new Lab(...$one)))
         ->toEqualWithDelta($difference, 1e-4);
-})->with([[[50.0, 2.6772, -79.7751], [50.0, 0.0, -82.7485], 2.0425], [[50.0, 3.1571, -77.2803], [50.0, 0.0, -82.7485], 2.8615], [[50.0, 2.8361, -74.0200], [50.0, 0.0, -82.7485], 3.4412], [[50.0, -1.3802, -84.2814], [50.0, 0.0, -82.7485], 1.0], [[50.0, 0.0, 0.0], [50.0, -1.0, 2.0], 2.3669],
-    [[50.0, 2.5, 0.0], [50.0, 0.0, -2.5], 4.3065], [[50.0, 2.5, 0.0], [73.0, 25.0, -18.0], 27.1492], [[50.0, 2.5, 0.0], [61.0, -5.0, 29.0], 22.8977], [[50.0, 2.5, 0.0], [56.0, -27.0, -3.0], 31.9030], [
-        [60.2574, -34.0099, 36.2677], [60.4626, -34.1751, 39.4387], 1.2644,
-    ], [[2.0776, 0.0795, -1.1350], [0.9033, -0.0636, -0.5514], 0.9082]]);
+})->with([
+    [[50.0, 2.6772, -79.7751], [50.0, 0.0, -82.7485], 2.0425],
+    [[50.0, 3.1571, -77.2803], [50.0, 0.0, -82.7485], 2.8615],
+    [[50.0, 2.8361, -74.02], [50.0, 0.0, -82.7485], 3.4412],
+    [[50.0, -1.3802, -84.2814], [50.0, 0.0, -82.7485], 1.0],
+    [[50.0, 0.0, 0.0], [50.0, -1.0, 2.0], 2.3669],
+    [[50.0, 2.5, 0.0], [50.0, 0.0, -2.5], 4.3065],
+    [[50.0, 2.5, 0.0], [73.0, 25.0, -18.0], 27.1492],
+    [[50.0, 2.5, 0.0], [61.0, -5.0, 29.0], 22.8977],
+    [[50.0, 2.5, 0.0], [56.0, -27.0, -3.0], 31.903],
+    [[60.2574, -34.0099, 36.2677], [60.4626, -34.1751, 39.4387], 1.2644],
+    [[2.0776, 0.0795, -1.135], [0.9033, -0.0636, -0.5514], 0.9082],
+]);
 
 // Source: culori (npm), sRGB to Lab with D65 and CIEDE2000, over random colors.
 test('Lab and differences equal those of culori', function (): void {
     mt_srand(11);
-    $pairs = array_map(fn (): array => [sprintf('#%06x', mt_rand(0, 0xFFFFFF)), sprintf('#%06x', mt_rand(0, 0xFFFFFF))], range(1, 300));
-    $script = 'import { converter, differenceCiede2000 } from "culori"; import { readFileSync } from "node:fs"; const lab = converter("lab65"); const diff = differenceCiede2000();
-        console.log(JSON.stringify(JSON.parse(readFileSync(0, "utf8")).map(([a, b]) => { const one = lab(a); return [one.l, one.a, one.b, diff(a, b)]; })));';
+    $pairs = array_map(
+        fn (): array => [sprintf('#%06x', mt_rand(0, 0xFFFFFF)), sprintf('#%06x', mt_rand(0, 0xFFFFFF))],
+        range(1, 300),
+    );
+    $script = 'import { converter, differenceCiede2000 } from "culori"; import { readFileSync } from "node:fs"; const lab = '.
+        'converter("lab65"); const diff = differenceCiede2000();
+        console.log(JSON.stringify(JSON.parse(readFileSync(0, "utf8")).map(([a, b]) => { const one = lab(a); return [one.l, '.
+            'one.a, one.b, diff(a, b)]; })));';
     $there = json_decode(
         (new Process(['node', '--input-type=module', '-e', $script], dirname(__DIR__, 2), input: (string) json_encode($pairs)))
             ->mustRun()
@@ -35,7 +49,8 @@ test('Lab and differences equal those of culori', function (): void {
             ->each(fn ($part) => $part->toBeFloat())
             ->and(max(abs($lab->lightness - $there[$i][0]), abs($lab->a - $there[$i][1]), abs($lab->b - $there[$i][2])))
             ->toBeLessThan(1e-4, $one)
-            ->and($lab->difference(Lab::ofHex($other)))->toEqualWithDelta($there[$i][3], 1e-4, "{$one} {$other}");
+            ->and($lab->difference(Lab::ofHex($other)))
+            ->toEqualWithDelta($there[$i][3], 1e-4, "{$one} {$other}");
     }
 });
 
@@ -43,7 +58,18 @@ test('Lab and differences equal those of culori', function (): void {
 test('colors are called by their basic color', function (string $hex, string $name): void {
     expect(BasicColor::of($hex))->toBe($name);
 })->with([
-    ['#ff0000', 'Red'], ['#00ff00', 'Green'], ['#0000ff', 'Blue'], ['#ffff00', 'Yellow'], ['#ffa500', 'Orange'], ['#800080', 'Purple'],
-    ['#ffc0cb', 'Pink'], ['#8b4513', 'Brown'], ['#000000', 'Black'], ['#ffffff', 'White'], ['#808080', 'Gray'], ['#9cab86', 'Green'],
-    ['#000080', 'Blue'], ['#800000', 'Red'],
+    ['#ff0000', 'Red'],
+    ['#00ff00', 'Green'],
+    ['#0000ff', 'Blue'],
+    ['#ffff00', 'Yellow'],
+    ['#ffa500', 'Orange'],
+    ['#800080', 'Purple'],
+    ['#ffc0cb', 'Pink'],
+    ['#8b4513', 'Brown'],
+    ['#000000', 'Black'],
+    ['#ffffff', 'White'],
+    ['#808080', 'Gray'],
+    ['#9cab86', 'Green'],
+    ['#000080', 'Blue'],
+    ['#800000', 'Red'],
 ]);

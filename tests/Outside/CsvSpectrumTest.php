@@ -30,11 +30,15 @@ test('every file reads as its JSON says, and reads back after writing', function
         ),
         $expected,
     );
-    expect(array_map(
-        fn (array $row): array => array_map(fn (string $cell): string => str_replace("\r\n", "\n", $cell), array_combine($headings, $row)),
-        $rows,
-    ))
-        ->toEqual($texts);
+    expect(
+        array_map(
+            fn (array $row): array => array_map(
+                fn (string $cell): string => str_replace("\r\n", "\n", $cell),
+                array_combine($headings, $row),
+            ),
+            $rows,
+        ),
+    )->toEqual($texts);
     foreach ($rows as $cells) {
         $file = fopen('php://temp', 'w+b');
         fwrite($file, CsvWriter::line($cells));

@@ -28,10 +28,15 @@ test('texts with the same compatibility form have the same key', function (): vo
     $wrong = [];
     foreach (unicodeLines('NormalizationTest.txt') as [$source, $nfc, $nfd, $nfkc, $nfkd]) {
         // Columns of one line are the same text for NFKC; marks that stand apart from what they replace are covered above.
-        $keys = array_unique(array_map(
-            fn (string $codes): string => StrictKey::of('a '.characters($codes).' z'),
-            [$source, $nfc, $nfd, $nfkc, $nfkd],
-        ));
+        $keys = array_unique(
+            array_map(fn (string $codes): string => StrictKey::of('a '.characters($codes).' z'), [
+                $source,
+                $nfc,
+                $nfd,
+                $nfkc,
+                $nfkd,
+            ]),
+        );
         $tested++;
         // The trade mark signs are left out of keys on purpose; their compatibility form is letters.
         if (count($keys) > 1 && ! in_array($source, ['2120', '2122'], true)) {

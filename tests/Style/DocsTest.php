@@ -13,7 +13,9 @@ function docs(): array
 
 test('every command that docs give is one, with the options that they give it', function (): void {
     $root = dirname(__DIR__, 2);
-    $run = new Process([PHP_BINARY, "{$root}/bin/console.php", 'list', '--format=json'], null, ['LOKUM_DATA' => sys_get_temp_dir().'/lokum-docs-'.bin2hex(random_bytes(4))]);
+    $run = new Process([PHP_BINARY, "{$root}/bin/console.php", 'list', '--format=json'], null, [
+        'LOKUM_DATA' => sys_get_temp_dir().'/lokum-docs-'.bin2hex(random_bytes(4)),
+    ]);
     $run->mustRun();
     $known = [];
     foreach (json_decode($run->getOutput(), true, flags: JSON_THROW_ON_ERROR)['commands'] as $command) {
@@ -23,7 +25,12 @@ test('every command that docs give is one, with the options that they give it', 
     foreach (docs() as $path) {
         $text = (string) file_get_contents($path);
         preg_match_all('/bin\/lokum ([a-z:]+)([^`\n]*)/', $text, $calls, PREG_SET_ORDER);
-        preg_match_all('/^\| `([a-z]+(?::[a-z]+)?)([^`]*)`(?:, `[^`]*`)? \| /m', basename($path) === 'commands.md' ? $text : '', $rows, PREG_SET_ORDER);
+        preg_match_all(
+            '/^\| `([a-z]+(?::[a-z]+)?)([^`]*)`(?:, `[^`]*`)? \| /m',
+            basename($path) === 'commands.md' ? $text : '',
+            $rows,
+            PREG_SET_ORDER,
+        );
         array_push($given, ...array_map(fn (array $call): array => [basename($path), $call[1], $call[2]], [...$calls, ...$rows]));
     }
     expect(count($given))->toBeGreaterThan(25);
@@ -32,7 +39,9 @@ test('every command that docs give is one, with the options that they give it', 
         if ($name === 'test') {
             continue;
         }
-        isset($known[$name]) ?: $wrong[] = "{$doc}: {$name}";
+        if (! isset($known[$name])) {
+            $wrong[] = "{$doc}: {$name}";
+        }
         preg_match_all('/--[a-z-]+/', explode('#', $rest)[0], $options);
         foreach (array_diff($options[0], $known[$name] ?? []) as $option) {
             $wrong[] = "{$doc}: {$name} {$option}";
@@ -42,12 +51,19 @@ test('every command that docs give is one, with the options that they give it', 
 });
 
 test('every test that security.md stands on is there', function (): void {
-    preg_match_all('/`(\w+Test)`(?: "([^"]+)")?/', (string) file_get_contents(dirname(__DIR__, 2).'/docs/security.md'), $named, PREG_SET_ORDER);
+    preg_match_all(
+        '/`(\w+Test)`(?: "([^"]+)")?/',
+        (string) file_get_contents(dirname(__DIR__, 2).'/docs/security.md'),
+        $named,
+        PREG_SET_ORDER,
+    );
     expect(count($named))->toBeGreaterThan(15);
     foreach ($named as $one) {
         $path = glob(dirname(__DIR__).'/{*,*/*}/'.$one[1].'.php', GLOB_BRACE)[0] ?? '';
         expect($path)->not->toBe('', $one[1]);
-        isset($one[2]) ? expect((string) file_get_contents($path))->toContain($one[2]) : null;
+        if (isset($one[2])) {
+            expect((string) file_get_contents($path))->toContain($one[2]);
+        }
     }
 });
 

@@ -52,8 +52,13 @@ abstract class CatalogTestCase extends TestCase
     }
 
     /** Reads CSV text as a feed. */
-    public function read(string $csv, string $map = '{}', bool $check = false, string $feed = 'Test', bool $goodRows = true): ReadingFigures
-    {
+    public function read(
+        string $csv,
+        string $map = '{}',
+        bool $check = false,
+        string $feed = 'Test',
+        bool $goodRows = true,
+    ): ReadingFigures {
         $file = fopen('php://temp', 'w+b');
         fwrite($file, $csv);
         rewind($file);
@@ -71,7 +76,7 @@ abstract class CatalogTestCase extends TestCase
      *
      * @return array{0: int, 1: array<string, array<string, int>>}
      */
-    public function counts(Picks $picks = new Picks, ?string $category = null): array
+    public function counts(Picks $picks = new Picks(), ?string $category = null): array
     {
         $edition = Served::now()->file();
         $page = new CountPage(
@@ -92,11 +97,12 @@ abstract class CatalogTestCase extends TestCase
 
     public function person(Role $role = Role::Manager): User
     {
-        return User::query()
-            ->create([
-                'name' => 'Test Person', 'email' => bin2hex(random_bytes(4)).'@example.test', 'password' => 'a-long-password',
-                'role' => $role,
-            ]);
+        return User::query()->create([
+            'name' => 'Test Person',
+            'email' => bin2hex(random_bytes(4)).'@example.test',
+            'password' => 'a-long-password',
+            'role' => $role,
+        ]);
     }
 
     private function boot(string $data): Application
@@ -105,11 +111,18 @@ abstract class CatalogTestCase extends TestCase
         /** @var Application $app */
         $app = require dirname(__DIR__, 2).'/bootstrap/app.php';
         // Lokum has no .env; an empty one keeps the framework from looking for it in vain.
-        is_dir($data) || mkdir($data, 0770);
+        if (! is_dir($data)) {
+            mkdir($data, 0770);
+        }
         touch($data.'/.env');
         $app->useEnvironmentPath($data);
         $app->make(Kernel::class)->bootstrap();
-        config(['queue.default' => 'sync', 'session.driver' => 'array', 'cache.default' => 'array', 'hashing.bcrypt.rounds' => 4]);
+        config([
+            'queue.default' => 'sync',
+            'session.driver' => 'array',
+            'cache.default' => 'array',
+            'hashing.bcrypt.rounds' => 4,
+        ]);
         Setup::ensure();
 
         return $app;

@@ -13,16 +13,30 @@ use Symfony\Component\Process\Process;
 /** One headless Chromium for a whole test run. */
 final class Chrome
 {
-    private const ARGUMENTS = ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking',
-        '--disable-component-update', '--disable-sync', '--force-prefers-reduced-motion', '--hide-scrollbars', '--window-size=1280,800'];
+    private const ARGUMENTS = [
+        '--headless=new',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--force-prefers-reduced-motion',
+        '--hide-scrollbars',
+        '--window-size=1280,800',
+    ];
 
     private static ?Process $driver = null;
 
     public static function open(bool $scripts = true): RemoteWebDriver
     {
         $port = self::driver();
-        $options = new ChromeOptions;
-        $options->addArguments([...self::ARGUMENTS, '--user-data-dir='.sys_get_temp_dir().'/lokum-chrome-'.bin2hex(random_bytes(6))]);
+        $options = new ChromeOptions();
+        $options->addArguments([
+            ...self::ARGUMENTS,
+            '--user-data-dir='.sys_get_temp_dir().'/lokum-chrome-'.bin2hex(random_bytes(6)),
+        ]);
         if (! $scripts) {
             $options->setExperimentalOption('prefs', ['profile.managed_default_content_settings.javascript' => 2]);
         }
@@ -37,14 +51,15 @@ final class Chrome
 
     public static function resize(RemoteWebDriver $browser, int $width, int $height): void
     {
-        $browser->executeCustomCommand(
-            '/session/:sessionId/goog/cdp/execute',
-            'POST',
-            [
-                'cmd' => 'Emulation.setDeviceMetricsOverride',
-                'params' => ['width' => $width, 'height' => $height, 'deviceScaleFactor' => 1, 'mobile' => false],
+        $browser->executeCustomCommand('/session/:sessionId/goog/cdp/execute', 'POST', [
+            'cmd' => 'Emulation.setDeviceMetricsOverride',
+            'params' => [
+                'width' => $width,
+                'height' => $height,
+                'deviceScaleFactor' => 1,
+                'mobile' => false,
             ],
-        );
+        ]);
     }
 
     private static function driver(): int

@@ -26,8 +26,22 @@ final class Faults
     ];
 
     private const TABLES = [
-        'feeds', 'categories', 'items', 'headings', 'spellings', 'assignments', 'lineups', 'filters', 'fill_rules', 'definitions', 'expectations', 'views',
-        'kept_apart', 'umbrellas', 'attribute_values', 'filter_changes',
+        'feeds',
+        'categories',
+        'items',
+        'headings',
+        'spellings',
+        'assignments',
+        'lineups',
+        'filters',
+        'fill_rules',
+        'definitions',
+        'expectations',
+        'views',
+        'kept_apart',
+        'umbrellas',
+        'attribute_values',
+        'filter_changes',
     ];
 
     private static ?self $one = null;
@@ -39,21 +53,43 @@ final class Faults
     {
         mkdir($dir, 0700);
         register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($dir)));
-        $rows = fn (int $from, int $to, string $suffix): string => implode('', array_map(
-            fn (int $i): string => "T{$i},Thing {$i},Things > Kind ".($i % 5).','.($i % 40 + 1).','.($i % 7).',Red '.($i % 9).$suffix.','.($i % 90)." ml\n",
-            range($from, $to),
-        ));
+        $rows = fn (int $from, int $to, string $suffix): string => implode(
+            '',
+            array_map(
+                fn (int $i): string => "T{$i},Thing {$i},Things > Kind ".
+                    $i % 5 .
+                    ','.
+                    (($i % 40) + 1).
+                    ','.
+                    $i % 7 .
+                    ',Red '.
+                    $i % 9 .
+                    $suffix.
+                    ','.
+                    $i % 90 .
+                    " ml\n",
+                range($from, $to),
+            ),
+        );
         file_put_contents("{$dir}/first.csv", "sku,name,category,price,stock,Shade,Volume\n".$rows(1, 900, ''));
         file_put_contents("{$dir}/second.csv", "sku,name,category,price,stock,Shade,Volume\n".$rows(400, 1800, ' deep'));
-        foreach ([
-            ['define', 'shade', '--kind=choice', '--label=Shade'], ['define', 'volume', '--kind=number', '--unit=ml', '--label=Volume'], ['define', 'finish', '--kind=choice', '--label=Finish'],
-            ['feed:read', "{$dir}/first.csv", '--feed=Tarnbeck'], ['publish'],
-        ] as $command) {
+        foreach (
+            [
+                ['define', 'shade', '--kind=choice', '--label=Shade'],
+                ['define', 'volume', '--kind=number', '--unit=ml', '--label=Volume'],
+                ['define', 'finish', '--kind=choice', '--label=Finish'],
+                ['feed:read', "{$dir}/first.csv", '--feed=Tarnbeck'],
+                ['publish'],
+            ] as $command
+        ) {
             $this->must("{$dir}/base", $command);
         }
         $pdo = new PDO("sqlite:{$dir}/base/catalog.sqlite");
         $finish = $pdo->query("SELECT id FROM definitions WHERE slug = 'finish'")->fetchColumn();
-        $pdo->exec("INSERT INTO fill_rules (definition_id, source, settings, scope, position, paused) VALUES ({$finish}, 'fixed', '{\"value\": \"Gloss\"}', '[]', 1, 0)");
+        $pdo->exec(
+            "INSERT INTO fill_rules (definition_id, source, settings, scope, position, paused)
+                VALUES ({$finish}, 'fixed', '{\"value\": \"Gloss\"}', '[]', 1, 0)",
+        );
         $pdo = null;
         $this->older();
         mkdir("{$dir}/none");
@@ -82,7 +118,7 @@ final class Faults
         $data = $this->fresh($act, "kill-{$seed}-".bin2hex(random_bytes(3)));
         $process = $this->start($data, self::ACTS[$act]);
         $others = $act === 'first start' ? array_map(fn (): Process => $this->start($data, self::ACTS[$act]), range(1, 3)) : [];
-        usleep((int) (mt_rand(0, 1100) / 1000 * $known['seconds'] * 1e6));
+        usleep((int) ((mt_rand(0, 1100) / 1000) * $known['seconds'] * 1e6));
         try {
             $process->signal(SIGKILL);
         } catch (LogicException) {
@@ -93,20 +129,31 @@ final class Faults
         foreach ($others as $other) {
             $other->wait();
             // There is no attribute yet, which is what they say.
-            str_contains($other->getErrorOutput(), 'no attribute') ?: $complaints[] = "another first start says {$other->getErrorOutput()}";
+            if (! str_contains($other->getErrorOutput(), 'no attribute')) {
+                $complaints[] = "another first start says {$other->getErrorOutput()}";
+            }
         }
         $this->finish($data);
-        $is = is_file("{$data}/catalog.sqlite") && filesize("{$data}/catalog.sqlite") > 0 ? $this->digest($data) : $known['before'];
-        in_array($is, [$known['before'], $known['after']], true) ?: $complaints[] = 'the catalog is neither as before nor as behind';
+        $is =
+            is_file("{$data}/catalog.sqlite") && filesize("{$data}/catalog.sqlite") > 0 ? $this->digest($data) : $known['before'];
+        if (! in_array($is, [$known['before'], $known['after']], true)) {
+            $complaints[] = 'the catalog is neither as before nor as behind';
+        }
         if (is_dir("{$data}/editions") && (glob("{$data}/editions/*.sqlite") ?: []) !== []) {
             [$status, , $error] = $this->run($data, ['counts', '--json']);
-            $status === 0 ?: $complaints[] = "nothing is served: {$error}";
+            if ($status !== 0) {
+                $complaints[] = "nothing is served: {$error}";
+            }
         }
         // Done again it is done, and nothing of the first try is in its way.
         [$status, , $error] = $this->run($data, self::ACTS[$act]);
         $isAgain = $status === 0 || $is === $known['after'] || ($act === 'first start' && str_contains($error, 'no attribute'));
-        $isAgain ?: $complaints[] = "it cannot be done again: {$error}";
-        $is === $known['after'] || $act === 'publication' || $this->digest($data) === $known['after'] ?: $complaints[] = 'done again the catalog is another one';
+        if (! $isAgain) {
+            $complaints[] = "it cannot be done again: {$error}";
+        }
+        if (! ($is === $known['after'] || $act === 'publication' || $this->digest($data) === $known['after'])) {
+            $complaints[] = 'done again the catalog is another one';
+        }
         exec('rm -rf '.escapeshellarg($data));
 
         return array_map(fn (string $complaint): string => "{$act}, seed {$seed}: {$complaint}", $complaints);
@@ -126,7 +173,14 @@ final class Faults
         mkdir("{$at}/disk");
         $from = $this->from($act);
         $left = mt_rand(0, 400);
-        $command = implode(' ', array_map(escapeshellarg(...), [PHP_BINARY, dirname(__DIR__, 2).'/bin/console.php', ...$this->named(self::ACTS[$act])]));
+        $command = implode(
+            ' ',
+            array_map(escapeshellarg(...), [
+                PHP_BINARY,
+                dirname(__DIR__, 2).'/bin/console.php',
+                ...$this->named(self::ACTS[$act]),
+            ]),
+        );
         $counts = escapeshellarg(PHP_BINARY).' '.escapeshellarg(dirname(__DIR__, 2).'/bin/console.php').' counts --json';
         $script = "mount -t tmpfs -o size=64m none '{$at}/disk' || exit 77
             cp -r '{$from}/.' '{$at}/disk' && cd '{$at}/disk'
@@ -140,18 +194,41 @@ final class Faults
         if (! is_file("{$at}/status")) {
             return null;
         }
-        [$status, $error, $served] = [(int) file_get_contents("{$at}/status"), trim((string) file_get_contents("{$at}/err")), (int) file_get_contents("{$at}/served")];
+        [$status, $error, $served] = [
+            (int) file_get_contents("{$at}/status"),
+            trim((string) file_get_contents("{$at}/err")),
+            (int) file_get_contents("{$at}/served"),
+        ];
         $complaints = [];
         $is = $this->digest("{$at}/left");
-        $status === 0 ? ($is === $known['after'] || $act === 'publication' ?: $complaints[] = 'it says it is done, and is not') : ($is === $known['before'] ?: $complaints[] = 'it says it failed, and is not as before');
-        $status === 0 || preg_match('/^lokum: [^\n]*(full|room)[^\n]*$/', $error) === 1 ?: $complaints[] = "it says: {$error}";
-        $served === 0 ?: $complaints[] = 'the shop is not served: '.file_get_contents("{$at}/counts");
-        (glob("{$at}/left/editions/*.part") ?: []) === [] ?: $complaints[] = 'half an edition is left';
+        if ($status === 0) {
+            if (! ($is === $known['after'] || $act === 'publication')) {
+                $complaints[] = 'it says it is done, and is not';
+            }
+        } else {
+            if ($is !== $known['before']) {
+                $complaints[] = 'it says it failed, and is not as before';
+            }
+        }
+        if (! ($status === 0 || preg_match('/^lokum: [^\n]*(full|room)[^\n]*$/', $error) === 1)) {
+            $complaints[] = "it says: {$error}";
+        }
+        if ($served !== 0) {
+            $complaints[] = 'the shop is not served: '.file_get_contents("{$at}/counts");
+        }
+        if ((glob("{$at}/left/editions/*.part") ?: []) !== []) {
+            $complaints[] = 'half an edition is left';
+        }
         [$again, , $why] = $this->run("{$at}/left", self::ACTS[$act]);
-        $again === 0 || $is === $known['after'] ?: $complaints[] = "with room again it cannot be done: {$why}";
+        if (! ($again === 0 || $is === $known['after'])) {
+            $complaints[] = "with room again it cannot be done: {$why}";
+        }
         exec('rm -rf '.escapeshellarg($at));
 
-        return array_map(fn (string $complaint): string => "{$act} on a full disk, seed {$seed}, {$left} kB left: {$complaint}", $complaints);
+        return array_map(
+            fn (string $complaint): string => "{$act} on a full disk, seed {$seed}, {$left} kB left: {$complaint}",
+            $complaints,
+        );
     }
 
     /**
@@ -164,23 +241,47 @@ final class Faults
         mt_srand($seed);
         $data = $this->fresh('publication', "damage-{$seed}");
         $this->must($data, ['publish']);
-        $files = ['catalog.sqlite', 'runtime.sqlite', 'app.key', 'schema', ...array_map(fn (string $path): string => 'editions/'.basename($path), glob("{$data}/editions/*.sqlite") ?: [])];
+        $files = [
+            'catalog.sqlite',
+            'runtime.sqlite',
+            'app.key',
+            'schema',
+            ...array_map(fn (string $path): string => 'editions/'.basename($path), glob("{$data}/editions/*.sqlite") ?: []),
+        ];
         $file = $files[mt_rand(0, count($files) - 1)];
         $size = (int) filesize("{$data}/{$file}");
         $how = ['emptied', 'cut', 'scribbled', 'gone'][mt_rand(0, 3)];
         match ($how) {
             'emptied' => file_put_contents("{$data}/{$file}", ''),
-            'cut' => file_put_contents("{$data}/{$file}", substr((string) file_get_contents("{$data}/{$file}"), 0, intdiv($size * mt_rand(1, 9), 10))),
-            'scribbled' => file_put_contents("{$data}/{$file}", substr_replace((string) file_get_contents("{$data}/{$file}"), random_bytes(200), mt_rand(0, max(0, $size - 200)), min(200, $size))),
+            'cut' => file_put_contents(
+                "{$data}/{$file}",
+                substr((string) file_get_contents("{$data}/{$file}"), 0, intdiv($size * mt_rand(1, 9), 10)),
+            ),
+            'scribbled' => file_put_contents(
+                "{$data}/{$file}",
+                substr_replace(
+                    (string) file_get_contents("{$data}/{$file}"),
+                    random_bytes(200),
+                    mt_rand(0, max(0, $size - 200)),
+                    min(200, $size),
+                ),
+            ),
             'gone' => unlink("{$data}/{$file}"),
         };
         $complaints = [];
         foreach ([['counts', '--json'], ['values', 'shade', '--json'], ['publish', '--json']] as $command) {
             [$status, $output, $error] = $this->run($data, $command);
             $isAnswer = $status === 0 && is_array(json_decode($output, true));
-            $isRefusal = $status === 1 && substr_count(trim($error), "\n") <= 1 && is_string(json_decode($output, true)['error'] ?? null);
-            $isAnswer || $isRefusal ?: $complaints[] = "{$command[0]} with {$file} {$how}, seed {$seed}: status {$status}, ".mb_strimwidth("{$output} {$error}", 0, 300);
-            str_starts_with($file, 'editions/') && $command[0] !== 'publish' && $status !== 0 && $how !== 'scribbled' ? $complaints[] = "{$command[0]} is not served with {$file} {$how}: {$error}" : null;
+            $isRefusal =
+                $status === 1 && substr_count(trim($error), "\n") <= 1 && is_string(json_decode($output, true)['error'] ?? null);
+            if (! ($isAnswer || $isRefusal)) {
+                $complaints[] =
+                "{$command[0]} with {$file} {$how}, seed {$seed}: status {$status}, ".
+                mb_strimwidth("{$output} {$error}", 0, 300);
+            }
+            if (str_starts_with($file, 'editions/') && $command[0] !== 'publish' && $status !== 0 && $how !== 'scribbled') {
+                $complaints[] = "{$command[0]} is not served with {$file} {$how}: {$error}";
+            }
         }
         exec('rm -rf '.escapeshellarg($data));
 
@@ -190,11 +291,21 @@ final class Faults
     /** Rules that were cut off behind a reading run when pages and worker start next. */
     private function finish(string $data): void
     {
-        if (! is_file("{$data}/schema") || (new PDO("sqlite:{$data}/catalog.sqlite"))->query('SELECT count(*) FROM readings WHERE rules_wait = 1')->fetchColumn() === 0) {
+        if (
+            ! is_file("{$data}/schema") ||
+            (new PDO("sqlite:{$data}/catalog.sqlite"))
+                ->query('SELECT count(*) FROM readings WHERE rules_wait = 1')
+                ->fetchColumn() === 0
+        ) {
             return;
         }
         $root = dirname(__DIR__, 2);
-        $script = 'require "'.$root.'/vendor/autoload.php"; $app = require "'.$root.'/bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
+        $script =
+            'require "'.
+            $root.
+            '/vendor/autoload.php"; $app = require "'.
+            $root.
+            '/bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap();
             App\Data\Setup::ensure(); app(App\Feeds\FinishReading::class)->whatWasCutOff();';
         (new Process([PHP_BINARY, '-r', $script], null, ['LOKUM_DATA' => $data], timeout: 120))->mustRun();
     }
@@ -244,7 +355,12 @@ final class Faults
         $tables = $pdo->query("SELECT name FROM sqlite_master WHERE type = 'table'")->fetchAll(PDO::FETCH_COLUMN);
         $all = [$sound];
         foreach (array_intersect(self::TABLES, $tables) as $table) {
-            $rows = array_map(fn (array $row): string => (string) json_encode(array_diff_key($row, ['created_at' => 1, 'updated_at' => 1, 'reading_id' => 1])), $pdo->query("SELECT * FROM \"{$table}\"", PDO::FETCH_ASSOC)->fetchAll());
+            $rows = array_map(
+                fn (array $row): string => (string) json_encode(
+                    array_diff_key($row, ['created_at' => 1, 'updated_at' => 1, 'reading_id' => 1]),
+                ),
+                $pdo->query("SELECT * FROM \"{$table}\"", PDO::FETCH_ASSOC)->fetchAll(),
+            );
             sort($rows);
             array_push($all, $table, ...$rows);
         }
@@ -260,10 +376,14 @@ final class Faults
     {
         exec('cp -r '.escapeshellarg("{$this->dir}/base").' '.escapeshellarg("{$this->dir}/older"));
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
-        foreach ([
-            'DROP INDEX attribute_values_definition_id_label_index', 'ALTER TABLE api_tokens DROP COLUMN expires_at', 'ALTER TABLE readings DROP COLUMN rules_wait',
-            "DELETE FROM migrations WHERE migration >= '2026_11_26_000017'",
-        ] as $statement) {
+        foreach (
+            [
+                'DROP INDEX attribute_values_definition_id_label_index',
+                'ALTER TABLE api_tokens DROP COLUMN expires_at',
+                'ALTER TABLE readings DROP COLUMN rules_wait',
+                "DELETE FROM migrations WHERE migration >= '2026_11_26_000017'",
+            ] as $statement
+        ) {
             $pdo->exec($statement);
         }
         unlink("{$this->dir}/older/schema");
@@ -272,7 +392,12 @@ final class Faults
     /** @param  list<string>  $arguments */
     private function start(string $data, array $arguments): Process
     {
-        $process = new Process([PHP_BINARY, dirname(__DIR__, 2).'/bin/console.php', ...$this->named($arguments)], null, ['LOKUM_DATA' => $data], timeout: 120);
+        $process = new Process(
+            [PHP_BINARY, dirname(__DIR__, 2).'/bin/console.php', ...$this->named($arguments)],
+            null,
+            ['LOKUM_DATA' => $data],
+            timeout: 120,
+        );
         $process->start();
 
         return $process;
@@ -293,6 +418,8 @@ final class Faults
     private function must(string $data, array $arguments): void
     {
         [$status, $output, $error] = $this->run($data, $arguments);
-        $status === 0 || throw new RuntimeException("{$arguments[0]} failed: {$output}{$error}");
+        if ($status !== 0) {
+            throw new RuntimeException("{$arguments[0]} failed: {$output}{$error}");
+        }
     }
 }

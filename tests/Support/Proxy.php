@@ -18,18 +18,55 @@ final class Proxy
     public static function start(): self
     {
         $port = Site::freePort();
-        $site = Site::start(built: true, settings: ['LOKUM_URL' => 'https://'.self::HOST.":{$port}", 'LOKUM_PROXIES' => '127.0.0.1', 'LOKUM_SHOP_LIMIT' => '8']);
+        $site = Site::start(
+            built: true,
+            settings: [
+                'LOKUM_URL' => 'https://'.self::HOST.":{$port}",
+                'LOKUM_PROXIES' => '127.0.0.1',
+                'LOKUM_SHOP_LIMIT' => '8',
+            ],
+        );
         $dir = sys_get_temp_dir().'/lokum-proxy-'.bin2hex(random_bytes(6));
         mkdir($dir, 0700);
-        (new Process(['openssl', 'req', '-x509', '-newkey', 'rsa:2048', '-nodes', '-days', '2', '-subj', '/CN='.self::HOST, '-keyout', "{$dir}/key.pem", '-out', "{$dir}/cert.pem"]))->mustRun();
+        (new Process([
+            'openssl',
+            'req',
+            '-x509',
+            '-newkey',
+            'rsa:2048',
+            '-nodes',
+            '-days',
+            '2',
+            '-subj',
+            '/CN='.self::HOST,
+            '-keyout',
+            "{$dir}/key.pem",
+            '-out',
+            "{$dir}/cert.pem",
+        ]))->mustRun();
         $server = self::documented();
         $server = str_replace(
             ['listen 443 ssl;', '/etc/ssl/lokum.pem', '/etc/ssl/private/lokum.key', 'lokum.example.com', 'http://127.0.0.1:8080'],
-            ["listen 127.0.0.1:{$port} ssl;\nlisten 127.0.0.2:{$port} ssl;", "{$dir}/cert.pem", "{$dir}/key.pem", self::HOST, $site->address],
+            [
+                "listen 127.0.0.1:{$port} ssl;\nlisten 127.0.0.2:{$port} ssl;",
+                "{$dir}/cert.pem",
+                "{$dir}/key.pem",
+                self::HOST,
+                $site->address,
+            ],
             $server,
         );
-        file_put_contents("{$dir}/nginx.conf", "pid {$dir}/pid; error_log {$dir}/error.log; daemon off;\nevents {}\nhttp { access_log off; client_body_temp_path {$dir}/body; proxy_temp_path {$dir}/temp; fastcgi_temp_path {$dir}/fast; uwsgi_temp_path {$dir}/uwsgi; scgi_temp_path {$dir}/scgi;\n{$server}\n}\n");
-        $nginx = new Process([is_executable('/usr/sbin/nginx') ? '/usr/sbin/nginx' : 'nginx', '-c', "{$dir}/nginx.conf"], timeout: null);
+        file_put_contents(
+            "{$dir}/nginx.conf",
+            "pid {$dir}/pid; error_log {$dir}/error.log; daemon off;\nevents {}\n".
+            "http { access_log off; client_body_temp_path {$dir}/body; ".
+            "proxy_temp_path {$dir}/temp; ".
+            "fastcgi_temp_path {$dir}/fast; uwsgi_temp_path {$dir}/uwsgi; scgi_temp_path {$dir}/scgi;\n{$server}\n}\n",
+        );
+        $nginx = new Process(
+            [is_executable('/usr/sbin/nginx') ? '/usr/sbin/nginx' : 'nginx', '-c', "{$dir}/nginx.conf"],
+            timeout: null,
+        );
         $nginx->start();
         register_shutdown_function(function () use ($nginx, $dir): void {
             $nginx->stop(3);
@@ -60,10 +97,19 @@ final class Proxy
     {
         $curl = curl_init('https://'.self::HOST.":{$this->port}{$path}");
         curl_setopt_array($curl, [
-            CURLOPT_RESOLVE => [self::HOST.":{$this->port}:127.0.0.1"], CURLOPT_SSL_VERIFYPEER => false, CURLOPT_SSL_VERIFYHOST => 0, CURLOPT_RETURNTRANSFER => true,
-            CURLOPT_HEADER => true, CURLOPT_COOKIEJAR => $this->jar, CURLOPT_COOKIEFILE => $this->jar, CURLOPT_HTTPHEADER => $headers, CURLOPT_INTERFACE => $from,
+            CURLOPT_RESOLVE => [self::HOST.":{$this->port}:127.0.0.1"],
+            CURLOPT_SSL_VERIFYPEER => false,
+            CURLOPT_SSL_VERIFYHOST => 0,
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_HEADER => true,
+            CURLOPT_COOKIEJAR => $this->jar,
+            CURLOPT_COOKIEFILE => $this->jar,
+            CURLOPT_HTTPHEADER => $headers,
+            CURLOPT_INTERFACE => $from,
         ]);
-        $fields === [] ?: curl_setopt($curl, CURLOPT_POSTFIELDS, http_build_query($fields));
+        if ($fields !== []) {
+            curl_setopt($curl, CURLOPT_POSTFIELDS, http_build_query($fields));
+        }
         $answer = (string) curl_exec($curl);
         $size = curl_getinfo($curl, CURLINFO_HEADER_SIZE);
         $status = curl_getinfo($curl, CURLINFO_RESPONSE_CODE);

@@ -20,7 +20,22 @@ use Lokum\Vocabulary\TermOrder;
 /** Somebody at work in all rooms, through the forms that pages send: one act after the other, as chance has it. */
 final class RandomActs
 {
-    private const COLORS = ['Red', 'red ', 'Rot', 'Blue', 'blue', 'Navy', 'Green', 'Sage', 'Olive', 'Olive green', 'White', 'Off-white', 'Blk', 'Black'];
+    private const COLORS = [
+        'Red',
+        'red ',
+        'Rot',
+        'Blue',
+        'blue',
+        'Navy',
+        'Green',
+        'Sage',
+        'Olive',
+        'Olive green',
+        'White',
+        'Off-white',
+        'Blk',
+        'Black',
+    ];
 
     private const FINISHES = ['Gloss', 'Matt', 'Satin', 'gloss', 'High gloss'];
 
@@ -36,21 +51,46 @@ final class RandomActs
     /** A catalog of lamps: products with variants, product and variant level, several kinds, a branch with products of its own. */
     public function begin(): void
     {
-        $this->test->read($this->delivery(40), '{"columns": {
+        $this->test->read(
+            $this->delivery(40),
+            '{"columns": {
             "Color": {"kind": "choice", "level": "variant"}, "Finish": {"kind": "choice", "level": "product"},
-            "Use": {"kind": "choice", "level": "product", "multiple": true, "separator": "|"}, "Dimmable": {"kind": "flag", "level": "product"},
+            "Use": {"kind": "choice", "level": "product", "multiple": true, "separator": "|"}, "Dimmable": {"kind": "flag", '.
+            '"level": "product"},
             "Watts": {"kind": "number", "level": "variant", "unit": "W"}, "List price": {"kind": "number", "level": "variant"},
-            "Notes": {"kind": "text", "level": "product"}, "Made": {"kind": "date", "level": "product"}}}');
+            "Notes": {"kind": "text", "level": "product"}, "Made": {"kind": "date", "level": "product"}}}',
+        );
     }
 
     /** One act; what is refused is refused with a reason. */
     public function act(bool $deliver = true): void
     {
         $acts = [
-            $this->addFilter(...), $this->addFilter(...), $this->changeFilter(...), $this->changeFilter(...), $this->changeFilter(...), $this->dropFilter(...),
-            $this->orderFilters(...), $this->sayOfPage(...), $this->copyLineup(...), $this->removeLineup(...), $this->ownOnly(...), $this->inheritFilter(...),
-            $this->gather(...), $this->gather(...), $this->saveUmbrella(...), $this->merge(...), $this->hide(...), $this->saveValue(...), $this->order(...),
-            $this->changeDefinition(...), $this->mergeDefinitions(...), $this->endDefinition(...), $deliver ? $this->deliver(...) : $this->give(...), $this->takeBack(...), $this->takeBack(...),
+            $this->addFilter(...),
+            $this->addFilter(...),
+            $this->changeFilter(...),
+            $this->changeFilter(...),
+            $this->changeFilter(...),
+            $this->dropFilter(...),
+            $this->orderFilters(...),
+            $this->sayOfPage(...),
+            $this->copyLineup(...),
+            $this->removeLineup(...),
+            $this->ownOnly(...),
+            $this->inheritFilter(...),
+            $this->gather(...),
+            $this->gather(...),
+            $this->saveUmbrella(...),
+            $this->merge(...),
+            $this->hide(...),
+            $this->saveValue(...),
+            $this->order(...),
+            $this->changeDefinition(...),
+            $this->mergeDefinitions(...),
+            $this->endDefinition(...),
+            $deliver ? $this->deliver(...) : $this->give(...),
+            $this->takeBack(...),
+            $this->takeBack(...),
             $this->give(...),
         ];
         $acts[array_rand($acts)]();
@@ -60,8 +100,9 @@ final class RandomActs
     private function send(string $method, string $path, array $input): TestResponse
     {
         $response = $this->test->actingAs($this->person)->call($method, $path, $input);
-        $said = session('errors')?->first() ?? session('done') ?? '';
-        $this->told[] = "{$method} {$path} ".json_encode($input, JSON_UNESCAPED_UNICODE)." → {$response->getStatusCode()} {$said}";
+        $said = session('errors')?->first() ?? (session('done') ?? '');
+        $this->told[] =
+            "{$method} {$path} ".json_encode($input, JSON_UNESCAPED_UNICODE)." → {$response->getStatusCode()} {$said}";
 
         return $response;
     }
@@ -71,7 +112,10 @@ final class RandomActs
     {
         $categories = array_map(fn (array $row): string => (string) $row[0]->id, Compositions::load()->tree->flat());
 
-        return ['page' => self::one(['shop', 'shop', 'search', 'brands', ...$categories, ...$categories]), 'at' => self::one(['', 'only'])];
+        return [
+            'page' => self::one(['shop', 'shop', 'search', 'brands', ...$categories, ...$categories]),
+            'at' => self::one(['', 'only']),
+        ];
     }
 
     /** @param  array{page: string, at: string}  $where */
@@ -85,7 +129,11 @@ final class RandomActs
     private function addFilter(): void
     {
         $sources = [...Definition::query()->live()->pluck('slug')->all(), ...array_keys(ProposeFilter::fields())];
-        $this->send('POST', '/line-ups', ['sources' => self::some($sources, min(count($sources), mt_rand(1, 3)))] + $this->page());
+        $this->send(
+            'POST',
+            '/line-ups',
+            ['sources' => self::some($sources, min(count($sources), mt_rand(1, 3)))] + $this->page(),
+        );
     }
 
     private function changeFilter(): void
@@ -98,31 +146,63 @@ final class RandomActs
         $all = Compositions::load();
         $settings = $all->of($where['page'])->filters[$key]->settings();
         $definition = Definition::query()->where('slug', $key)->first();
-        $terms = $definition === null ? [] : [
-            ...$definition->values()->pluck('id')->all(), ...Umbrella::query()->where('definition_id', $definition->id)->pluck('id')->map(fn (int $id): int => Umbrella::TERM + $id)->all(),
-        ];
+        $terms =
+            $definition === null
+                ? []
+                : [
+                    ...$definition->values()->pluck('id')->all(),
+                    ...Umbrella::query()
+                        ->where('definition_id', $definition->id)
+                        ->pluck('id')
+                        ->map(fn (int $id): int => Umbrella::TERM + $id)
+                        ->all(),
+                ];
         $some = fn (): array => $terms === [] ? [] : self::some($terms, mt_rand(0, min(4, count($terms))));
         $control = self::one(Control::fitting($settings->kind));
-        $this->send('PUT', "/line-ups/{$key}", [
-            'title' => mt_rand(0, 3) === 0 ? 'Titled '.mt_rand(1, 9) : $settings->title, 'control' => $control->value, 'shown' => '1',
-            'counts' => self::one(['', '1']), 'title_shown' => '1', 'open' => self::one(['', '1']), 'help' => self::one(['', 'Help']),
-            'combine' => self::one(['any', 'all', 'one']), 'empty_terms' => self::one(['hide', 'unavailable']), 'more' => (string) mt_rand(0, 6),
-            'order' => self::one(['', ...array_column(TermOrder::cases(), 'value')]), 'terms' => self::one(['follow', 'except', 'only']),
-            'chosen' => $some(), 'pinned' => $some(), 'step' => self::one(['', '1', '5', '2.5']), 'from' => self::one(['', '0', '3']), 'to' => self::one(['', '90']),
-            'look_label' => array_fill_keys(array_slice($some(), 0, 1), 'Called '.mt_rand(1, 5)),
-            'bands' => self::one([
-                [['from' => '', 'to' => '10'], ['from' => '10', 'to' => '40', 'label' => 'Middle'], ['from' => '40', 'to' => '']],
-                [['from' => '5', 'to' => '']], [['from' => '', 'to' => '1'], ['from' => '20000', 'to' => '']],
-            ]),
-            'match' => self::one(['contains', 'whole']), 'token' => ChangeFilter::token($all->of($where['page'])->filters[$key]->given),
-        ] + $where);
+        $this->send(
+            'PUT',
+            "/line-ups/{$key}",
+            [
+                'title' => mt_rand(0, 3) === 0 ? 'Titled '.mt_rand(1, 9) : $settings->title,
+                'control' => $control->value,
+                'shown' => '1',
+                'counts' => self::one(['', '1']),
+                'title_shown' => '1',
+                'open' => self::one(['', '1']),
+                'help' => self::one(['', 'Help']),
+                'combine' => self::one(['any', 'all', 'one']),
+                'empty_terms' => self::one(['hide', 'unavailable']),
+                'more' => (string) mt_rand(0, 6),
+                'order' => self::one(['', ...array_column(TermOrder::cases(), 'value')]),
+                'terms' => self::one(['follow', 'except', 'only']),
+                'chosen' => $some(),
+                'pinned' => $some(),
+                'step' => self::one(['', '1', '5', '2.5']),
+                'from' => self::one(['', '0', '3']),
+                'to' => self::one(['', '90']),
+                'look_label' => array_fill_keys(array_slice($some(), 0, 1), 'Called '.mt_rand(1, 5)),
+                'bands' => self::one([
+                    [
+                        ['from' => '', 'to' => '10'],
+                        ['from' => '10', 'to' => '40', 'label' => 'Middle'],
+                        ['from' => '40', 'to' => ''],
+                    ],
+                    [['from' => '5', 'to' => '']],
+                    [['from' => '', 'to' => '1'], ['from' => '20000', 'to' => '']],
+                ]),
+                'match' => self::one(['contains', 'whole']),
+                'token' => ChangeFilter::token($all->of($where['page'])->filters[$key]->given),
+            ] + $where,
+        );
     }
 
     private function dropFilter(): void
     {
         $where = $this->page();
         $key = $this->filterOn($where);
-        $key === null ?: $this->send('DELETE', "/line-ups/{$key}", $where);
+        if ($key !== null) {
+            $this->send('DELETE', "/line-ups/{$key}", $where);
+        }
     }
 
     private function orderFilters(): void
@@ -130,18 +210,41 @@ final class RandomActs
         $where = $this->page();
         $keys = array_map(strval(...), array_keys(Compositions::load()->of($where['page'])->filters));
         shuffle($keys);
-        $keys === [] ?: $this->send('POST', '/line-ups/order', ['ids' => $keys] + $where);
+        if ($keys !== []) {
+            $this->send('POST', '/line-ups/order', ['ids' => $keys] + $where);
+        }
     }
 
     private function sayOfPage(): void
     {
-        $this->send('POST', '/line-ups/settings', [
-            'sold_out' => self::one(['', 'shown', 'last', 'hidden']), 'own_sorts' => self::one(['', '1']),
-            'sorts' => [
-                ['slug' => '', 'name' => 'Dear first', 'by' => ['price down', 'name'], 'active' => '1'], ['slug' => 'name', 'name' => 'Name', 'by' => ['name', ''], 'active' => self::one(['', '1'])],
-                ['slug' => '', 'name' => 'Watts', 'by' => ['watts', ''], 'active' => '1'],
-            ],
-        ] + $this->page());
+        $this->send(
+            'POST',
+            '/line-ups/settings',
+            [
+                'sold_out' => self::one(['', 'shown', 'last', 'hidden']),
+                'own_sorts' => self::one(['', '1']),
+                'sorts' => [
+                    [
+                        'slug' => '',
+                        'name' => 'Dear first',
+                        'by' => ['price down', 'name'],
+                        'active' => '1',
+                    ],
+                    [
+                        'slug' => 'name',
+                        'name' => 'Name',
+                        'by' => ['name', ''],
+                        'active' => self::one(['', '1']),
+                    ],
+                    [
+                        'slug' => '',
+                        'name' => 'Watts',
+                        'by' => ['watts', ''],
+                        'active' => '1',
+                    ],
+                ],
+            ] + $this->page(),
+        );
     }
 
     private function copyLineup(): void
@@ -156,20 +259,31 @@ final class RandomActs
 
     private function ownOnly(): void
     {
-        $this->send('POST', '/line-ups/categories/'.self::one(array_map(fn (array $row): int => $row[0]->id, Compositions::load()->tree->flat())), ['own_only' => self::one(['0', '1'])]);
+        $this->send(
+            'POST',
+            '/line-ups/categories/'.
+                self::one(array_map(fn (array $row): int => $row[0]->id, Compositions::load()->tree->flat())),
+            ['own_only' => self::one(['0', '1'])],
+        );
     }
 
     private function inheritFilter(): void
     {
         $where = $this->page();
         $key = $this->filterOn($where);
-        $key === null ?: $this->send('POST', "/line-ups/{$key}/as-inherited", ['property' => self::one(['', 'title', 'control'])] + $where);
+        if ($key !== null) {
+            $this->send('POST', "/line-ups/{$key}/as-inherited", ['property' => self::one(['', 'title', 'control'])] + $where);
+        }
     }
 
     /** @return array{0: Definition, 1: list<Value>} */
     private function values(int $most): array
     {
-        $definition = Definition::query()->where('kind', Kind::Choice)->get()->filter(fn (Definition $one): bool => $one->values()->exists())->random();
+        $definition = Definition::query()
+            ->where('kind', Kind::Choice)
+            ->get()
+            ->filter(fn (Definition $one): bool => $one->values()->exists())
+            ->random();
         $values = $definition->values()->get()->shuffle()->take(mt_rand(1, $most))->values()->all();
 
         return [$definition, $values];
@@ -180,43 +294,67 @@ final class RandomActs
         [$definition, $values] = $this->values(4);
         $under = self::one(['Warm', 'Cool', 'Green', 'Odd', $values[0]->label]);
         $ids = array_column($values, 'id');
-        $this->test->actingAs($this->person)->get("/values/{$definition->slug}?".http_build_query(['pick' => $ids, 'under' => $under]))->assertOk();
-        $this->send('POST', "/values/{$definition->slug}/gather", ['pick' => $ids] + (mt_rand(0, 4) === 0 ? ['out' => '1'] : ['under' => $under]));
+        $this->test
+            ->actingAs($this->person)
+            ->get("/values/{$definition->slug}?".http_build_query(['pick' => $ids, 'under' => $under]))
+            ->assertOk();
+        $this->send(
+            'POST',
+            "/values/{$definition->slug}/gather",
+            ['pick' => $ids] + (mt_rand(0, 4) === 0 ? ['out' => '1'] : ['under' => $under]),
+        );
     }
 
     private function saveUmbrella(): void
     {
         $umbrella = Umbrella::query()->with('definition')->get()->shuffle()->first();
-        $umbrella === null ?: $this->send('PUT', "/values/{$umbrella->definition->slug}/umbrellas/{$umbrella->id}", [
-            'label' => self::one(['Warm', 'Greenish', 'Green', $umbrella->label]), 'version' => $umbrella->version, 'colors' => ['#4f7a34'], 'look_help' => self::one(['', 'All of them']),
-        ]);
+        if ($umbrella !== null) {
+            $this->send('PUT', "/values/{$umbrella->definition->slug}/umbrellas/{$umbrella->id}", [
+                'label' => self::one(['Warm', 'Greenish', 'Green', $umbrella->label]),
+                'version' => $umbrella->version,
+                'colors' => ['#4f7a34'],
+                'look_help' => self::one(['', 'All of them']),
+            ]);
+        }
     }
 
     private function merge(): void
     {
         [$definition, $values] = $this->values(3);
-        $this->send('POST', "/values/{$definition->slug}/merge", ['pick' => array_column($values, 'id'), 'keep' => $values[0]->id]);
+        $this->send('POST', "/values/{$definition->slug}/merge", [
+            'pick' => array_column($values, 'id'),
+            'keep' => $values[0]->id,
+        ]);
     }
 
     private function hide(): void
     {
         [$definition, $values] = $this->values(2);
-        $this->send('POST', "/values/{$definition->slug}/several", ['pick' => array_column($values, 'id'), 'do' => self::one(['hide', 'show', 'retire', 'restore', 'dress'])]);
+        $this->send('POST', "/values/{$definition->slug}/several", [
+            'pick' => array_column($values, 'id'),
+            'do' => self::one(['hide', 'show', 'retire', 'restore', 'dress']),
+        ]);
     }
 
     private function saveValue(): void
     {
         [$definition, [$value]] = $this->values(1);
         $this->send('PUT', "/values/{$definition->slug}/{$value->id}", [
-            'label' => self::one([$value->label, 'Named '.mt_rand(1, 9), 'Green']), 'version' => $value->version, 'look_label' => self::one(['', '', 'Said '.mt_rand(1, 4)]),
-            'look_help' => self::one(['', 'Help of it']), 'held' => self::one(['', '', '1']), 'colors' => self::one([[], ['#a8325a']]),
+            'label' => self::one([$value->label, 'Named '.mt_rand(1, 9), 'Green']),
+            'version' => $value->version,
+            'look_label' => self::one(['', '', 'Said '.mt_rand(1, 4)]),
+            'look_help' => self::one(['', 'Help of it']),
+            'held' => self::one(['', '', '1']),
+            'colors' => self::one([[], ['#a8325a']]),
         ]);
     }
 
     private function order(): void
     {
         [$definition] = $this->values(1);
-        $this->send('POST', "/values/{$definition->slug}/order", ['order' => self::one(array_column(TermOrder::cases(), 'value'))]);
+        $this->send('POST', "/values/{$definition->slug}/order", [
+            'order' => self::one(array_column(TermOrder::cases(), 'value')),
+        ]);
     }
 
     private function changeDefinition(): void
@@ -224,10 +362,18 @@ final class RandomActs
         $definition = Definition::query()->live()->get()->random();
         $kind = mt_rand(0, 2) === 0 ? self::one(Kind::cases()) : $definition->kind;
         $this->send('PUT', "/definitions/{$definition->id}", [
-            'label' => mt_rand(0, 3) === 0 ? $definition->label.' x' : $definition->label, 'kind' => $kind->value,
-            'level' => self::one(['product', 'variant', $definition->level->value]), 'unit' => $kind === Kind::Number ? (string) $definition->unit : '',
-            'multiple' => self::one(['', '1']), 'separator' => '|', 'policy' => self::one(['follow', 'hold']), 'help' => self::one(['', 'What it is']),
-            'has_pages' => self::one(['', '1']), 'state' => 'accepted', 'version' => $definition->version, 'edited_by' => self::one(['editor', 'editor', 'manager']),
+            'label' => mt_rand(0, 3) === 0 ? $definition->label.' x' : $definition->label,
+            'kind' => $kind->value,
+            'level' => self::one(['product', 'variant', $definition->level->value]),
+            'unit' => $kind === Kind::Number ? (string) $definition->unit : '',
+            'multiple' => self::one(['', '1']),
+            'separator' => '|',
+            'policy' => self::one(['follow', 'hold']),
+            'help' => self::one(['', 'What it is']),
+            'has_pages' => self::one(['', '1']),
+            'state' => 'accepted',
+            'version' => $definition->version,
+            'edited_by' => self::one(['editor', 'editor', 'manager']),
         ]);
     }
 
@@ -242,7 +388,9 @@ final class RandomActs
     private function endDefinition(): void
     {
         if (mt_rand(0, 3) === 0) {
-            $this->send('POST', '/definitions/'.Definition::query()->get()->random()->id.'/end', ['how' => self::one(['retire', 'delete'])]);
+            $this->send('POST', '/definitions/'.Definition::query()->get()->random()->id.'/end', [
+                'how' => self::one(['retire', 'delete']),
+            ]);
         }
     }
 
@@ -254,14 +402,30 @@ final class RandomActs
 
     private function takeBack(): void
     {
-        $change = Change::query()->where('has_way_back', true)->where('id', '>', 1)->orderByDesc('id')->limit(6)->get()->shuffle()->first();
-        $change === null ?: $this->send('POST', "/history/{$change->id}/take-back", []);
+        $change = Change::query()
+            ->where('has_way_back', true)
+            ->where('id', '>', 1)
+            ->orderByDesc('id')
+            ->limit(6)
+            ->get()
+            ->shuffle()
+            ->first();
+        if ($change !== null) {
+            $this->send('POST', "/history/{$change->id}/take-back", []);
+        }
     }
 
     private function give(): void
     {
         $definition = Definition::query()->accepted()->get()->random();
-        $input = ['all' => '1', 'give' => $definition->slug, 'mode' => self::one(['set', 'clear', 'add', 'replace']), 'value' => [self::one(['Red', '5', 'yes', '2026-01-02'])], 'find' => 'e', 'replace' => 'a'];
+        $input = [
+            'all' => '1',
+            'give' => $definition->slug,
+            'mode' => self::one(['set', 'clear', 'add', 'replace']),
+            'value' => [self::one(['Red', '5', 'yes', '2026-01-02'])],
+            'find' => 'e',
+            'replace' => 'a',
+        ];
         $this->send('POST', '/products/give', $input);
     }
 
@@ -274,10 +438,15 @@ final class RandomActs
             $sku = 'L'.mt_rand(1, 60);
             $own = mt_rand(0, 2) === 0;
             $data = fn (bool $variant): string => implode(',', [
-                $variant ? mt_rand(1, 80) : '', $variant ? self::one(['', '0', '0', '3', '12']) : '', $variant ? self::one([...self::COLORS, '']) : '',
-                $variant && ! $own ? '' : self::one([...self::FINISHES, '']), $variant && ! $own ? '' : self::one(['home', 'work|home', 'outside', '']),
-                $variant && ! $own ? '' : self::one(['yes', 'no', '']), $variant ? self::one(['4', '5.5', '7 W', '40', 'strong', '']) : '',
-                $variant ? self::one(['', '', '50', '99.5']) : '', $variant && ! $own ? '' : self::one(['', 'with a clamp', 'for the wall']),
+                $variant ? mt_rand(1, 80) : '',
+                $variant ? self::one(['', '0', '0', '3', '12']) : '',
+                $variant ? self::one([...self::COLORS, '']) : '',
+                $variant && ! $own ? '' : self::one([...self::FINISHES, '']),
+                $variant && ! $own ? '' : self::one(['home', 'work|home', 'outside', '']),
+                $variant && ! $own ? '' : self::one(['yes', 'no', '']),
+                $variant ? self::one(['4', '5.5', '7 W', '40', 'strong', '']) : '',
+                $variant ? self::one(['', '', '50', '99.5']) : '',
+                $variant && ! $own ? '' : self::one(['', 'with a clamp', 'for the wall']),
                 $variant && ! $own ? '' : self::one(['', '2026-05-01', '2026-07-31', 'May']),
             ]);
             $name = "{$sku},,Lamp {$sku},".self::one($categories).','.self::one(['Ninefold', 'Ostrelle', 'Loxholm', '']);

@@ -27,7 +27,11 @@ final class Site
         $site = new self($data, "http://127.0.0.1:{$port}");
         $site->command($built ? ['demo', '--no-serve'] : ['values', 'none']);
         $site->process = new Process(
-            [PHP_BINARY, __DIR__.'/serve.php', (string) $port], dirname(__DIR__, 2), ['LOKUM_DATA' => $data, 'APP_ENV' => false, ...$settings], null, null,
+            [PHP_BINARY, __DIR__.'/serve.php', (string) $port],
+            dirname(__DIR__, 2),
+            ['LOKUM_DATA' => $data, 'APP_ENV' => false, ...$settings],
+            null,
+            null,
         );
         $site->process->disableOutput();
         $site->process->start();

@@ -23,7 +23,10 @@ final readonly class Terms implements TermSource
     public function carriers(int $term): Carriers
     {
         if (isset($this->onProducts[$term])) {
-            return StoredBits::products(StoredBits::encode($this->onProducts[$term], $this->layout->productBytes()), $this->layout);
+            return StoredBits::products(
+                StoredBits::encode($this->onProducts[$term], $this->layout->productBytes()),
+                $this->layout,
+            );
         }
         $bits = array_map(fn (array $place): int => $this->layout->bit(...$place), $this->onVariants[$term]);
 

@@ -10,14 +10,18 @@ use Tests\Support\Site;
 require __DIR__.'/../../vendor/autoload.php';
 
 $site = Site::start(built: true);
-foreach ([
-    ['gather', 'color', '--under=Green', 'Viridian', 'Sap green'],
-    ['gather', 'color', '--under=Blue', 'Cobalt blue', 'Cerulean blue', 'Prussian blue'],
-    ['feed:read', dirname(__DIR__, 2).'/demo/later/ostrelle.csv', '--feed=Ostrelle'],
-    ['feed:read', dirname(__DIR__, 2).'/demo/later/pellworth.csv', '--feed=Pellworth'],
-] as $command) {
+foreach (
+    [
+        ['gather', 'color', '--under=Green', 'Viridian', 'Sap green'],
+        ['gather', 'color', '--under=Blue', 'Cobalt blue', 'Cerulean blue', 'Prussian blue'],
+        ['feed:read', dirname(__DIR__, 2).'/demo/later/ostrelle.csv', '--feed=Ostrelle'],
+        ['feed:read', dirname(__DIR__, 2).'/demo/later/pellworth.csv', '--feed=Pellworth'],
+    ] as $command
+) {
     [$status, , $why] = $site->command($command);
-    $status === 0 || fwrite(STDERR, $why);
+    if ($status !== 0) {
+        fwrite(STDERR, $why);
+    }
 }
 $me = (new Person($site))->signIn();
 $oils = '/products?where[]=category:oil&sort=sku&columns[]=finish&columns[]=occasion&columns[]=transparent&columns[]=volume';
@@ -26,15 +30,18 @@ $pictures = [
     'feeds' => fn () => $me->open('/feeds')->press('Look at it', 'tbody tr:last-child')->see('Check it first'),
     'definitions' => fn () => $me->open('/definitions?open=finish')->see('Finish', '#panel'),
     'expected' => fn () => $me->open('/expected?category=paint')->see('Expected here', '#panel'),
-    'products' => fn () => $me->open('/products?where[]=category:paint&where[]=missing:finish&all=1&give=finish')
+    'products' => fn () => $me
+        ->open('/products?where[]=category:paint&where[]=missing:finish&all=1&give=finish')
         ->type('#give-value', 'Satin')
         ->see('Change 257', '#panel'),
-    'grid' => fn () => $me->open($oils)
+    'grid' => fn () => $me
+        ->open($oils)
         ->focus('.sheet tbody tr:nth-child(4) td[data-definition="finish"]')
         ->keys('Sattin')
         ->see('did you mean', '.cell-offers'),
     'rules' => fn () => $me->open('/rules')->press('Look at the rule')->see('Are filled', '#panel'),
-    'flow' => fn () => $me->open('/values/color/flow?q=ultramarine')
+    'flow' => fn () => $me
+        ->open('/values/color/flow?q=ultramarine')
         ->click('[aria-label="Select Ultramarine blue"]')
         ->click('[aria-label="Select Blue, ultramarine"]')
         ->see('Merge into one?', '#panel'),
@@ -42,10 +49,18 @@ $pictures = [
     'map' => fn () => $me->open('/values/color/map')->see('Without a color'),
     'newcomers' => fn () => $me->open('/newcomers/color')->see('Newcomers'),
     'look-alikes' => fn () => $me->open('/values/color/look-alikes')->see('The same thing?'),
-    'line-ups' => fn () => $me->open('/line-ups?page=paint&filter=price')->see('Bands', '.filter-card')->see('As shoppers would see it'),
+    'line-ups' => fn () => $me
+        ->open('/line-ups?page=paint&filter=price')
+        ->see('Bands', '.filter-card')
+        ->see('As shoppers would see it'),
     'storefront' => fn () => $me->open('/shop/c/paint?price=5..20')->see('Clear all'),
     'brand' => fn () => $me->open('/shop/a/brand/ninefold')->see('Ninefold'),
-    'outside' => fn () => $me->open('/outside')->press('Use the stand-in')->see('Notices go to')->press('Send now')->see('delivered', '#notices'),
+    'outside' => fn () => $me
+        ->open('/outside')
+        ->press('Use the stand-in')
+        ->see('Notices go to')
+        ->press('Send now')
+        ->see('delivered', '#notices'),
     'publishing' => fn () => $me->open('/publishing')->see('What shoppers would find different'),
     'history' => fn () => $me->open('/history')->press('Gathered')->see('Take this back?', '#panel'),
 ];

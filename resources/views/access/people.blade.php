@@ -26,13 +26,15 @@
                                     <option value="{{ $role->value }}" @selected($role === $person->role)>{{ $role->value }}</option>
                                 @endforeach
                             </select>
-                            <input class="input small" type="password" name="password" minlength="12" placeholder="unchanged" aria-label="New password of {{ $person->name }}"
+                            <input class="input small" type="password" name="password" minlength="12" placeholder="unchanged"
+                                aria-label="New password of {{ $person->name }}"
                                 autocomplete="new-password"><button class="button small">Save</button>
                         </form>
                     </td>
                     <td>
                         @unless ($person->is(auth()->user()))
-                            <form method="post" action="{{ route('people.destroy', $person) }}">@csrf @method('delete')<button class="button small harm">Remove</button></form>
+                            <form method="post" action="{{ route('people.destroy', $person) }}">@csrf @method('delete')<button
+                                class="button small harm">Remove</button></form>
                         @endunless
                     </td>
                 </tr>
@@ -44,15 +46,18 @@
 @section('panel')
     <h2>Give someone access</h2>
     <form method="post" action="{{ route('people.store') }}" class="grid gap-3">@csrf
-        <div class="field"><label for="name">Name</label><input class="input" id="name" name="name" required maxlength="100" value="{{ old('name') }}"><x-error
+        <div class="field"><label for="name">Name</label><input class="input" id="name" name="name" required maxlength="100"
+            value="{{ old('name') }}"><x-error
                 for="name" /></div>
         <div class="field"><label for="email">E-mail address</label><input class="input" id="email" name="email" type="email" required
                 value="{{ old('email') }}"><x-error for="email" /></div>
-        <div class="field"><label for="password">Password, at least 12 characters</label><input class="input" id="password" name="password" type="password" minlength="12" required
+        <div class="field"><label for="password">Password, at least 12 characters</label><input class="input" id="password"
+            name="password" type="password" minlength="12" required
                 autocomplete="new-password"><x-error for="password" /></div>
         <div class="field"><span class="label">Role</span>
             @foreach (App\Access\Role::cases() as $role)
-                <label class="check"><input type="radio" name="role" value="{{ $role->value }}" @checked(old('role', 'editor') === $role->value)><span><b>{{ ucfirst($role->value) }}</b><br><span
+                <label class="check"><input type="radio" name="role" value="{{ $role->value }}"
+                    @checked(old('role', 'editor') === $role->value)><span><b>{{ ucfirst($role->value) }}</b><br><span
                             class="small soft">{{ $role->says() }}</span></span></label>
             @endforeach
         </div>

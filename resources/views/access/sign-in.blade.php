@@ -16,9 +16,12 @@
                 </div>
                 <form method="post" action="{{ route('sign-in') }}" class="grid gap-3">
                     @csrf
-                    <div class="field"><label for="email">E-mail address</label><input class="input" id="email" name="email" type="email" autocomplete="username" required
-                            autofocus value="{{ old('email') }}" @error('email') aria-invalid="true" aria-describedby="error-email" @enderror><x-error for="email" /></div>
-                    <div class="field"><label for="password">Password</label><input class="input" id="password" name="password" type="password" autocomplete="current-password"
+                    <div class="field"><label for="email">E-mail address</label><input class="input" id="email" name="email"
+                        type="email" autocomplete="username" required
+                            autofocus value="{{ old('email') }}" @error('email') aria-invalid="true"
+                                aria-describedby="error-email" @enderror><x-error for="email" /></div>
+                    <div class="field"><label for="password">Password</label><input class="input" id="password" name="password"
+                        type="password" autocomplete="current-password"
                             required></div>
                     <button class="button main">Sign in</button>
                 </form>

@@ -1,2 +1,3 @@
 @props(['label', 'look' => null, 'boxed' => false, 'stays' => false])
-<span {{ $attributes->class(['cube', 'boxed' => $boxed, 'stays' => $stays]) }}>{!! App\Cube::picture($label, $look) !!}<span class="name">{{ $label }}</span>{{ $slot }}</span>
+<span {{ $attributes->class(['cube', 'boxed' => $boxed, 'stays' => $stays]) }}>{!! App\Cube::picture($label, $look) !!}<span
+    class="name">{{ $label }}</span>{{ $slot }}</span>

@@ -6,7 +6,8 @@
         '',
         '<svg class="' .
         ($small ? 'icon-s' : 'icon') .
-        '" viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="1.8" stroke-linecap="round" stroke-linejoin="round" aria-hidden="true">',
+        '" viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="1.8"' .
+        ' stroke-linecap="round" stroke-linejoin="round" aria-hidden="true">',
     ],
     $svg,
 ) !!}

@@ -42,7 +42,8 @@
     </form>
     <form method="post" action="{{ route('definitions.end', $editing) }}" class="deed">@csrf
         <button class="button" name="how" value="retire">Retire: keep the data, show it to nobody</button>
-        <button class="button harm" name="how" value="delete">Delete with {{ Format::count($ending['products'], 'product\'s value', 'products\' values') }}</button>
+        <button class="button harm" name="how" value="delete">Delete with {{ Format::count($ending['products'],
+            'product\'s value', 'products\' values') }}</button>
         <p class="small soft text-center">Either is one step in History and can be taken back.</p>
     </form>
 @endcan

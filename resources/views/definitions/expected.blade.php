@@ -9,7 +9,8 @@
     @include('definitions.lens')
 @endsection
 @section('work')
-    <div class="bar"><span class="soft">What products of a category should carry. Categories below take it over, and can drop it.</span><a class="button small ml-auto"
+    <div class="bar"><span class="soft">What products of a category should carry. Categories below take it over, and can drop
+        it.</span><a class="button small ml-auto"
             href="{{ route('expected', ['category' => '']) }}">Of every product</a></div>
     @if ($rows === [])
         <div class="empty">
@@ -35,13 +36,16 @@
                                 @foreach ($figures as $id => ['expected' => $all, 'carried' => $carried])
                                     @php($share = Format::share($carried, $all))
                                     <a class="share @if ($share < 95) low @endif"
-                                        href="{{ route('products', ['where' => ["category:{$category->slug}", "gap:{$definitions[$id]->slug}"], 'columns' => [$definitions[$id]->slug]]) }}"
-                                        title="{{ Format::number($all - $carried) }} of {{ Format::count($all, 'product') }} miss it">{{ $definitions[$id]->label }} <x-meter
+                                        href="{{ route('products', ['where' => ["category:{$category->slug}",
+                                            "gap:{$definitions[$id]->slug}"], 'columns' => [$definitions[$id]->slug]]) }}"
+                                        title="{{ Format::number($all - $carried) }} of {{ Format::count($all,
+                                            'product') }} miss it">{{ $definitions[$id]->label }} <x-meter
                                             :share="$share" /> <b>{{ $share }} %</b></a>
                                 @endforeach
                             </div>
                         </td>
-                        <td class="num">{{ Format::number(array_sum(array_map(fn($one) => $one['expected'] - $one['carried'], $figures))) }}</td>
+                        <td class="num">{{ Format::number(array_sum(array_map(fn($one) => $one['expected'] - $one['carried'],
+                            $figures))) }}</td>
                     </tr>
                 @endforeach
             </tbody>
@@ -51,19 +55,23 @@
 @section('panel')
     @if ($open === false)
         <h2>Choose a category</h2>
-        <p class="soft">Its definitions open here. A figure leads to the products that miss the value, where a few keys or a rule give it to all of them.</p>
+        <p class="soft">Its definitions open here. A figure leads to the products that miss the value, where a few keys or a rule
+            give it to all of them.</p>
     @else
-        @php($candidates = $definitions->filter(fn($definition) => !in_array($definition->id, $inherited, true) && ($shares[$definition->id] ?? 0) >= $proposed))
+        @php($candidates = $definitions->filter(fn($definition) => !in_array($definition->id, $inherited, true)
+            && ($shares[$definition->id] ?? 0) >= $proposed))
         <p class="label">{{ $open ? $open->path : 'Every product' }}</p>
         <h2>Expected here</h2>
         @if ($candidates->isNotEmpty())
             @can('edit')
-                <form method="post" action="{{ route('expected.store') }}" class="note grid gap-2">@csrf<input type="hidden" name="category" value="{{ $open?->slug }}"><input
+                <form method="post" action="{{ route('expected.store') }}" class="note grid gap-2">@csrf<input type="hidden"
+                    name="category" value="{{ $open?->slug }}"><input
                         type="hidden" name="expected" value="yes">
                     @foreach ($candidates as $definition)
                         <input type="hidden" name="definitions[]" value="{{ $definition->id }}">
                     @endforeach
-                    <span>Most products here carry {{ $candidates->pluck('label')->join(', ', ' and ') }}.</span><button class="button small" data-key="s">Expect
+                    <span>Most products here carry {{ $candidates->pluck('label')->join(', ', ' and ') }}.</span><button
+                        class="button small" data-key="s">Expect
                         {{ $candidates->count() === 1 ? 'it' : 'them' }} <kbd>S</kbd></button>
                 </form>
             @endcan
@@ -73,16 +81,21 @@
                 @php($is = in_array($definition->id, $inherited, true))
                 @php($says = $expected->says($open ? $open->id : null, $definition->id))
                 @php($share = (int) floor(100 * ($shares[$definition->id] ?? 0)))
-                <li class="flex items-center gap-2"><span @class(['grow cut', 'strong' => $is, 'soft' => !$is])>{{ $definition->label }} <span class="small soft">{{ $share }} %</span></span>
+                <li class="flex items-center gap-2"><span @class(['grow cut', 'strong' => $is,
+                    'soft' => !$is])>{{ $definition->label }} <span class="small soft">{{ $share }} %</span></span>
                     @can('edit')
-                        <form method="post" action="{{ route('expected.store') }}" class="flex gap-1">@csrf<input type="hidden" name="category" value="{{ $open?->slug }}"><input
+                        <form method="post" action="{{ route('expected.store') }}" class="flex gap-1">@csrf<input type="hidden"
+                            name="category" value="{{ $open?->slug }}"><input
                                 type="hidden" name="definitions[]" value="{{ $definition->id }}">
                             @if ($is)
-                            <button class="button bare small" name="expected" value="no" aria-label="drop {{ $definition->label }}">drop</button>@else<button
-                                    class="button bare small" name="expected" value="yes" aria-label="expect {{ $definition->label }}">expect</button>
+                            <button class="button bare small" name="expected" value="no"
+                                aria-label="drop {{ $definition->label }}">drop</button>@else<button
+                                    class="button bare small" name="expected" value="yes"
+                                        aria-label="expect {{ $definition->label }}">expect</button>
                             @endif
                             @if ($says !== null)
-                                <button class="button bare small" name="expected" value="above" title="Say nothing here" aria-label="as above: {{ $definition->label }}">as above</button>
+                                <button class="button bare small" name="expected" value="above" title="Say nothing here"
+                                    aria-label="as above: {{ $definition->label }}">as above</button>
                             @endif
                         </form>
                     @endcan

@@ -11,7 +11,8 @@
     @include('definitions.lens')
 @endsection
 @section('find')
-    <form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find a definition  /" aria-label="Find a definition"
+    <form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find a definition  /"
+        aria-label="Find a definition"
     data-find></form>
 @endsection
 @section('work')
@@ -31,11 +32,13 @@
                 <h2>{{ $name }}</h2><span class="soft">{{ count($group) }}</span>
                 @if ($name === 'Proposed')
                     @can('edit')
-                        <span class="ml-auto flex gap-2"><button class="button small main" form="several" name="state" value="accepted">Accept the ticked ones</button><button
+                        <span class="ml-auto flex gap-2"><button class="button small main" form="several" name="state"
+                            value="accepted">Accept the ticked ones</button><button
                                 class="button small" form="several" name="state" value="aside">Leave them aside</button></span>
                     @endcan
                 @elseif ($name === 'In use')
-                    <a class="button small ml-auto" href="{{ route('definitions', ['open' => 'new']) }}" data-key="n" title="New definition (N)"><x-icon name="plus" small />New
+                    <a class="button small ml-auto" href="{{ route('definitions', ['open' => 'new']) }}" data-key="n"
+                        title="New definition (N)"><x-icon name="plus" small />New
                         definition</a>
                 @endif
             </div>
@@ -59,18 +62,22 @@
                         @php($share = Format::share($products[$definition->id] ?? 0, $total))
                         <tr data-row @class(['open' => $editing?->id === $definition->id])>
                             @if ($name === 'Proposed')
-                                <td><input class="pick" type="checkbox" name="ids[]" value="{{ $definition->id }}" form="several" aria-label="Tick {{ $definition->label }}"
+                                <td><input class="pick" type="checkbox" name="ids[]" value="{{ $definition->id }}" form="several"
+                                    aria-label="Tick {{ $definition->label }}"
                                         checked></td>
                             @endif
-                            <td><a class="name" data-stop href="{{ route('definitions', ['open' => $definition->slug]) }}">{{ $definition->label }}</a>
+                            <td><a class="name" data-stop
+                                href="{{ route('definitions', ['open' => $definition->slug]) }}">{{ $definition->label }}</a>
                                 @if ($definition->section)
                                     <span class="tag">{{ $definition->section }}</span>
                                 @endif
                                 <div class="small soft mono">
                                     {{ $definition->slug }}</div>
                             </td>
-                            <td>{{ $definition->kind->label() }}{{ $definition->unit ? ", {$definition->unit}" : '' }}{{ $definition->multiple ? ', several' : '' }}<div
-                                    class="small soft">{{ $definition->level->value }}{{ $definition->reason && $name === 'Proposed' ? ' · ' . $definition->reason : '' }}</div>
+                            <td>{{ $definition->kind->label() }}{{ $definition->unit ? ", {$definition->unit}"
+                                : '' }}{{ $definition->multiple ? ', several' : '' }}<div
+                                    class="small soft">{{ $definition->level->value }}{{ $definition->reason
+                                        && $name === 'Proposed' ? ' · ' . $definition->reason : '' }}</div>
                             </td>
                             <td class="max-w-[220px]">
                                 <div class="cut mono soft">
@@ -81,13 +88,15 @@
                                     @endforeach
                                 </div>
                                 @if ($odd[$definition->id] ?? 0)
-                                    <a class="small" href="{{ route('values.unread', $definition) }}">{{ Format::count((int) $odd[$definition->id], 'odd one') }} out</a>
+                                    <a class="small" href="{{ route('values.unread',
+                                        $definition) }}">{{ Format::count((int) $odd[$definition->id], 'odd one') }} out</a>
                                 @endif
                             </td>
                             <td class="whitespace-nowrap"><x-strip :strip="$strips[$definition->id] ?? []" /> {{ $share }} %</td>
                             <td class="num">
                                 @if ($definition->kind->isAttribute())
-                                    <a href="{{ route('values.show', $definition) }}">{{ Format::number($definition->values_count) }}<span class="sr-only"> values of
+                                    <a href="{{ route('values.show',
+                                        $definition) }}">{{ Format::number($definition->values_count) }}<span class="sr-only"> values of
                                             {{ $definition->label }}</span></a>
                                 @endif
                             </td>
@@ -102,7 +111,8 @@
         <div class="empty">
             <h2>{{ request('q') ? 'No definition is called that' : 'No definitions yet' }}</h2>
             <p class="soft">They arise from the columns of a feed, or by hand.</p>
-            <p class="flex gap-2"><a class="button" href="{{ route('feeds') }}">Read a feed</a><a class="button" href="{{ route('definitions', ['open' => 'new']) }}">Define one by
+            <p class="flex gap-2"><a class="button" href="{{ route('feeds') }}">Read a feed</a><a class="button"
+                href="{{ route('definitions', ['open' => 'new']) }}">Define one by
                     hand</a></p>
         </div>
     @endif

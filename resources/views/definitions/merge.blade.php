@@ -58,9 +58,11 @@
         </table>
     @endif
     @can('edit')
-        <form method="post" action="{{ route('definitions.merge', $editing) }}" class="deed">@csrf<input type="hidden" name="into" value="{{ $into->slug }}"><button
+        <form method="post" action="{{ route('definitions.merge', $editing) }}" class="deed">@csrf<input type="hidden" name="into"
+            value="{{ $into->slug }}"><button
                 class="button main" data-key="m">Merge, keep “{{ $into->label }}” <kbd>M</kbd></button><a class="button"
-                href="{{ route('definitions', ['open' => $into->slug, 'into' => $editing->slug]) }}">Keep “{{ $editing->label }}” instead</a>
+                href="{{ route('definitions', ['open' => $into->slug, 'into' => $editing->slug]) }}">Keep “{{ $editing->label }}”
+                    instead</a>
             <p class="small soft text-center">One step in History. Can be taken back.</p>
         </form>
     @endcan

@@ -23,8 +23,10 @@
                                 <td class="mono">{{ $name }}</td>
                                 <td>{{ App\Feeds\FeedName::from($name) }}</td>
                                 <td class="num">
-                                    <form method="post" action="{{ route('feeds.store') }}">@csrf<input type="hidden" name="inbox" value="{{ $name }}"><button
-                                            class="button small" data-stop @cannot('edit') disabled @endcannot>Look at it<span class="sr-only"> ({{ $name }})</span></button>
+                                    <form method="post" action="{{ route('feeds.store') }}">@csrf<input type="hidden" name="inbox"
+                                        value="{{ $name }}"><button
+                                            class="button small" data-stop @cannot('edit') disabled @endcannot>Look at it<span
+                                                class="sr-only"> ({{ $name }})</span></button>
                                     </form>
                                 </td>
                             </tr>
@@ -58,19 +60,22 @@
                         @foreach ($readings as $reading)
                             @php($figures = $reading->figures)
                             <tr data-row>
-                                <td><a class="name" data-stop href="{{ route('readings.show', $reading) }}">{{ $reading->feed->name }}</a></td>
+                                <td><a class="name" data-stop href="{{ route('readings.show',
+                                    $reading) }}">{{ $reading->feed->name }}</a></td>
                                 <td class="mono cut">{{ $reading->file_name }}</td>
                                 <td>
                                     @if (isset($takenBack[$reading->id]))
                                         <span class="tag">taken back</span>
                                     @else
-                                        <span class="tag {{ ['done' => 'settled', 'failed' => 'harm'][$reading->state->value] ?? 'waiting' }}">{{ $reading->state->label() }}</span>
+                                        <span class="tag {{ ['done' => 'settled', 'failed' => 'harm'][$reading->state->value]
+                                            ?? 'waiting' }}">{{ $reading->state->label() }}</span>
                                     @endif
                                 </td>
                                 @if ($figures)
                                     <td class="num">{{ Format::number($figures['rows']) }}</td>
                                     <td class="num">{{ Format::number($figures['products']['added'] + $figures['variants']['added']) }}</td>
-                                    <td class="num">{{ Format::number($figures['products']['changed'] + $figures['variants']['changed']) }}</td>
+                                    <td class="num">{{ Format::number($figures['products']['changed']
+                                        + $figures['variants']['changed']) }}</td>
                                 <td class="num">{{ Format::number($figures['refused_rows']) }}</td>@else<td class="num"></td>
                                     <td></td>
                                     <td></td>
@@ -97,9 +102,11 @@
     <h2>Read a supplier's file</h2>
     @can('edit')
         <form method="post" action="{{ route('feeds.store') }}" enctype="multipart/form-data" class="grid gap-3">@csrf
-            <div class="field"><label for="file">CSV file</label><input class="input" id="file" type="file" name="file" accept=".csv,.tsv,.txt,text/csv" required><x-error
+            <div class="field"><label for="file">CSV file</label><input class="input" id="file" type="file" name="file"
+                accept=".csv,.tsv,.txt,text/csv" required><x-error
                     for="file" /></div>
-            <div class="field"><label for="feed">Feed</label><input class="input" id="feed" name="feed" list="feed-names" placeholder="taken from the file's name"
+            <div class="field"><label for="feed">Feed</label><input class="input" id="feed" name="feed" list="feed-names"
+                placeholder="taken from the file's name"
                     maxlength="100"><datalist id="feed-names">
                     @foreach ($feeds as $feed)
                         <option value="{{ $feed->name }}">
@@ -108,7 +115,8 @@
             </div>
             <button class="button main">Look at it</button>
         </form>
-        <p class="soft small">Comma, semicolon, tab or bar; UTF-8, UTF-16 or Windows-1252: Lokum finds out. Files that a supplier puts into <span class="mono">inbox</span> in the data
+        <p class="soft small">Comma, semicolon, tab or bar; UTF-8, UTF-16 or Windows-1252: Lokum finds out. Files that a supplier
+            puts into <span class="mono">inbox</span> in the data
             directory are listed here by themselves.</p>
     @endcan
     <h3>Feeds</h3>

@@ -14,7 +14,8 @@
         <div class="bar"><span class="mono">{{ $reading->file_name }}</span><span class="soft">{{ Format::bytes($reading->bytes) }}</span>
             @if ($file)
                 <span class="tag">{{ $file->dialect->delimiterName() }} between cells</span><span
-                    class="tag">{{ $file->dialect->encoding }}{{ $file->dialect->marked ? ' with mark' : '' }}</span><span class="tag">headings on line
+                    class="tag">{{ $file->dialect->encoding }}{{ $file->dialect->marked ? ' with mark' : '' }}</span><span
+                        class="tag">headings on line
                     {{ $file->dialect->headingLine }}</span><span class="tag">{{ Format::count(count($targets), 'column') }}</span>
             @endif
         </div>
@@ -54,12 +55,15 @@
                             <td class="num">{{ (int) round(100 * $guess->coverage()) }} %</td>
                             <td>
                                 @if ($editable)
-                                    <select class="select small" name="targets[{{ $target->index }}]" aria-label="Column {{ $target->heading }} leads to" data-stop>
-                                        @if (($target->column() !== null && $target->definition === null && $target->column()->attribute !== 'brand') || $chosen === 'aside')
+                                    <select class="select small" name="targets[{{ $target->index }}]"
+                                        aria-label="Column {{ $target->heading }} leads to" data-stop>
+                                        @if (($target->column() !== null && $target->definition === null
+                                            && $target->column()->attribute !== 'brand') || $chosen === 'aside')
                                             @php($proposed = $target->column())
                                             <option value="new" @selected($chosen === 'new')>new: {{ implode(', ', array_filter([
                                                 $proposed?->label ?? trim($target->heading),
-                                                $proposed === null ? '' : mb_strtolower($proposed->kind->label()) . ($proposed->unit ? " in {$proposed->unit}" : ''),
+                                                $proposed === null ? '' : mb_strtolower($proposed->kind->label())
+                                                    . ($proposed->unit ? " in {$proposed->unit}" : ''),
                                                 $proposed?->multiple ? 'several' : '',
                                             ])) }}</option>
                                         @endif
@@ -71,7 +75,8 @@
                                         </optgroup>
                                         <optgroup label="Definitions">
                                             @foreach ($definitions->where('slug', '!=', 'brand') as $definition)
-                                                <option value="{{ $definition->slug }}" @selected($chosen === $definition->slug)>{{ $definition->label }}</option>
+                                                <option value="{{ $definition->slug }}"
+                                                    @selected($chosen === $definition->slug)>{{ $definition->label }}</option>
                                             @endforeach
                                         </optgroup>
                                     </select>
@@ -84,8 +89,10 @@
                 </tbody>
             </table>
             @if ($editable)
-                <div class="bar"><label class="flex gap-2 items-center"><span class="label">Cells that count as empty, beside blank ones</span><input class="input small w-[240px]"
-                            name="empty" value="{{ implode(', ', App\Feeds\MappingForm::remembered($reading)->empty) }}" placeholder="for example n/a, -"></label></div>
+                <div class="bar"><label class="flex gap-2 items-center"><span class="label">Cells that count as empty, beside
+                    blank ones</span><input class="input small w-[240px]"
+                            name="empty" value="{{ implode(', ', App\Feeds\MappingForm::remembered($reading)->empty) }}"
+                                placeholder="for example n/a, -"></label></div>
             @endif
         @elseif ($running)
             <div class="empty">
@@ -95,7 +102,8 @@
     </form>
     @php($figures = $reading->figures)
     @if ($figures && ($figures['refused'] !== [] || $figures['unread'] !== []))
-        @foreach (['refused' => ['Refused rows', $figures['refused_rows']], 'unread' => ['Cells kept as text, since their field cannot read them', $figures['unread_cells']]] as $list => [$title, $n])
+        @foreach (['refused' => ['Refused rows', $figures['refused_rows']],
+            'unread' => ['Cells kept as text, since their field cannot read them', $figures['unread_cells']]] as $list => [$title, $n])
             @if ($figures[$list] !== [])
                 <section class="pad">
                     <h2 class="pb-2">{{ $title }} <span class="soft">{{ Format::number($n) }}</span></h2>
@@ -125,26 +133,31 @@
 @endsection
 @section('panel')
     @if ($running)
-        <div hx-get="{{ route('readings.show', $reading) }}" hx-trigger="every 400ms" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML" class="grid gap-3">
+        <div hx-get="{{ route('readings.show', $reading) }}" hx-trigger="every 400ms" hx-select="#panel" hx-target="#panel"
+            hx-swap="outerHTML" class="grid gap-3">
             <h2>{{ $reading->state === ReadingState::Checking ? 'Checking' : 'Reading' }}</h2>
             <p role="status"><b>{{ Format::count($progress['count'] ?? 0, 'row') }}</b> · {{ $progress['what'] ?? 'finishing' }}</p>
             <x-meter class="wide rose" :share="(int) round(($progress['share'] ?? 1) * 100)" label="Progress" />
             <p class="soft">You can leave this page; it goes on.</p>
             @if (($progress['at'] ?? time()) < time() - 30)
-                <p class="note">No sign of life for {{ time() - $progress['at'] }} seconds. Is the worker running? <code class="mono">bin/lokum serve</code> starts it.</p>
+                <p class="note">No sign of life for {{ time() - $progress['at'] }} seconds. Is the worker running?
+                <code class="mono">bin/lokum serve</code> starts it.</p>
             @endif
         </div>
     @elseif ($problem)
         <h2>Nothing was written</h2>
     @elseif ($reading->state === ReadingState::Done)
         @php($entry = $reading->entry())
-        <span @class(['tag justify-self-start', 'settled' => !$entry?->taken_back_by])>{{ $entry?->taken_back_by ? 'taken back' : 'done' }}</span>
+        <span @class(['tag justify-self-start', 'settled' => !$entry?->taken_back_by])>{{ $entry?->taken_back_by ? 'taken back'
+            : 'done' }}</span>
         <h2>{{ $entry?->taken_back_by ? 'Read, and taken back' : 'Read' }}</h2>
         @include('feeds.figures')
-        <p class="soft">{{ $reading->user?->name ?? 'command line' }}, {{ $reading->finished_at?->diffForHumans() }}. What somebody set by hand was left as it is.</p>
+        <p class="soft">{{ $reading->user?->name ?? 'command line' }}, {{ $reading->finished_at?->diffForHumans() }}. What
+            somebody set by hand was left as it is.</p>
         <a class="button" href="{{ route('definitions') }}">Look over the definitions</a>
         @if ($entry?->has_way_back)
-            <a class="button" href="{{ route('history', ['entry' => $entry->id]) }}">{{ $entry->taken_back_by ? 'See it in History' : 'See what taking it back would do' }}</a>
+            <a class="button" href="{{ route('history', ['entry' => $entry->id]) }}">{{ $entry->taken_back_by
+                ? 'See it in History' : 'See what taking it back would do' }}</a>
         @endif
     @elseif ($reading->state === ReadingState::Checked && $figures)
         <p class="label">Checked; nothing is written yet</p>
@@ -153,13 +166,15 @@
         @can('edit')
             <div class="deed">
                 @if ($figures['refused_rows'] > 0)
-                    <label class="check"><input type="checkbox" name="good_rows" value="1" form="mapping" required><span>Read the good rows and leave out the
+                    <label class="check"><input type="checkbox" name="good_rows" value="1" form="mapping"
+                        required><span>Read the good rows and leave out the
                             {{ Format::count($figures['refused_rows'], 'refused one') }}</span></label>
                 @endif
                 <button class="button main" form="mapping" formaction="{{ route('readings.read', $reading) }}" data-key="s">Read
                     {{ Format::count($figures['rows'] - $figures['refused_rows'], 'row') }} <kbd>S</kbd></button>
                 <button class="button" form="mapping" formnovalidate>Check again</button>
-                <p class="small soft">One step in History. It can be taken back as long as nothing builds upon it; the words it brings stay known.</p>
+                <p class="small soft">One step in History. It can be taken back as long as nothing builds upon it; the words it
+                    brings stay known.</p>
             </div>
         @endcan
     @else
@@ -170,7 +185,8 @@
         <p class="soft">A check counts what is new, what changes and what would be refused, line by line, and writes nothing.</p>
         @php($kinds = collect($targets)->countBy(function ($target) use ($likely) {
             $choice = App\Feeds\MappingForm::choice($target, $likely[$target->index] ?? null);
-            return in_array($choice, ColumnName::KNOWN, true) ? 'known' : (in_array($choice, ['aside', 'new'], true) ? $choice : 'definition');
+            return in_array($choice, ColumnName::KNOWN, true) ? 'known' : (in_array($choice, ['aside', 'new'], true) ? $choice
+                : 'definition');
         }))
         <dl class="figures">
             <div>
@@ -191,9 +207,11 @@
             </div>
         </dl>
         @can('edit')
-            <div class="deed"><button class="button main" form="mapping" data-key="s">{{ $reading->state === ReadingState::Failed ? 'Check again' : 'Check' }} <kbd>S</kbd></button>
+            <div class="deed"><button class="button main" form="mapping" data-key="s">{{ $reading->state === ReadingState::Failed
+                ? 'Check again' : 'Check' }} <kbd>S</kbd></button>
                 @if ($reading->state === ReadingState::Failed && $figures)
-                    <button class="button" form="mapping" formaction="{{ route('readings.read', $reading) }}">Read it again as it was checked</button>
+                    <button class="button" form="mapping" formaction="{{ route('readings.read', $reading) }}"
+                        >Read it again as it was checked</button>
                 @endif
             </div>
         @endcan

@@ -4,13 +4,15 @@
     <h1>History</h1>
 @endsection
 @section('find')
-    <form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find an entry  /" aria-label="Find an entry" data-find>
+    <form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find an entry  /"
+        aria-label="Find an entry" data-find>
     </form>
 @endsection
 @section('work')
     <div class="bar"><span class="lens">
             @foreach (['' => 'All', ...$rooms->mapWithKeys(fn($room) => [$room => $room])] as $room => $name)
-                <a href="{{ route('history', array_filter(['room' => $room])) }}" @if ((string) request('room') === $room) aria-current="true" @endif>{{ $name }}</a>
+                <a href="{{ route('history', array_filter(['room' => $room])) }}" @if ((string) request('room') === $room)
+                    aria-current="true" @endif>{{ $name }}</a>
             @endforeach
         </span>
     </div>
@@ -18,8 +20,10 @@
         <a class="history-line {{ $open?->id === $change->id ? 'open' : '' }} {{ $change->taken_back_by ? 'taken' : '' }}"
             href="{{ route('history', [...request()->only('q', 'room', 'cursor'), 'entry' => $change->id]) }}" data-row data-stop>
             <span class="mono soft">{{ $change->id }}</span>
-            <span><span class="what">{{ $change->summary }}</span><br><span class="small soft">{{ $change->user?->name ?? 'command line' }} · {{ $change->room }} · <time
-                        datetime="{{ $change->created_at->toIso8601String() }}">{{ $change->created_at->diffForHumans() }}</time></span></span>
+            <span><span class="what">{{ $change->summary }}</span>
+            <br><span class="small soft">{{ $change->user?->name ?? 'command line' }} · {{ $change->room }} · <time
+                        datetime="{{ $change->created_at->toIso8601String() }}"
+                        >{{ $change->created_at->diffForHumans() }}</time></span></span>
             <span>
                 @if ($change->taken_back_by)
                     <span class="tag">taken back</span>
@@ -66,7 +70,8 @@
         @endif
         @if ($way->isOpen())
             @can('edit')
-                <form class="deed" method="post" data-busy="Taking back …" action="{{ route('history.take-back', $open) }}">@csrf<button class="button main" data-key="u">Take back <kbd>U</kbd></button>
+                <form class="deed" method="post" data-busy="Taking back …" action="{{ route('history.take-back',
+                    $open) }}">@csrf<button class="button main" data-key="u">Take back <kbd>U</kbd></button>
                     <p class="small soft text-center">This becomes an entry of its own, and can be taken back in turn.</p>
                 </form>
             @endcan
@@ -75,7 +80,8 @@
                 <p class="note">{{ $obstacle }}</p>
             @endforeach
             @if (!$open->has_way_back && $open->room === 'Feeds')
-                <p class="soft">A reading writes too much to be set back row by row. Read the delivery before it again: its cells come back as they were.</p>
+                <p class="soft">A reading writes too much to be set back row by row. Read the delivery before it again: its cells
+                    come back as they were.</p>
             @endif
             @if ($open->room === 'Publishing')
                 <p class="soft">Editions never change. To show shoppers an earlier state, take the changes back and publish again.</p>

@@ -9,20 +9,26 @@
     @endforeach @php($top = max(1, ...$bins))
     <fieldset class="grid gap-2">
         <legend class="label">Bands{{ $settings->control->value === 'bands' ? '' : ' (choose the control “Bands” to show them)' }}</legend>
-        <svg class="histogram" viewBox="0 0 600 90" role="group" aria-label="Products by {{ $settings->title }}" data-from="{{ $line->from }}" data-to="{{ $line->to }}"
+        <svg class="histogram" viewBox="0 0 600 90" role="group" aria-label="Products by {{ $settings->title }}"
+            data-from="{{ $line->from }}" data-to="{{ $line->to }}"
             data-powers="{{ $line->powers ? 1 : 0 }}">
             @foreach ($bins as $i => $n)
-                <rect x="{{ $i * 15 }}" y="{{ round(70 - (66 * $n) / $top, 1) }}" width="14" height="{{ round((66 * $n) / $top, 1) }}" class="bin">
+                <rect x="{{ $i * 15 }}" y="{{ round(70 - (66 * $n) / $top, 1) }}" width="14" height="{{ round((66 * $n) / $top,
+                    1) }}" class="bin">
                     <title>{{ $n }}</title>
                 </rect>
             @endforeach
             @foreach ($line->marks() as $mark)
-                <text class="map-mark" x="{{ round(600 * $line->place($mark), 1) }}" y="86" text-anchor="middle">{{ Format::number($mark) }}</text>
+                <text class="map-mark" x="{{ round(600 * $line->place($mark), 1) }}" y="86"
+                    text-anchor="middle">{{ Format::number($mark) }}</text>
             @endforeach
-            @php($edges = collect($settings->bands)->flatMap(fn($band) => [$band->from, $band->to])->filter(fn($edge) => $edge !== null)->unique()->sort()->values())
+            @php($edges = collect($settings->bands)->flatMap(fn($band) => [$band->from,
+                $band->to])->filter(fn($edge) => $edge !== null)->unique()->sort()->values())
             @foreach ($edges as $edge)
-                <g class="edge" tabindex="0" role="slider" aria-label="Edge" aria-valuemin="{{ $line->from }}" aria-valuemax="{{ $line->to }}"
-                    aria-valuenow="{{ $edge }}" data-edge="{{ $edge }}" transform="translate({{ round(600 * min(1, max(0, $line->place($edge))), 1) }} 0)">
+                <g class="edge" tabindex="0" role="slider" aria-label="Edge" aria-valuemin="{{ $line->from }}"
+                    aria-valuemax="{{ $line->to }}"
+                    aria-valuenow="{{ $edge }}" data-edge="{{ $edge }}" transform="translate({{ round(600 * min(1, max(0,
+                        $line->place($edge))), 1) }} 0)">
                     <line y1="0" y2="70" />
                     <rect x="-6" y="62" width="12" height="12" rx="3" />
                 </g>
@@ -42,13 +48,17 @@
                 @php($rows = [...$settings->bands, null, null])
                 @foreach (array_pad($rows, count($typed), null) as $i => $band)
                     <tr>
-                        <td><input class="input small w-20" name="bands[{{ $i }}][from]" inputmode="decimal" value="{{ $typed[$i]['from'] ?? $band?->from }}"
+                        <td><input class="input small w-20" name="bands[{{ $i }}][from]" inputmode="decimal"
+                            value="{{ $typed[$i]['from'] ?? $band?->from }}"
                                 aria-label="Band {{ $i + 1 }} from" placeholder="{{ $band ? 'all below' : '' }}"></td>
-                        <td><input class="input small w-20" name="bands[{{ $i }}][to]" inputmode="decimal" value="{{ $typed[$i]['to'] ?? $band?->to }}"
+                        <td><input class="input small w-20" name="bands[{{ $i }}][to]" inputmode="decimal"
+                            value="{{ $typed[$i]['to'] ?? $band?->to }}"
                                 aria-label="Band {{ $i + 1 }} to" placeholder="{{ $band ? 'all above' : '' }}"><input type="hidden"
                                 name="bands[{{ $i }}][without_to]" value="{{ $band !== null && !$band->holdsTo ? 1 : 0 }}"></td>
-                        <td><input class="input small" name="bands[{{ $i }}][label]" value="{{ $typed[$i]['label'] ?? $band?->label }}" maxlength="60"
-                                aria-label="Band {{ $i + 1 }} called" placeholder="{{ $band ? App\Storefront\BandWords::of($settings, $band) : 'another band' }}"></td>
+                        <td><input class="input small" name="bands[{{ $i }}][label]"
+                            value="{{ $typed[$i]['label'] ?? $band?->label }}" maxlength="60"
+                                aria-label="Band {{ $i + 1 }} called"
+                                    placeholder="{{ $band ? App\Storefront\BandWords::of($settings, $band) : 'another band' }}"></td>
                         <td class="num">{{ $band ? Format::number($facts->holding($band)) : '' }}</td>
                     </tr>
                 @endforeach
@@ -59,8 +69,10 @@
                 <p class="note small">{{ $remark }}</p>
             @endif
         @endforeach
-        <div class="flex gap-2 items-center"><span class="small soft">Propose</span><input class="input small w-14" name="band_count" inputmode="numeric"
-                value="{{ request('number', 5) }}" aria-label="How many bands"><button class="button small" name="propose" value="steps" formnovalidate>in equal
+        <div class="flex gap-2 items-center"><span class="small soft">Propose</span><input class="input small w-14"
+            name="band_count" inputmode="numeric"
+                value="{{ request('number', 5) }}" aria-label="How many bands"><button class="button small" name="propose"
+                    value="steps" formnovalidate>in equal
                 steps</button><button class="button small" name="propose" value="shares" formnovalidate>in equal shares</button></div>
     </fieldset>
 @endif

@@ -13,19 +13,24 @@
             href="{{ route('line-ups', ['page' => $page, 'at' => request('at')]) }}">close</a>
     </div>
     @if (!$own)
-        <p class="small soft">It comes from {{ $named($open->from) }}; what you change is kept for {{ App\Lineups\Placement::of($at, $tree)->name($tree) }}. <a
-                href="{{ route('line-ups', ['page' => App\Lineups\LineupLedger::pageOf(collect($all->layers())->search(fn($one) => $one->id === $open->from)), 'filter' => $open->key]) }}">Change
-                it there</a></p>
+        <p class="small soft">It comes from {{ $named($open->from) }}; what you change is kept for
+            {{ App\Lineups\Placement::of($at, $tree)->name($tree) }}.
+            @php($layerId = collect($all->layers())->search(fn($one) => $one->id === $open->from))
+            @php($giver = App\Lineups\LineupLedger::pageOf($layerId))
+            <a href="{{ route('line-ups', ['page' => $giver, 'filter' => $open->key]) }}">Change it there</a></p>
         @php($mine = $layer?->changed[$open->key] ?? [])@if ($mine !== [])
             <div class="flex flex-wrap gap-2">
                 @can('edit')
                     @foreach (array_keys($mine) as $name)
-                        <form method="post" action="{{ route('line-ups.inherit', $open->key) }}">@csrf<input type="hidden" name="page" value="{{ $page }}"><input
+                        <form method="post" action="{{ route('line-ups.inherit', $open->key) }}">@csrf<input type="hidden"
+                            name="page" value="{{ $page }}"><input
                                 type="hidden" name="at" value="{{ request('at') }}"><button class="chip" name="property" value="{{ $name }}"
-                                title="As inherited again">{{ str_replace('_', ' ', $name) }} <span class="x">as inherited</span></button></form>
+                                title="As inherited again">{{ str_replace('_', ' ', $name) }}
+                                <span class="x">as inherited</span></button></form>
                     @endforeach
                     <form method="post" action="{{ route('line-ups.inherit', $open->key) }}">
-                        @csrf<input type="hidden" name="page" value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><button
+                        @csrf<input type="hidden" name="page" value="{{ $page }}"><input type="hidden" name="at"
+                            value="{{ request('at') }}"><button
                             class="chip">all as inherited</button></form>
                 @endcan
             </div>
@@ -34,7 +39,8 @@
     @if ($open->key === App\Lineups\Filter::STOCK)
         <p class="small soft">Variants count: a product with one variant in stock and one sold out is in both.</p>
     @endif
-    <form method="post" action="{{ route('line-ups.update', $open->key) }}" class="grid gap-3" id="filter" x-data="bands">@csrf @method('put')<button hidden tabindex="-1">Save</button><input type="hidden"
+    <form method="post" action="{{ route('line-ups.update', $open->key) }}" class="grid gap-3" id="filter"
+        x-data="bands">@csrf @method('put')<button hidden tabindex="-1">Save</button><input type="hidden"
             name="page" value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><input type="hidden" name="token"
             value="{{ $errors->any() ? $token : old('token', $token) }}"><input type="hidden" name="shown" value="1">
         <div class="form-grid">
@@ -42,49 +48,60 @@
                     value="{{ old('title', $settings->title) }}" @error('title') aria-invalid="true" @enderror></div>
             <div class="field"><label for="control">Control</label><select class="select small" id="control" name="control">
                     @foreach (Control::fitting($settings->kind) as $control)
-                        <option value="{{ $control->value }}" @selected(old('control', $settings->control->value) === $control->value)>{{ $control->label() }}</option>
+                        @php($isChosen = old('control', $settings->control->value) === $control->value)
+                        <option value="{{ $control->value }}" @selected($isChosen)>{{ $control->label() }}</option>
                     @endforeach
                 </select>
             </div>
             @if ($attribute || $settings->control === Control::Bands)
                 <div class="field"><label for="combine">Picks</label><select class="select small" id="combine" name="combine">
-                        @foreach (['any' => 'Several: any of them', 'all' => 'Several: all of them', 'one' => 'One at a time'] as $value => $name)
-                            <option value="{{ $value }}" @selected(old('combine', $settings->combine->value) === $value)>{{ $name }}</option>
+                        @foreach (['any' => 'Several: any of them', 'all' => 'Several: all of them',
+                            'one' => 'One at a time'] as $value => $name)
+                            <option value="{{ $value }}"
+                                @selected(old('combine', $settings->combine->value) === $value)>{{ $name }}</option>
                         @endforeach
                     </select>
                 </div>
-                <div class="field"><label for="empty_terms">Terms with nothing</label><select class="select small" id="empty_terms" name="empty_terms">
+                <div class="field"><label for="empty_terms">Terms with nothing</label>
+                <select class="select small" id="empty_terms" name="empty_terms">
                         @foreach (EmptyTerms::cases() as $case)
-                            <option value="{{ $case->value }}" @selected(old('empty_terms', $settings->emptyTerms->value) === $case->value)>{{ $case->label() }}</option>
+                            <option value="{{ $case->value }}"
+                                @selected(old('empty_terms', $settings->emptyTerms->value) === $case->value)>{{ $case->label() }}</option>
                         @endforeach
                     </select>
                 </div>
-                <div class="field"><label for="more">Terms before “more”</label><input class="input small" id="more" name="more" inputmode="numeric"
+                <div class="field"><label for="more">Terms before “more”</label><input class="input small" id="more" name="more"
+                    inputmode="numeric"
                         value="{{ old('more', $settings->more) }}"></div>
-                <div class="field"><label for="columns">Columns of cubes</label><input class="input small" id="columns" name="columns" inputmode="numeric"
+                <div class="field"><label for="columns">Columns of cubes</label><input class="input small" id="columns"
+                    name="columns" inputmode="numeric"
                         value="{{ old('columns', $settings->columns) }}"></div>
             @endif
             @if ($attribute)
                 <div class="field"><label for="order">Order of terms</label><select class="select small" id="order" name="order">
                         <option value="">as the attribute: {{ $definition?->term_order->label() }}</option>
                         @foreach (TermOrder::cases() as $order_)
-                            <option value="{{ $order_->value }}" @selected(old('order', $settings->order?->value) === $order_->value)>{{ $order_->label() }}</option>
+                            <option value="{{ $order_->value }}"
+                                @selected(old('order', $settings->order?->value) === $order_->value)>{{ $order_->label() }}</option>
                         @endforeach
                     </select>
                 </div>
                 <div class="field"><label for="terms">Terms</label><select class="select small" id="terms" name="terms">
                         @foreach (TermChoice::cases() as $case)
-                            <option value="{{ $case->value }}" @selected(old('terms', $settings->terms->value) === $case->value)>{{ $case->label() }}</option>
+                            <option value="{{ $case->value }}"
+                                @selected(old('terms', $settings->terms->value) === $case->value)>{{ $case->label() }}</option>
                         @endforeach
                     </select>
                 </div>
             @endif
             @if (in_array($settings->kind->value, ['number', 'date'], true))
                 <div class="field"><label for="unit">Unit</label><input class="input small" id="unit" name="unit" maxlength="20"
-                        value="{{ old('unit', $settings->unit) }}" placeholder="{{ $open->key === 'price' ? Format::unit(config('lokum.currency')) : '' }}"></div>
+                        value="{{ old('unit', $settings->unit) }}" placeholder="{{ $open->key === 'price'
+                            ? Format::unit(config('lokum.currency')) : '' }}"></div>
                 <div class="field"><label for="prefix">Before it</label><input class="input small" id="prefix" name="prefix" maxlength="20"
                         value="{{ old('prefix', $settings->prefix) }}"></div>
-                <div class="field"><label for="decimals">Decimals</label><input class="input small" id="decimals" name="decimals" inputmode="numeric"
+                <div class="field"><label for="decimals">Decimals</label><input class="input small" id="decimals" name="decimals"
+                    inputmode="numeric"
                         value="{{ old('decimals', $settings->decimals) }}" placeholder="as they are"></div>
                 <div class="field"><label for="step">Step</label><input class="input small" id="step" name="step" inputmode="decimal"
                         value="{{ old('step', $settings->step) }}" placeholder="1" @error('step') aria-invalid="true" @enderror></div>
@@ -99,12 +116,15 @@
                         <option value="whole" @selected($settings->wholeText)>the whole text only</option>
                     </select></div>
             @endif
-            <div class="field wide"><label for="help">Help for shoppers</label><input class="input small" id="help" name="help" maxlength="300"
+            <div class="field wide"><label for="help">Help for shoppers</label><input class="input small" id="help" name="help"
+                maxlength="300"
                     value="{{ old('help', $settings->help) }}"></div>
         </div>
         <div class="flex gap-4">
-            @foreach ([['open', 'Starts open', $settings->open], ['title_shown', 'Title shown', $settings->titleShown], ['counts', 'Counts shown', $settings->counts]] as [$name, $label, $on])
-                <label class="check"><input type="checkbox" name="{{ $name }}" value="1" @checked($errors->any() ? old($name) : $on)><span>{{ $label }}</span></label>
+            @foreach ([['open', 'Starts open', $settings->open], ['title_shown', 'Title shown', $settings->titleShown], ['counts',
+                'Counts shown', $settings->counts]] as [$name, $label, $on])
+                <label class="check"><input type="checkbox" name="{{ $name }}" value="1" @checked($errors->any() ? old($name)
+                    : $on)><span>{{ $label }}</span></label>
             @endforeach
         </div>
         @if ($settings->kind->value === 'number')
@@ -116,8 +136,10 @@
                 <div class="choose-terms">
                     @php($chosen = array_map(intval(...), (array) ($errors->any() ? old('chosen', []) : $settings->chosen)))
                     @php($pinned = array_map(intval(...), (array) ($errors->any() ? old('pinned', []) : $settings->pinned)))
-                    @php($marked = array_flip([...$chosen, ...$pinned, ...$settings->chosen, ...$settings->pinned, ...array_keys($settings->looks)]))
-                    @php($listed = [...array_filter($terms, fn($term) => isset($marked[$term['id']])), ...array_slice(array_filter($terms, fn($term) => !isset($marked[$term['id']])), 0, 300)])
+                    @php($marked = array_flip([...$chosen, ...$pinned, ...$settings->chosen, ...$settings->pinned,
+                        ...array_keys($settings->looks)]))
+                    @php($listed = [...array_filter($terms, fn($term) => isset($marked[$term['id']])),
+                        ...array_slice(array_filter($terms, fn($term) => !isset($marked[$term['id']])), 0, 300)])
                     @php($ids = array_column($listed, 'id'))
                     @foreach (array_diff($settings->chosen, $ids) as $id)
                         <input type="hidden" name="chosen[]" value="{{ $id }}">
@@ -127,37 +149,49 @@
                         @foreach ($listed as $term)
                             @php($id = $term['id'])
                             @php($look = $settings->looks[$id] ?? null)
-                            @php($waits = App\Lineups\FilterForm::isWaiting($settings, $id))<div class="choose-term"><label class="check"><input
+                            @php($waits = App\Lineups\FilterForm::isWaiting($settings, $id))
+                            <div class="choose-term"><label class="check"><input
                                         type="checkbox" name="chosen[]" value="{{ $id }}" @checked(in_array($id, $chosen, true))
-                                        aria-label="{{ $term['label'] }} is one of these"></label><x-cube class="min-w-0 grow" :label="$term['label']" :look="Lokum\Vocabulary\Look::fromJson($term['look'])" />
+                                        aria-label="{{ $term['label'] }} is one of these"></label><x-cube class="min-w-0 grow"
+                                            :label="$term['label']" :look="Lokum\Vocabulary\Look::fromJson($term['look'])" />
                                 @if ($waits)
                                     <span class="tag waiting">new</span>
                                 @endif
-                                <span class="soft small">{{ Format::number($facts->counts[$id] ?? 0) }}</span><label class="check small" title="Comes first"><input type="checkbox" name="pinned[]"
-                                        value="{{ $id }}" @checked(in_array($id, $pinned, true))><span>first</span></label><input class="input small w-24"
-                                    name="look_label[{{ $id }}]" value="{{ old("look_label.{$id}", $look?->label) }}" placeholder="its label" maxlength="100"
-                                    aria-label="{{ $term['label'] }} is called here"><input class="input small w-20 mono" name="look_color[{{ $id }}]"
-                                    value="{{ old("look_color.{$id}", $look->colors[0] ?? '') }}" placeholder="#" maxlength="7" aria-label="Color of {{ $term['label'] }} here">
+                                <span class="soft small">{{ Format::number($facts->counts[$id] ?? 0) }}</span><label
+                                    class="check small" title="Comes first"><input type="checkbox" name="pinned[]"
+                                        value="{{ $id }}" @checked(in_array($id, $pinned, true))><span>first</span></label><input
+                                            class="input small w-24"
+                                    name="look_label[{{ $id }}]" value="{{ old("look_label.{$id}", $look?->label) }}"
+                                        placeholder="its label" maxlength="100"
+                                    aria-label="{{ $term['label'] }} is called here"><input class="input small w-20 mono"
+                                        name="look_color[{{ $id }}]"
+                                    value="{{ old("look_color.{$id}", $look->colors[0] ?? '') }}" placeholder="#" maxlength="7"
+                                        aria-label="Color of {{ $term['label'] }} here">
                             </div>
                         @endforeach
                 </div>
                 @if (count($terms) > count($listed))
                     <p class="small soft">and {{ count($terms) - count($listed) }} more; what is not listed stays as it is.</p>
                     @endif @if ($settings->looks !== [])
-                        <p class="small soft">{{ Format::count(count($settings->looks), 'look') }} of its own. Clear the fields to fall back.</p>
+                        <p class="small soft">{{ Format::count(count($settings->looks), 'look') }} of its own. Clear the fields to
+                            fall back.</p>
                     @endif
             </details>
         @endif
         @can('edit')
-            <div class="flex gap-2"><button class="button main small" data-key="s">Save <kbd>S</kbd></button><button class="button small harm"
-                    form="drop">{{ $own ? 'Take it out' : 'Drop it here' }}</button><span class="small soft self-center">Shoppers see it with the next edition.</span></div>
+            <div class="flex gap-2"><button class="button main small" data-key="s">Save
+            <kbd>S</kbd></button><button class="button small harm"
+                    form="drop">{{ $own ? 'Take it out' : 'Drop it here' }}</button><span
+                        class="small soft self-center">Shoppers see it with the next edition.</span></div>
         @endcan
     </form>
-    <form method="post" action="{{ route('line-ups.destroy', $open->key) }}" id="drop">@csrf @method('delete')<input type="hidden" name="page"
+    <form method="post" action="{{ route('line-ups.destroy', $open->key) }}" id="drop">@csrf @method('delete')<input type="hidden"
+        name="page"
             value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"></form>
     @php($waitingTerms = array_values(array_filter($terms, fn($term) => App\Lineups\FilterForm::isWaiting($settings, $term['id']))))
     @if ($waitingTerms !== [])@can('edit')
-        <form method="post" action="{{ route('line-ups.admit', $open->key) }}" class="note flex flex-wrap gap-2 items-center">@csrf<input type="hidden" name="page"
+        <form method="post" action="{{ route('line-ups.admit', $open->key) }}"
+            class="note flex flex-wrap gap-2 items-center">@csrf<input type="hidden" name="page"
                 value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><span>New, and not shown yet:</span>
             @foreach ($waitingTerms as $term)
                 <button class="chip" name="admit[]" value="{{ $term['id'] }}" title="Show it">{{ $term['label'] }} <b>+</b></button>

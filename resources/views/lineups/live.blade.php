@@ -5,7 +5,8 @@
             href="{{ request()->fullUrlWithQuery(['why' => $why ? null : 1]) }}">{{ $why ? 'without reasons' : 'why these?' }}</a></span>
 </div>
 <div class="live shop" id="live" hx-get="{{ request()->fullUrl() }}" hx-trigger="focus from:window" hx-select="#live" hx-swap="outerHTML">
-    <p class="small"><b>Quillmoor</b>{{ $category ? ' · ' . str_replace(' > ', ' · ', $category->path) : '' }} <span class="soft">{{ Format::count($products, 'product') }}</span>
+    <p class="small"><b>Quillmoor</b>{{ $category ? ' · ' . str_replace(' > ', ' · ', $category->path) : '' }}
+    <span class="soft">{{ Format::count($products, 'product') }}</span>
     </p>
     @php($address = new App\Lineups\NoPicks())
     @foreach ($live['filters'] as $filter)
@@ -21,19 +22,25 @@
     @if ($why)
         @foreach ($live['absent'] as $key => $absence)
             <p class="small warn">Not here: <b>{{ $lineup->filters[$key]->settings()->title }}</b>, {{ $absence->inWords() }}. <a
-                    href="{{ $absence === Lokum\Lineup\Absence::NobodyCarriesIt ? route('products', ['where' => ["missing:{$key}"], 'columns' => [$key]]) : route('line-ups', ['page' => $page, 'filter' => $key]) }}">{{ $absence === Lokum\Lineup\Absence::NobodyCarriesIt ? 'give products the value' : ($absence === Lokum\Lineup\Absence::LeftOut ? 'choose its terms' : 'see the filter') }}</a>
+                    href="{{ $absence === Lokum\Lineup\Absence::NobodyCarriesIt ? route('products',
+                        ['where' => ["missing:{$key}"], 'columns' => [$key]]) : route('line-ups', ['page' => $page,
+                        'filter' => $key]) }}">{{ $absence === Lokum\Lineup\Absence::NobodyCarriesIt ? 'give products the value'
+                        : ($absence === Lokum\Lineup\Absence::LeftOut ? 'choose its terms' : 'see the filter') }}</a>
             </p>
         @endforeach
         @foreach ($lineup->dropped as $lost)
-            <p class="small warn">Not here: <b>{{ $lost->filter->settings()->title }}</b>, dropped at {{ $named($lost->by) }}. <a href="{{ route('line-ups', ['page' => $page]) }}">have it again</a>
+            <p class="small warn">Not here: <b>{{ $lost->filter->settings()->title }}</b>, dropped at {{ $named($lost->by) }}.
+            <a href="{{ route('line-ups', ['page' => $page]) }}">have it again</a>
             </p>
         @endforeach
     @elseif ($live['absent'] !== [])
-        <p class="small soft">{{ Format::count(count($live['absent']), 'filter') }} {{ count($live['absent']) === 1 ? 'has' : 'have' }} nothing to offer here.</p>
+        <p class="small soft">{{ Format::count(count($live['absent']), 'filter') }} {{ count($live['absent']) === 1 ? 'has'
+            : 'have' }} nothing to offer here.</p>
     @endif
     <div class="goods small">
         @foreach ($goods as $item)
-            <span class="good"><x-picture :about="($category->path ?? '') . ' ' . $item->title" :label="''" /><span class="title">{{ $item->title }}</span></span>
+            <span class="good"><x-picture :about="($category->path ?? '') . ' ' . $item->title" :label="''" /><span
+                class="title">{{ $item->title }}</span></span>
         @endforeach
     </div>
 </div>

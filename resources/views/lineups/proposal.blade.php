@@ -5,7 +5,8 @@
         <p class="soft">No definition covers enough of these products to narrow them.</p>
     @else
         @can('edit')
-            <form method="post" action="{{ route('line-ups.store') }}" class="grid gap-1">@csrf<input type="hidden" name="page" value="{{ $page }}"><input type="hidden"
+            <form method="post" action="{{ route('line-ups.store') }}" class="grid gap-1">@csrf<input type="hidden" name="page"
+                value="{{ $page }}"><input type="hidden"
                     name="at" value="{{ request('at') }}">
                 @foreach ($proposal as $one)
                     @php($has = isset($lineup->filters[$one->key]))

@@ -13,8 +13,10 @@
 @endsection
 @section('lens')
     @if ($category)
-        <nav class="lens" aria-label="What changes here are for"><a href="{{ route('line-ups', ['page' => $page]) }}" @if (str_starts_with($at, 'below')) aria-current="page" @endif
-                title="Changes are for {{ $category->name }} and everything below">and below</a><a href="{{ route('line-ups', ['page' => $page, 'at' => 'only']) }}"
+        <nav class="lens" aria-label="What changes here are for"><a href="{{ route('line-ups', ['page' => $page]) }}"
+            @if (str_starts_with($at, 'below')) aria-current="page" @endif
+                title="Changes are for {{ $category->name }} and everything below">and below</a><a
+                    href="{{ route('line-ups', ['page' => $page, 'at' => 'only']) }}"
                 @if (str_starts_with($at, 'only')) aria-current="page" @endif title="Changes are for this page alone">alone</a></nav>
     @endif
 @endsection
@@ -29,17 +31,21 @@
                 $changed = array_sum(array_map(fn($one) => count($one->changed) + ($one->order === null ? 0 : 1), $own));
                 return trim(($added ? "+{$added} " : '') . ($dropped ? "−{$dropped} " : '') . ($changed ? "~{$changed}" : ''));
             })
-            <a href="{{ route('line-ups', ['page' => 'shop']) }}" @if ($page === 'shop') aria-current="page" @endif><i class="starts"></i>Whole shop
+            <a href="{{ route('line-ups', ['page' => 'shop']) }}" @if ($page === 'shop') aria-current="page" @endif><i
+                class="starts"></i>Whole shop
                 <b>{{ count($all->of('shop')->filters) }}</b></a>
             @foreach ($tree->flat() as [$one, $depth])
-                @php($said = $mark(["below:{$one->id}", "only:{$one->id}"]))<a class="d{{ min(4, $depth + 1) }}" href="{{ route('line-ups', ['page' => $one->id]) }}"
-                    @if ($page === (string) $one->id) aria-current="page" @endif><i @class(['starts' => $said !== ''])></i>{{ $one->name }}@if ($said !== '')
+                @php($said = $mark(["below:{$one->id}", "only:{$one->id}"]))<a class="d{{ min(4, $depth + 1) }}"
+                    href="{{ route('line-ups', ['page' => $one->id]) }}"
+                    @if ($page === (string) $one->id) aria-current="page" @endif><i
+                        @class(['starts' => $said !== ''])></i>{{ $one->name }}@if ($said !== '')
                         <span class="tag">{{ $said }}</span>
                     @endif
                     <b>{{ count($all->of((string) $one->id)->filters) }}</b></a>
             @endforeach
             @foreach (['search' => 'Search results', 'brands' => 'Brand pages'] as $one => $name)
-                @php($said = $mark([$one]))<a href="{{ route('line-ups', ['page' => $one]) }}" @if ($page === $one) aria-current="page" @endif><i
+                @php($said = $mark([$one]))<a href="{{ route('line-ups', ['page' => $one]) }}" @if ($page === $one)
+                    aria-current="page" @endif><i
                         @class(['starts' => $said !== ''])></i>{{ $name }}@if ($said !== '')
                         <span class="tag">{{ $said }}</span>
                     @endif
@@ -54,20 +60,28 @@
             @endif
             <div class="flex items-start gap-3 flex-wrap">
                 <div class="grow">
-                    <h2>{{ $lineup->filters === [] ? 'No filters yet' : Format::count(count($lineup->filters), 'filter') }} for {{ Format::count($products, 'product') }}</h2>
+                    <h2>{{ $lineup->filters === [] ? 'No filters yet' : Format::count(count($lineup->filters), 'filter') }} for
+                        {{ Format::count($products, 'product') }}</h2>
                     <p class="soft small">
                         @if ($page === 'shop')
                             Every page inherits these, and can add, drop or change
-                            some.@else{{ count($lineup->layers) > 1 || $layer === null ? 'From ' . collect($lineup->layers)->pluck('name')->reverse()->implode(', then ') . '.' : '' }}
-                            {{ $layer === null ? 'Nothing is said for these pages alone.' : 'What you change is said for ' . Placement::of($at, $tree)->name($tree) . '.' }}
+                            some.@else{{ count($lineup->layers) > 1 || $layer === null ? 'From '
+                                . collect($lineup->layers)->pluck('name')->reverse()->implode(', then ') . '.' : '' }}
+                            {{ $layer === null ? 'Nothing is said for these pages alone.' : 'What you change is said for '
+                                . Placement::of($at, $tree)->name($tree) . '.' }}
                         @endif
                         <a
-                            href="{{ route('line-ups', ['page' => $page, 'at' => request('at'), 'propose' => $lineup->filters === [] ? 'lineup' : 'order']) }}">{{ $lineup->filters === [] ? 'Propose a line-up' : 'Propose a better order' }}</a>
-                        · <a href="{{ route('line-ups', ['page' => $page, 'at' => request('at'), 'propose' => 'lineup']) }}">what would earn its place</a>
+                            href="{{ route('line-ups', ['page' => $page, 'at' => request('at'),
+                                'propose' => $lineup->filters === [] ? 'lineup' : 'order']) }}">{{ $lineup->filters === []
+                                ? 'Propose a line-up' : 'Propose a better order' }}</a>
+                        · <a href="{{ route('line-ups', ['page' => $page, 'at' => request('at'), 'propose' => 'lineup']) }}">what
+                            would earn its place</a>
                     </p>
                 </div>
-                @can('edit')<form method="post" action="{{ route('line-ups.store') }}" class="flex gap-2">@csrf<input type="hidden" name="page"
-                            value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><label class="sr-only" for="source">What to filter
+                @can('edit')<form method="post" action="{{ route('line-ups.store') }}" class="flex gap-2">@csrf<input
+                    type="hidden" name="page"
+                            value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><label class="sr-only"
+                                for="source">What to filter
                             by</label><select class="select small w-[170px]" id="source" name="source" required>
                             <option value="">Add a filter over …</option>
                             @if ($fields !== [])
@@ -87,11 +101,13 @@
             @foreach ($warnings[''] ?? [] as $one)
                 <p class="note">{{ $one['text'] }}: <a href="{{ $one['url'] }}">{{ $one['remedy'] }}</a>.</p>
             @endforeach
-            @includeWhen($order !== null, 'lineups.order') @includeWhen($proposal !== null, 'lineups.proposal') @includeWhen($compared !== null, 'lineups.compare')
+            @includeWhen($order !== null, 'lineups.order') @includeWhen($proposal !== null, 'lineups.proposal')
+                @includeWhen($compared !== null, 'lineups.compare')
             @if ($lineup->filters === [])
                 <div class="empty">
                     <h2>Shoppers have nothing to narrow by</h2>
-                    <p class="soft">Add a filter above, or let Lokum propose a line-up. Its control is proposed from what it holds; everything can be changed.</p>
+                    <p class="soft">Add a filter above, or let Lokum propose a line-up. Its control is proposed from what it
+                        holds; everything can be changed.</p>
                 </div>
             @else
                 <div x-data="ordering">
@@ -109,15 +125,26 @@
                             @foreach ($lineup->filters as $key => $filter)
                                 @php($set = $filter->settings())
                                 @php($one = $worth[$key])
-                                <tr data-row data-id="{{ $key }}" data-name="{{ $set->title }}" @class(['open' => $open?->key === $filter->key])>
-                                    <td class="w-8"><button type="button" class="handle" id="handle-{{ $key }}" aria-label="Move {{ $set->title }}: Alt and arrow keys"
+                                <tr data-row data-id="{{ $key }}" data-name="{{ $set->title }}"
+                                    @class(['open' => $open?->key === $filter->key])>
+                                    <td class="w-8"><button type="button" class="handle" id="handle-{{ $key }}"
+                                        aria-label="Move {{ $set->title }}: Alt and arrow keys"
                                             title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small /></button></td>
-                                    <td><a class="name" data-stop href="{{ route('line-ups', ['page' => $page, 'at' => request('at'), 'filter' => $key]) }}">{{ $set->title }}</a>
-                                        @if ($waiting = count(array_filter(array_keys($facts_counts[$key] ?? []), fn($term) => App\Lineups\FilterForm::isWaiting($set, $term))))
+                                    <td><a class="name" data-stop href="{{ route('line-ups', ['page' => $page,
+                                        'at' => request('at'), 'filter' => $key]) }}">{{ $set->title }}</a>
+                                        @if ($waiting = count(array_filter(array_keys($facts_counts[$key] ?? []),
+                                            fn($term) => App\Lineups\FilterForm::isWaiting($set, $term))))
                                             <span class="tag waiting">{{ $waiting }} waiting</span>
                                         @endif
                                         <div class="small soft">
-                                            {{ mb_strtolower($set->control->label()) }}{{ $set->kind->isAttribute() ? ' · ' . ['any' => 'any of', 'all' => 'all of', 'one' => 'single'][$set->combine->value] . ' · ' . ['follow' => 'follows', 'except' => 'all but ' . count($set->chosen), 'only' => 'only ' . count($set->chosen)][$set->terms->value] . ' · ' . Format::count($offered[$key], 'term') : '' }}{{ $set->isScale() ? ' · step ' . ($set->step ?? 1) . ($set->unit ? ' ' . $set->unit : '') : '' }}{{ $set->bands !== [] && $set->control->value === 'bands' ? ' · ' . count($set->bands) : '' }}{{ $set->open ? '' : ' · starts closed' }}
+                                            {{ mb_strtolower($set->control->label()) }}{{ $set->kind->isAttribute() ? ' · '
+                                                . ['any' => 'any of', 'all' => 'all of', 'one' => 'single'][$set->combine->value]
+                                                . ' · ' . ['follow' => 'follows', 'except' => 'all but ' . count($set->chosen),
+                                                'only' => 'only ' . count($set->chosen)][$set->terms->value] . ' · '
+                                                . Format::count($offered[$key], 'term') : '' }}{{ $set->isScale() ? ' · step '
+                                                . ($set->step ?? 1) . ($set->unit ? ' ' . $set->unit : '')
+                                                : '' }}{{ $set->bands !== [] && $set->control->value === 'bands' ? ' · '
+                                                . count($set->bands) : '' }}{{ $set->open ? '' : ' · starts closed' }}
                                         </div>
                                         @foreach ($warnings[$key] ?? [] as $warning)
                                             <div @class([
@@ -132,13 +159,19 @@
                                             <b class="set-here">set here</b>@else{{ $named($filter->from) }}
                                             @endif @if ($filter->changed !== [])
                                                 <div>
-                                                    @php($changing = $lineup->changing($key)){{ $changing?->id === $layer?->id ? 'changed here' : 'changed by ' . $changing?->name }}:
-                                                    {{ implode(', ', array_map(fn($name) => str_replace('_', ' ', $name), array_keys($filter->changed))) }}</div>
+                                                    @php($changing = $lineup->changing($key)){{ $changing?->id === $layer?->id
+                                                        ? 'changed here' : 'changed by ' . $changing?->name }}:
+                                                    {{ implode(', ', array_map(fn($name) => str_replace('_', ' ', $name),
+                                                        array_keys($filter->changed))) }}</div>
                                             @endif
                                     </td>
-                                    <td class="whitespace-nowrap" title="{{ $one->inWords() }}">@php($share = (int) round(100 * $one->coverage))<x-meter :share="$share" :label="$one->inWords()" />
+                                    <td class="whitespace-nowrap"
+                                        title="{{ $one->inWords() }}">@php($share = (int) round(100 * $one->coverage))<x-meter
+                                        :share="$share" :label="$one->inWords()" />
                                         {{ $share }} %</td>
-                                    <td class="whitespace-nowrap" title="{{ $one->inWords() }}">@php($share = (int) round(100 * $one->narrowing))<x-meter class="rose" :share="$share"
+                                    <td class="whitespace-nowrap"
+                                        title="{{ $one->inWords() }}">@php($share = (int) round(100 * $one->narrowing))<x-meter
+                                        class="rose" :share="$share"
                                             label="one pick leaves about {{ $one->leaves }} of {{ $one->products }}" /> {{ $share }} %</td>
                                 </tr>
                                 @if ($open?->key === $filter->key)
@@ -149,15 +182,18 @@
                             @endforeach
                         </tbody>
                     </table>
-                    <form method="post" action="{{ route('line-ups.order') }}" data-order hidden>@csrf<input type="hidden" name="page" value="{{ $page }}"><input
+                    <form method="post" action="{{ route('line-ups.order') }}" data-order hidden>@csrf<input type="hidden"
+                        name="page" value="{{ $page }}"><input
                             type="hidden" name="at" value="{{ request('at') }}"></form>
                     <p class="sr-only" role="status" data-said></p>
                 </div>
             @endif
             @foreach ($lineup->dropped as $key => $lost)
                 <p class="small soft">{{ $lost->filter->settings()->title }} is dropped by {{ $named($lost->by) }}. @can('edit')
-                    <form class="inline" method="post" action="{{ route('line-ups.store') }}">@csrf<input type="hidden" name="page" value="{{ $page }}"><input
-                            type="hidden" name="at" value="{{ request('at') }}"><button class="button small bare" name="source" value="{{ $key }}">Have it here
+                    <form class="inline" method="post" action="{{ route('line-ups.store') }}">@csrf<input type="hidden"
+                        name="page" value="{{ $page }}"><input
+                            type="hidden" name="at" value="{{ request('at') }}"><button class="button small bare" name="source"
+                                value="{{ $key }}">Have it here
                             again</button></form>
                 @endcan
                 </p>

@@ -12,11 +12,13 @@
     @if ($waiting !== [])
         <div class="bar">
             @foreach ($waiting as $one)
-                <a class="chip" href="{{ route('newcomers', $one['definition']) }}" @if ($definition?->id === $one['definition']->id) aria-current="page" @endif>{{ $one['definition']->label }}
+                <a class="chip" href="{{ route('newcomers', $one['definition']) }}"
+                    @if ($definition?->id === $one['definition']->id) aria-current="page" @endif>{{ $one['definition']->label }}
                     <b>{{ Format::number($one['new']) }}</b></a>
             @endforeach
             @if ($definition && count($feeds) > 1)
-                <form method="get" class="ml-auto flex items-center gap-2" x-data="sendsItself"><label class="label" for="feed">From</label><select class="select small w-auto"
+                <form method="get" class="ml-auto flex items-center gap-2" x-data="sendsItself"><label class="label"
+                    for="feed">From</label><select class="select small w-auto"
                         id="feed" name="feed" x-on:change="send" data-acts>
                         <option value="">all feeds</option>
                         @foreach ($feeds as $one)
@@ -31,16 +33,19 @@
     @if ($total === 0)
         <div class="empty">
             <h2>No newcomers</h2>
-            <p class="soft">{{ $definition ? "Nobody has to decide on anything in {$definition->label}." : 'Every spelling of the newest deliveries has its place.' }} @if ($lastRead)
+            <p class="soft">{{ $definition ? "Nobody has to decide on anything in {$definition->label}."
+                : 'Every spelling of the newest deliveries has its place.' }} @if ($lastRead)
                     The last file was read on {{ substr((string) $lastRead->finished_at, 0, 16) }}.
                 @endif
             </p>
             @if ($waiting !== [])
-            <a class="button" href="{{ route('newcomers') }}">{{ $waiting[0]['definition']->label }} has some</a>@else<a class="button" href="{{ route('feeds') }}">Feeds</a>
+            <a class="button" href="{{ route('newcomers') }}">{{ $waiting[0]['definition']->label }} has some</a>@else<a
+                class="button" href="{{ route('feeds') }}">Feeds</a>
             @endif
         </div>
     @else
-        <form method="post" action="{{ route('newcomers.store', $definition) }}" id="newcomers" x-data="selection" data-only-counts>@csrf<input type="hidden" name="feed"
+        <form method="post" action="{{ route('newcomers.store', $definition) }}" id="newcomers" x-data="selection"
+            data-only-counts>@csrf<input type="hidden" name="feed"
                 value="{{ $feed }}">
             @if ($open !== [])
                 <table class="grid-table">
@@ -56,18 +61,24 @@
                     <tbody>
                         @foreach ($open as $i => $one)
                             <tr data-row>
-                                <td><input class="pick" type="checkbox" name="pick[]" value="{{ $one->spelling }}" data-stop @if ($i === 0) autofocus @endif
-                                        aria-label="Select {{ $one->text }}"><input type="hidden" name="same[{{ $one->spelling }}]" value="{{ $one->same?->id ?? 0 }}"></td>
-                                <td><a class="name" href="{{ route('values.show', [$definition, 'value' => $one->value->id]) }}"><x-cube :label="$one->value->label" :look="$one->value->look()" /></a>
+                                <td><input class="pick" type="checkbox" name="pick[]" value="{{ $one->spelling }}" data-stop
+                                    @if ($i === 0) autofocus @endif
+                                        aria-label="Select {{ $one->text }}"><input type="hidden"
+                                            name="same[{{ $one->spelling }}]" value="{{ $one->same?->id ?? 0 }}"></td>
+                                <td><a class="name" href="{{ route('values.show', [$definition,
+                                    'value' => $one->value->id]) }}"><x-cube :label="$one->value->label" :look="$one->value->look()" /></a>
                                     @if ($one->text !== $one->value->label)
                                         <span class="mono soft">{{ Format::spelling(mb_strimwidth($one->text, 0, 60, '…')) }}</span>
                                         @endif @if ($one->value->held)
                                             <span class="tag waiting">held</span>
                                         @endif
                                         @if ($one->also !== [])
-                                            <span class="block small soft">also <span class="mono">{{ Format::spelling(mb_strimwidth(implode(' / ', $one->also), 0, 90, '…')) }}</span></span>
+                                            <span class="block small soft">also
+                                            <span class="mono">{{ Format::spelling(mb_strimwidth(implode(' / ', $one->also), 0,
+                                                90, '…')) }}</span></span>
                                         @endif
-                                        <span class="block small soft">{{ implode(', ', array_filter([$one->feed, substr((string) $one->when, 0, 10)])) }}</span>
+                                        <span class="block small soft">{{ implode(', ', array_filter([$one->feed,
+                                            substr((string) $one->when, 0, 10)])) }}</span>
                                 </td>
                                 <td class="num">{{ Format::number($one->products) }}</td>
                                 <td>
@@ -78,7 +89,8 @@
                                         @endif
                                         <span class="block small soft">{{ mb_strimwidth($one->evidence, 0, 90, '…') }}</span>
                                     @elseif ($one->under)
-                                    <span class="soft">under</span> <span class="tray">{{ $one->under }}</span>@else<span class="soft">nothing that is here</span>
+                                    <span class="soft">under</span> <span class="tray">{{ $one->under }}</span>@else<span
+                                        class="soft">nothing that is here</span>
                                     @endif
                                 </td>
                                 <td>
@@ -88,10 +100,12 @@
                                                 <button class="button small" name="do" value="merge:{{ $one->spelling }}" data-row-key="m"
                                                     title="The same as {{ $one->same->label }} (M)">Same <kbd>M</kbd></button>
                                                 @endif @if ($one->under)
-                                                    <button class="button small" name="do" value="gather:{{ $one->spelling }}" data-row-key="g"
+                                                    <button class="button small" name="do" value="gather:{{ $one->spelling }}"
+                                                        data-row-key="g"
                                                         title="Under {{ $one->under }} (G)">Gather <kbd>G</kbd></button>
                                                 @endif
-                                                <button class="button small" name="do" value="keep:{{ $one->spelling }}" data-row-key="n" title="A value of its own (N)">
+                                                <button class="button small" name="do" value="keep:{{ $one->spelling }}"
+                                                    data-row-key="n" title="A value of its own (N)">
                                                     New <kbd>N</kbd></button>
                                         </div>
                                     @endcan
@@ -116,11 +130,14 @@
                     <tbody>
                         @foreach ($resolved as $one)
                             <tr data-row>
-                                <td><input class="pick" type="checkbox" name="pick[]" value="{{ $one->spelling }}" data-stop aria-label="Select {{ $one->text }}"></td>
-                                <td class="mono">{{ Format::spelling(mb_strimwidth($one->text, 0, 60, '…')) }}<span class="block small soft">{{ $one->feed }}</span></td>
+                                <td><input class="pick" type="checkbox" name="pick[]" value="{{ $one->spelling }}" data-stop
+                                    aria-label="Select {{ $one->text }}"></td>
+                                <td class="mono">{{ Format::spelling(mb_strimwidth($one->text, 0, 60, '…')) }}<span
+                                    class="block small soft">{{ $one->feed }}</span></td>
                                 <td class="num">{{ Format::number($one->products) }}</td>
                                 <td><x-cube :label="$one->value->label" :look="$one->value->look()" /></td>
-                                <td><a class="button small bare" href="{{ route('values.show', [$definition, 'spelling' => $one->spelling]) }}">wrong?</a></td>
+                                <td><a class="button small bare" href="{{ route('values.show', [$definition,
+                                    'spelling' => $one->spelling]) }}">wrong?</a></td>
                             </tr>
                         @endforeach
                     </tbody>
@@ -128,7 +145,8 @@
             @endif
             <div class="bar foot"><span role="status"><b x-text="picked">0</b> selected</span>
                 @can('edit')
-                    <button class="button small" name="do" value="proposed" data-key="t">Take the proposals of the selected <kbd>T</kbd></button><button class="button small"
+                    <button class="button small" name="do" value="proposed" data-key="t">Take the proposals of the selected
+                    <kbd>T</kbd></button><button class="button small"
                         name="do" value="keep">They are what they are</button>
                 @endcan
                 <span class="ml-auto soft">
@@ -139,7 +157,8 @@
 @endsection
 @section('panel')
     <h2>What came since</h2>
-    <p class="soft">Spellings of newer deliveries that nobody has decided on. What you decide is kept: the next time they land by themselves.</p>
+    <p class="soft">Spellings of newer deliveries that nobody has decided on. What you decide is kept: the next time they land by
+        themselves.</p>
     @if ($definition && $total > 0)
         <dl class="figures">
             <div>
@@ -162,9 +181,12 @@
         @can('edit')
             <div class="deed">
                 @if ($certain)
-                    <button class="button main" form="newcomers" name="do" value="certain" data-key="c">{{ $certain === 1 ? 'Take the certain one' : "Take all {$certain} certain ones" }} <kbd>C</kbd></button>
+                    <button class="button main" form="newcomers" name="do" value="certain"
+                        data-key="c">{{ $certain === 1 ? 'Take the certain one' : "Take all {$certain} certain ones" }}
+                        <kbd>C</kbd></button>
                     @endif @if ($resolvedCount)
-                        <button class="button" form="newcomers" name="do" value="resolved" data-key="w">All {{ Format::number($resolvedCount) }} landed right
+                        <button class="button" form="newcomers" name="do" value="resolved"
+                            data-key="w">All {{ Format::number($resolvedCount) }} landed right
                             <kbd>W</kbd></button>
                     @endif
                     <p class="small soft text-center">One step in History each. Can be taken back.</p>

@@ -3,19 +3,24 @@
 @use('App\Catalog\CellMode')
 @if ($bulk === null)
     <h2>Select products</h2>
-    <p class="soft">Tick products, or take all that match, and change a value of all of them here. What it would change is counted before anything is done.</p>
+    <p class="soft">Tick products, or take all that match, and change a value of all of them here. What it would change is counted
+        before anything is done.</p>
     <p class="soft">A single cell is changed in its place: go there with the arrow keys and type.</p>
 @else
     @php($definition = $bulk->definition)
-    @php($ask = ['hx-get' => route('products'), 'hx-include' => '#give', 'hx-select' => '#figures', 'hx-target' => '#figures', 'hx-swap' => 'outerHTML', 'hx-trigger' => 'input changed delay:250ms'])
-    @php($again = ['hx-get' => route('products'), 'hx-include' => '#give', 'hx-select' => '#panel', 'hx-target' => '#panel', 'hx-swap' => 'outerHTML'])
+    @php($ask = ['hx-get' => route('products'), 'hx-include' => '#give', 'hx-select' => '#figures', 'hx-target' => '#figures',
+        'hx-swap' => 'outerHTML', 'hx-trigger' => 'input changed delay:250ms'])
+    @php($again = ['hx-get' => route('products'), 'hx-include' => '#give', 'hx-select' => '#panel', 'hx-target' => '#panel',
+        'hx-swap' => 'outerHTML'])
     <p class="label">
-        {{ $bulk->all ? 'All that match: ' : '' }}{{ $bulk->all && $many ? 'more than 10,000 products' : Format::count($bulk->count, 'product') }}{{ $bulk->all ? '' : ' selected' }}
+        {{ $bulk->all ? 'All that match: ' : '' }}{{ $bulk->all && $many ? 'more than 10,000 products'
+            : Format::count($bulk->count, 'product') }}{{ $bulk->all ? '' : ' selected' }}
     </p>
     <h2>Change a value</h2>
     <form method="post" action="{{ route('products.give') }}" id="give" hx-sync="this:replace" class="grid gap-3 grow content-start"
         data-busy="Changing {{ $bulk->figures ? Format::number($bulk->figures->change) : '' }} …">@csrf
-        <input type="hidden" name="back" value="{{ route('products', $query + request()->only('cursor') + ($bulk->all ? [] : ['pick' => array_slice($picked, 0, 200)]), false) }}">
+        <input type="hidden" name="back" value="{{ route('products', $query + request()->only('cursor') + ($bulk->all ? []
+            : ['pick' => array_slice($picked, 0, 200)]), false) }}">
         @foreach ($narrowing->lines() as $line)
             <input type="hidden" name="where[]" value="{{ $line }}">
         @endforeach
@@ -53,18 +58,24 @@
                     </select>
                 </div>
             @elseif ($bulk->mode === CellMode::Replace)
-                <div class="field"><label for="give-find">Find</label><input class="input" id="give-find" name="find" value="{{ request('find') }}"
+                <div class="field"><label for="give-find">Find</label><input class="input" id="give-find" name="find"
+                    value="{{ request('find') }}"
                         {{ new Illuminate\View\ComponentAttributeBag($ask) }}></div>
-                <div class="field"><label for="give-replace">Put in its place</label><input class="input" id="give-replace" name="replace" value="{{ request('replace') }}"
+                <div class="field"><label for="give-replace">Put in its place</label><input class="input" id="give-replace"
+                    name="replace" value="{{ request('replace') }}"
                         {{ new Illuminate\View\ComponentAttributeBag($ask) }}></div>
             @elseif ($bulk->mode->isAboutNumbers())
                 <div class="field"><label
-                        for="give-amount">{{ $bulk->mode === CellMode::Percent ? 'Per cent, less than 0 lowers' : ($bulk->mode === CellMode::Round ? 'Step' : 'Amount, less than 0 lowers') . ($definition->unit ? ", in {$definition->unit}" : '') }}</label><input
-                        class="input" id="give-amount" name="amount" inputmode="decimal" value="{{ request('amount') }}" {{ new Illuminate\View\ComponentAttributeBag($ask) }}>
+                        for="give-amount">{{ $bulk->mode === CellMode::Percent ? 'Per cent, less than 0 lowers'
+                            : ($bulk->mode === CellMode::Round ? 'Step' : 'Amount, less than 0 lowers') . ($definition->unit
+                            ? ", in {$definition->unit}" : '') }}</label><input
+                        class="input" id="give-amount" name="amount" inputmode="decimal" value="{{ request('amount') }}"
+                            {{ new Illuminate\View\ComponentAttributeBag($ask) }}>
                 </div>
             @elseif ($bulk->mode !== CellMode::Clear)
                 <div class="field"><label
-                        for="give-value">Value{{ $definition->unit ? " in {$definition->unit}" : '' }}{{ $definition->multiple ? ", several parted by {$definition->separator}" : '' }}</label>
+                        for="give-value">Value{{ $definition->unit ? " in {$definition->unit}" : '' }}{{ $definition->multiple
+                            ? ", several parted by {$definition->separator}" : '' }}</label>
                     <input class="input" id="give-value" name="value[]" list="give-values" autocomplete="off"
                         value="{{ implode($definition->separator, array_filter((array) request('value'), is_string(...))) }}"
                         {{ new Illuminate\View\ComponentAttributeBag($ask) }}>
@@ -78,13 +89,16 @@
             @endif
             @if ($bulk->mode !== CellMode::Clear && $bulk->mode !== CellMode::Remove && !$bulk->mode->isAboutNumbers())
                 <label class="check"><input type="checkbox" name="empty_only" value="1" @checked(request('empty_only'))
-                        {{ new Illuminate\View\ComponentAttributeBag(['hx-trigger' => 'change'] + $ask) }}><span>Only where there is none yet</span></label>
+                        {{ new Illuminate\View\ComponentAttributeBag(['hx-trigger' => 'change'] + $ask) }}><span>Only where there
+                            is none yet</span></label>
             @endif
             <label class="check"><input type="checkbox" name="spare_hand" value="1" @checked(request('spare_hand'))
-                    {{ new Illuminate\View\ComponentAttributeBag(['hx-trigger' => 'change'] + $ask) }}><span>Leave what was set by hand</span></label>
+                    {{ new Illuminate\View\ComponentAttributeBag(['hx-trigger' => 'change'] + $ask) }}><span>Leave what was set by
+                        hand</span></label>
             <div id="figures" class="grid gap-3 grow content-start">
                 @if ($bulk->problem)
-                    <p class="note {{ in_array($bulk->mode, [CellMode::Set, CellMode::Clear], true) ? 'harm' : '' }}" role="status">{{ $bulk->problem }}</p>
+                    <p class="note {{ in_array($bulk->mode, [CellMode::Set, CellMode::Clear], true) ? 'harm' : '' }}"
+                        role="status">{{ $bulk->problem }}</p>
                 @elseif ($bulk->figures)
                     @php($figures = $bulk->figures)
                     <input type="hidden" name="counted" value="{{ $figures->items }}">
@@ -131,7 +145,9 @@
                 @endif
                 @can('edit')
                     <div class="deed"><button class="button main" data-key="s"
-                            @disabled($bulk->problem !== null || ($bulk->figures?->change ?? 0) === 0)>{{ $bulk->mode->label() }}{{ $bulk->figures ? ': ' . Format::count($bulk->figures->change, $definition->level->value) : '' }} <kbd>S</kbd></button>
+                            @disabled($bulk->problem !== null || ($bulk->figures?->change
+                                ?? 0) === 0)>{{ $bulk->mode->label() }}{{ $bulk->figures ? ': '
+                                . Format::count($bulk->figures->change, $definition->level->value) : '' }} <kbd>S</kbd></button>
                         <p class="small soft text-center">One step in History. Can be taken back.</p>
                     </div>
                 @endcan

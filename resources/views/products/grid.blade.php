@@ -3,18 +3,23 @@
 @use('App\Catalog\CellMarkup')
 @use('App\Catalog\GridCell')
 <table class="grid-table sheet"
-    @can('edit') x-data="grid" data-cells="{{ route('products.cells') }}" data-suggest="{{ route('products.suggest') }}" data-token="{{ csrf_token() }}" aria-describedby="grid-keys" @endcan>
+    @can('edit') x-data="grid" data-cells="{{ route('products.cells') }}" data-suggest="{{ route('products.suggest') }}"
+        data-token="{{ csrf_token() }}" aria-describedby="grid-keys" @endcan>
     <thead>
         <tr>
             <th scope="col"><input type="checkbox" aria-label="Select all on this page" x-on:change="all"></th>
             <th scope="col"><a
-                    href="{{ route('products', [...$query, 'sort' => 'title', 'down' => $sort === 'title' && !request('down') ? 1 : null]) }}">Product{{ $sort === 'title' ? (request('down') ? ' ↓' : ' ↑') : '' }}</a>
+                    href="{{ route('products', [...$query, 'sort' => 'title', 'down' => $sort === 'title' && !request('down') ? 1
+                        : null]) }}">Product{{ $sort === 'title' ? (request('down') ? ' ↓' : ' ↑') : '' }}</a>
                 · <a
-                    href="{{ route('products', [...$query, 'sort' => 'sku', 'down' => $sort === 'sku' && !request('down') ? 1 : null]) }}">sku{{ $sort === 'sku' ? (request('down') ? ' ↓' : ' ↑') : '' }}</a>
+                    href="{{ route('products', [...$query, 'sort' => 'sku', 'down' => $sort === 'sku' && !request('down') ? 1
+                        : null]) }}">sku{{ $sort === 'sku' ? (request('down') ? ' ↓' : ' ↑') : '' }}</a>
             </th>
             @foreach ($columns as $column)
-                @php($share = Format::share($covered[$column->id] ?? 0, $total))<th scope="col" data-column="{{ $column->slug }}" data-kind="{{ $column->kind->value }}"
-                    data-multiple="{{ $column->multiple ? $column->separator : '' }}" @if ($column->team_help) title="{{ $column->team_help }}" @endif>
+                @php($share = Format::share($covered[$column->id] ?? 0, $total))
+                <th scope="col" data-column="{{ $column->slug }}" data-kind="{{ $column->kind->value }}"
+                    data-multiple="{{ $column->multiple ? $column->separator : '' }}" @if ($column->team_help)
+                        title="{{ $column->team_help }}" @endif>
                     {{ $column->label }}<div class="flex items-center gap-1.5 font-normal"><x-meter :share="$share" />{{ $share }} %</div>
                 </th>
             @endforeach
@@ -26,9 +31,11 @@
         @foreach ($products as $product)
             @php($own = $variants[$product->id] ?? collect())
             <tr data-row>
-                <td><input class="pick" type="checkbox" name="pick[]" value="{{ $product->id }}" aria-label="Select {{ $product->title }}" data-stop
+                <td><input class="pick" type="checkbox" name="pick[]" value="{{ $product->id }}"
+                    aria-label="Select {{ $product->title }}" data-stop
                         @checked(in_array($product->id, $picked, true))></td>
-                <td class="max-w-[270px]"><a class="name block cut" href="{{ route('products.show', $product) }}">{{ $product->title }}</a><span
+                <td class="max-w-[270px]"><a class="name block cut" href="{{ route('products.show',
+                    $product) }}">{{ $product->title }}</a><span
                         class="small soft mono">{{ $product->sku }}</span>
                     @if ($own->isNotEmpty())
                         <span class="small soft">· {{ Format::count($own->count(), 'variant') }}</span>
@@ -37,7 +44,8 @@
                 @foreach ($columns as $column)
                     {!! CellMarkup::cell(GridCell::of($product, $column, $cells, $own)) !!}
                 @endforeach
-                @php($prices = $own->isEmpty() ? collect([$product->price])->filter(fn($price) => $price !== null) : $own->pluck('price')->filter(fn($price) => $price !== null))
+                @php($prices = $own->isEmpty() ? collect([$product->price])->filter(fn($price) => $price !== null)
+                    : $own->pluck('price')->filter(fn($price) => $price !== null))
                 <td class="num whitespace-nowrap">
                     @if ($prices->isNotEmpty())
                         {{ Format::money($prices->min(), $product->currency) }}@if ($prices->max() > $prices->min())
@@ -65,6 +73,7 @@
         @endforeach
     </tbody>
 </table>
-<p class="sr-only" id="grid-keys">Arrow keys move from cell to cell, Enter or typing changes a cell, Delete clears it, Control C and Control V copy and paste blocks, Control D
+<p class="sr-only" id="grid-keys">Arrow keys move from cell to cell, Enter or typing changes a cell, Delete clears it, Control C
+    and Control V copy and paste blocks, Control D
     fills down.</p>
 <p class="sr-only" role="status" data-grid-said></p>

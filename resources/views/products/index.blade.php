@@ -13,7 +13,8 @@
                 @endforeach @foreach (request()->only('sort', 'variants') as $name => $value)
                     <input type="hidden" name="{{ $name }}" value="{{ $value }}">
                 @endforeach
-                <input class="input" type="search" name="q" value="{{ $narrowing->named('words')?->value }}" placeholder="Words or sku  /" aria-label="Find by words or sku"
+                <input class="input" type="search" name="q" value="{{ $narrowing->named('words')?->value }}"
+                    placeholder="Words or sku  /" aria-label="Find by words or sku"
                     data-find>
     </form>
 @endsection
@@ -22,7 +23,8 @@
     @if ($products->isEmpty())
         <div class="empty">
             <h2>{{ $total === 0 ? 'No products yet' : 'No product is left' }}</h2>
-            <p class="soft">{{ $total === 0 ? 'They come with a supplier\'s file.' : 'Nothing has all of this at once.' }}</p><a class="button"
+            <p class="soft">{{ $total === 0 ? 'They come with a supplier\'s file.' : 'Nothing has all of this at once.' }}</p>
+            <a class="button"
                 href="{{ $total === 0 ? route('feeds') : route('products') }}">{{ $total === 0 ? 'Read a feed' : 'Show all products' }}</a>
         </div>
     @else
@@ -33,11 +35,14 @@
                 @endforeach
             @endforeach
             @include('products.grid')
-            <div class="bar foot"><span role="status"><b x-text="picked">{{ count($picked) }}</b> selected</span><button type="button" class="button bare small"
+            <div class="bar foot"><span role="status"><b x-text="picked">{{ count($picked) }}</b> selected</span><button
+                type="button" class="button bare small"
                     x-on:click="none">none</button>
-                <a class="button bare small" href="{{ route('products', [...$query, 'all' => 1]) }}" data-key="a" title="Select all that match (A)">all
+                <a class="button bare small" href="{{ route('products', [...$query, 'all' => 1]) }}" data-key="a"
+                    title="Select all that match (A)">all
                     {{ $many ? 'that match' : Format::number($found) }}</a>
-                <noscript><button class="button small" name="give" value="{{ $columns->first()?->slug }}">Change the selected</button></noscript>
+                <noscript><button class="button small" name="give" value="{{ $columns->first()?->slug }}">Change the
+                    selected</button></noscript>
                 <span class="pager">
                     @if ($products->previousPageUrl())
                         <a class="button small" href="{{ $products->previousPageUrl() }}" rel="prev">Previous</a>

@@ -2,7 +2,8 @@
 @use('App\Format')
 <div class="bar">
     @foreach ($narrowing->conditions as $condition)
-        <a class="chip" href="{{ route('products', ['where' => $narrowing->without($condition)->lines()] + $query) }}">{{ $condition->says }} @if ($condition->cube)
+        <a class="chip" href="{{ route('products', ['where' => $narrowing->without($condition)->lines()]
+            + $query) }}">{{ $condition->says }} @if ($condition->cube)
             <x-cube :label="$condition->shown" :look="$condition->cube->look()" class="strong" />@else<b>{{ $condition->shown }}</b>
             @endif <span class="x" aria-label="remove">×</span></a>
     @endforeach
@@ -15,10 +16,13 @@
             @foreach (request()->only('sort', 'variants') as $name => $value)
                 <input type="hidden" name="{{ $name }}" value="{{ $value }}">
             @endforeach
-            <div class="field"><label for="category">Category and what is below it</label><select class="select" id="category" name="where[]">
+            <div class="field"><label for="category">Category and what is below it</label>
+            <select class="select" id="category" name="where[]">
                     <option value="">any</option>
                     @foreach ($categories as [$category, $depth])
-                        <option value="category:{{ $category->slug }}" @selected($narrowing->named('category')?->value === $category->slug)>{{ str_repeat("\u{2003}", $depth) }}{{ $category->name }}</option>
+                        <option value="category:{{ $category->slug }}"
+                            @selected($narrowing->named('category')?->value === $category->slug)>{{ str_repeat("\u{2003}",
+                            $depth) }}{{ $category->name }}</option>
                     @endforeach
                 </select>
             </div>
@@ -32,11 +36,13 @@
             <div class="field"><label for="missing">Missing</label><select class="select" id="missing" name="where[]">
                     <option value="">nothing in particular</option>
                     @foreach ($definitions as $definition)
-                        <option value="missing:{{ $definition->slug }}">{{ $definition->label }} ({{ Format::number($total - ($covered[$definition->id] ?? 0)) }})</option>
+                        <option value="missing:{{ $definition->slug }}">{{ $definition->label }}
+                            ({{ Format::number($total - ($covered[$definition->id] ?? 0)) }})</option>
                     @endforeach
                 </select>
             </div>
-            <div class="field"><label for="has">A value or numbers, such as color:sap green or volume:50..</label><input class="input" id="has" name="where[]"
+            <div class="field"><label for="has">A value or numbers, such as color:sap green or volume:50..</label><input
+                class="input" id="has" name="where[]"
                     placeholder="definition:value"></div>
             <div class="grid grid-cols-2 gap-3">
                 <div class="field"><label for="price">Price</label><input class="input" id="price" name="price" placeholder="5..20"></div>
@@ -50,7 +56,8 @@
                         @endforeach
                     </select>
                 </div>
-                <div class="field"><label for="changed">Changed since</label><input class="input" type="date" id="changed" name="changed"></div>
+                <div class="field"><label for="changed">Changed since</label><input class="input" type="date" id="changed"
+                    name="changed"></div>
             </div>
             <div class="field"><label for="origin">Where its value comes from</label><select class="select" id="origin" name="where[]">
                     <option value="">anywhere</option>
@@ -68,9 +75,11 @@
         <summary class="chip list-none" data-key="v" title="Views (V)">views</summary>
         <div class="card absolute z-10 w-[300px] mt-1 max-h-[420px] overflow-auto">
             @foreach ($views as $view)
-                <div class="flex items-center gap-2"><a class="grow cut strong" href="{{ route('products', $view->query) }}">{{ $view->name }}</a>
+                <div class="flex items-center gap-2"><a class="grow cut strong"
+                    href="{{ route('products', $view->query) }}">{{ $view->name }}</a>
                     @can('edit')
-                        <form method="post" action="{{ route('products.views.remove', $view) }}">@csrf @method('delete')<button class="button bare small"
+                        <form method="post" action="{{ route('products.views.remove', $view) }}">@csrf @method('delete')<button
+                            class="button bare small"
                                 aria-label="Remove the view {{ $view->name }}">×</button></form>
                     @endcan
                 </div>
@@ -78,11 +87,13 @@
             @if ($proposedViews !== [])
                 <p class="label">From what categories expect</p>
                 @foreach ($proposedViews as $view)
-                    <a class="cut" href="{{ route('products', $view['query']) }}">{{ $view['name'] }} <span class="soft">{{ count($view['query']['columns']) }}
+                    <a class="cut" href="{{ route('products', $view['query']) }}">{{ $view['name'] }}
+                    <span class="soft">{{ count($view['query']['columns']) }}
                             columns</span></a>
                 @endforeach
             @endif
-            @can('edit')<form method="post" action="{{ route('products.views') }}" class="grid gap-2">@csrf @foreach ($query as $name => $values)
+            @can('edit')<form method="post" action="{{ route('products.views') }}"
+                class="grid gap-2">@csrf @foreach ($query as $name => $values)
                     @foreach ((array) $values as $value)
                         <input type="hidden" name="{{ $name }}{{ is_array($values) ? '[]' : '' }}" value="{{ $value }}">
                     @endforeach
@@ -91,7 +102,8 @@
                             <input type="hidden" name="columns[]" value="{{ $column->slug }}">
                         @endforeach
                     @endif
-                    <div class="field"><label for="view-name">Save what is shown as</label><input class="input" id="view-name" name="name" maxlength="100" required>
+                    <div class="field"><label for="view-name">Save what is shown as</label><input class="input" id="view-name"
+                        name="name" maxlength="100" required>
                 </div><button class="button">Save view</button></form>@endcan
     </div>
 </details>
@@ -108,7 +120,8 @@
                         @checked($columns->contains('id', $definition->id))><span>{{ $definition->label }}</span></label>
             @endforeach
         </fieldset>
-        <label class="check"><input type="checkbox" name="variants" value="1" @checked(request('variants'))><span>Each variant in a row of its own</span></label>
+        <label class="check"><input type="checkbox" name="variants" value="1" @checked(request('variants'))><span>Each variant in
+            a row of its own</span></label>
         <div class="field"><label for="size">Products on a page</label><select class="select" id="size" name="size">
                 @foreach ($sizes as $size)
                     <option @selected($size === $products->perPage())>{{ $size }}</option>
@@ -117,5 +130,6 @@
         <button class="button main">Show</button>
     </form>
 </details>
-<span class="ml-auto"><b class="strong">{{ $many ? 'more than ' . Format::number(10000) : Format::number($found) }}</b> of {{ Format::count($total, 'product') }}</span>
+<span class="ml-auto"><b class="strong">{{ $many ? 'more than ' . Format::number(10000) : Format::number($found) }}</b> of
+    {{ Format::count($total, 'product') }}</span>
 </div>

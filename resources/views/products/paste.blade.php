@@ -36,7 +36,8 @@
 @endif
 <div class="deed">
     @if ($figures->placed)
-        <button type="button" class="button main" data-put-in data-key="s">Put in{{ $figures->refused !== [] ? ' the others' : '' }} <kbd>S</kbd></button>
+        <button type="button" class="button main" data-put-in data-key="s">Put in{{ $figures->refused !== [] ? ' the others'
+            : '' }} <kbd>S</kbd></button>
     @endif
     <button type="button" class="button" data-let-go>Let it go</button>
 </div>

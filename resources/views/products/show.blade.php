@@ -14,11 +14,13 @@
 @section('work')
     <div class="bar"><span class="mono">{{ $item->sku }}</span>
         @if ($item->category)
-            <a class="chip" href="{{ route('products', ['where' => ['category:' . $item->category->slug]]) }}">{{ $item->category->path }}</a>
+            <a class="chip" href="{{ route('products', ['where' => ['category:'
+                . $item->category->slug]]) }}">{{ $item->category->path }}</a>
         @endif
         <span>{{ Format::count($item->variants->count(), 'variant') }}</span>
         @if ($item->variants->isEmpty() && $item->price !== null)
-            <span>{{ Format::money($item->price, $item->currency) }}</span><span class="soft">{{ $item->stock ?? 'unknown' }} in stock</span>
+            <span>{{ Format::money($item->price, $item->currency) }}</span><span class="soft">{{ $item->stock ?? 'unknown' }} in
+                stock</span>
         @endif
     </div>
     @if ($item->description)
@@ -35,7 +37,8 @@
                 </tr>
             </thead>
             <tbody>
-                @foreach ($definitions->where('level', $item->variants->isEmpty() ? '!=' : '=', $item->variants->isEmpty() ? null : Level::Product) as $definition)
+                @foreach ($definitions->where('level', $item->variants->isEmpty() ? '!=' : '=', $item->variants->isEmpty() ? null
+                    : Level::Product) as $definition)
                     @php($held = $cells[$item->id][$definition->id] ?? [])
                     <tr data-row>
                         <td @class(['strong' => in_array($definition->id, $expected, true)])>{{ $definition->label }}</td>
@@ -43,7 +46,8 @@
                             'missing' => $held === [] && in_array($definition->id, $expected, true),
                         ])>
                             @if ($held === [])
-                            <span class="soft">{{ in_array($definition->id, $expected, true) ? 'missing' : '' }}</span>@else<x-cells :cells="$held" :definition="$definition"
+                            <span class="soft">{{ in_array($definition->id, $expected, true) ? 'missing'
+                                : '' }}</span>@else<x-cells :cells="$held" :definition="$definition"
                                     :most="9" />
                             @endif
                         </td>
@@ -102,7 +106,8 @@
 @section('panel')
     <h2>What is set by hand stays</h2>
     <p class="soft">A feed that is read later leaves these cells alone. Empty the field and set it to clear a value.</p>
-    @php($missing = $definitions->filter(fn($definition) => ($cells[$item->id][$definition->id] ?? []) === [] && $item->variants->every(fn($variant) => ($cells[$variant->id][$definition->id] ?? []) === [])))
+    @php($missing = $definitions->filter(fn($definition) => ($cells[$item->id][$definition->id] ?? []) === []
+        && $item->variants->every(fn($variant) => ($cells[$variant->id][$definition->id] ?? []) === [])))
     @php($gaps = $missing->filter(fn($definition) => in_array($definition->id, $expected, true)))
     <dl class="figures">
         <div>
@@ -121,14 +126,16 @@
     @if ($gaps->isNotEmpty())
         <p class="note">Missing: {{ $gaps->pluck('label')->join(', ', ' and ') }}</p>
     @endif
-    @php($carried = $undefined->filter(fn($definition) => ($cells[$item->id][$definition->id] ?? []) !== [] || $item->variants->contains(fn($variant) => ($cells[$variant->id][$definition->id] ?? []) !== [])))
+    @php($carried = $undefined->filter(fn($definition) => ($cells[$item->id][$definition->id] ?? []) !== []
+        || $item->variants->contains(fn($variant) => ($cells[$variant->id][$definition->id] ?? []) !== [])))
     @if ($carried->isNotEmpty())
         <h3>Carried, and not in use</h3>
         <ul class="grid gap-1">
             @foreach ($carried as $definition)
                 @php($held = collect([$item, ...$item->variants])->flatMap(fn($owner) => $cells[$owner->id][$definition->id] ?? []))
-                <li><a href="{{ route('definitions', ['open' => $definition->slug]) }}">{{ $definition->label }}</a> <span
-                        class="soft">{{ mb_strimwidth($held->map(fn($cell) => $cell->shown($definition->unit))->unique()->implode(', '), 0, 80, '…') }}</span></li>
+                @php($shown = $held->map(fn($cell) => $cell->shown($definition->unit))->unique()->implode(', '))
+                <li><a href="{{ route('definitions', ['open' => $definition->slug]) }}">{{ $definition->label }}</a>
+                    <span class="soft">{{ mb_strimwidth($shown, 0, 80, '…') }}</span></li>
             @endforeach
         </ul>
     @endif

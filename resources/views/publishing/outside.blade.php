@@ -9,10 +9,12 @@
     <div class="pad grid gap-5 max-w-[860px]">
         <section class="grid gap-2">
             <h2>Reading the edition</h2>
-            <p class="soft">Other programs read the current edition as JSON with a token. Answers carry the edition as their ETag. <a href="{{ route('api.document') }}">What can be
+            <p class="soft">Other programs read the current edition as JSON with a token. Answers carry the edition as their ETag.
+            <a href="{{ route('api.document') }}">What can be
                     asked (OpenAPI)</a></p>
             @if (session('secret'))
-                <p class="note settled">Copy it now, it is not shown again: <span class="mono break-all" data-secret>{{ session('secret') }}</span></p>
+                <p class="note settled">Copy it now, it is not shown again:
+                <span class="mono break-all" data-secret>{{ session('secret') }}</span></p>
             @endif
             <table class="grid-table">
                 <thead>
@@ -28,9 +30,11 @@
                         <tr data-row>
                             <td class="strong">{{ $token->name }}</td>
                             <td>{{ $token->used_at?->diffForHumans() ?? 'never' }}</td>
-                            <td>{{ $token->expires_at === null ? 'it is taken away' : $token->expires_at->toDateString() . ($token->expires_at->isPast() ? ', ended' : '') }}</td>
+                            <td>{{ $token->expires_at === null ? 'it is taken away' : $token->expires_at->toDateString()
+                                . ($token->expires_at->isPast() ? ', ended' : '') }}</td>
                             <td class="num">
-                                <form method="post" action="{{ route('outside.token.remove', $token) }}">@csrf @method('delete')<button class="button small harm">Take away</button>
+                                <form method="post" action="{{ route('outside.token.remove', $token) }}">@csrf
+                                    @method('delete')<button class="button small harm">Take away</button>
                                 </form>
                             </td>
                     </tr>@empty<tr>
@@ -39,8 +43,10 @@
                     @endforelse
                 </tbody>
             </table>
-            <form method="post" action="{{ route('outside.token') }}" class="flex gap-2 items-end">@csrf<div class="field"><label for="name">New token for</label><input
-                        class="input" id="name" name="name" maxlength="100" required placeholder="the shop that will use it"><x-error for="name" /></div>
+            <form method="post" action="{{ route('outside.token') }}" class="flex gap-2 items-end">@csrf
+            <div class="field"><label for="name">New token for</label><input
+                        class="input" id="name" name="name" maxlength="100" required
+                            placeholder="the shop that will use it"><x-error for="name" /></div>
                 <div class="field"><label for="days">It lets in</label><select class="select" id="days" name="days">
                         <option value="">until it is taken away</option>
                         @foreach (App\Api\OutsideController::DAYS as $days)
@@ -51,15 +57,19 @@
         </section>
         <section class="grid gap-2">
             <h2>Being told of a new edition</h2>
-            <p class="soft">When an edition is served, each receiver gets a signed HTTP POST. One that fails is tried again five times within three hours.</p>
+            <p class="soft">When an edition is served, each receiver gets a signed HTTP POST. One that fails is tried again five
+                times within three hours.</p>
             {{-- What is on its way is followed until it has come. --}}
-            <div id="notices" class="grid gap-2" @if ($receivers->pluck('deliveries')->flatten()->contains('state', 'waiting')) hx-get="{{ route('outside') }}" hx-trigger="every 1s" hx-select="#notices"
+            <div id="notices" class="grid gap-2" @if ($receivers->pluck('deliveries')->flatten()->contains('state', 'waiting'))
+                hx-get="{{ route('outside') }}" hx-trigger="every 1s" hx-select="#notices"
                 hx-select-oob="#received" hx-swap="outerHTML" @endif>
             @foreach ($receivers as $receiver)
                 <section class="card">
                     <div class="flex gap-3 items-baseline"><span class="mono break-all grow">{{ $receiver->url }}</span>
-                        <form method="post" action="{{ route('outside.receiver.again', $receiver) }}">@csrf<button class="button small">Send now</button></form>
-                        <form method="post" action="{{ route('outside.receiver.remove', $receiver) }}">@csrf @method('delete')<button class="button small harm">Take away</button>
+                        <form method="post" action="{{ route('outside.receiver.again', $receiver) }}">@csrf<button
+                            class="button small">Send now</button></form>
+                        <form method="post" action="{{ route('outside.receiver.remove', $receiver) }}">@csrf
+                            @method('delete')<button class="button small harm">Take away</button>
                         </form>
                     </div>
                     <ul class="small">
@@ -69,15 +79,19 @@
                                 'settled' => $one->state === 'delivered',
                                 'waiting' => $one->state === 'waiting',
                                 'harm' => $one->state === 'given up',
-                            ])>{{ $one->state }}</span> edition {{ $one->edition_id }} · {{ Format::count($one->attempts, 'try', 'tries') }} ·
-                            {{ $one->answer }} · {{ $one->updated_at->diffForHumans() }}</li>@empty<li class="soft">Nothing was sent yet.</li>
+                            ])>{{ $one->state }}</span> edition {{ $one->edition_id }} · {{ Format::count($one->attempts, 'try',
+                                'tries') }} ·
+                            {{ $one->answer }} · {{ $one->updated_at->diffForHumans() }}</li>@empty
+                            <li class="soft">Nothing was sent yet.</li>
                         @endforelse
                     </ul>
                 </section>
             @endforeach
             </div>
-            <form method="post" action="{{ route('outside.receiver') }}" class="flex gap-2 items-end">@csrf<div class="field grow"><label for="url">New receiver</label><input
-                        class="input" id="url" name="url" type="url" placeholder="https://shop.example/lokum" value="{{ old('url') }}"><x-error for="url" />
+            <form method="post" action="{{ route('outside.receiver') }}" class="flex gap-2 items-end">@csrf
+            <div class="field grow"><label for="url">New receiver</label><input
+                        class="input" id="url" name="url" type="url" placeholder="https://shop.example/lokum"
+                            value="{{ old('url') }}"><x-error for="url" />
                 </div><button class="button main">Add</button>@if (config('lokum.demo'))
                         <button class="button" name="stand_in" value="1" formnovalidate>Use the stand-in</button>
                     @endif
@@ -89,7 +103,8 @@
             <p class="soft">A small receiver that ships with Lokum, so that notices can be tried before a real shop is there.</p>
             <ul class="grid gap-1" id="received">
                 @forelse ($received as $one)
-                    <li><span @class(['tag', 'settled' => $one->genuine, 'harm' => !$one->genuine])>{{ $one->genuine ? 'signature is right' : 'signature is wrong' }}</span> <span
+                    <li><span @class(['tag', 'settled' => $one->genuine, 'harm' => !$one->genuine])>{{ $one->genuine
+                        ? 'signature is right' : 'signature is wrong' }}</span> <span
                         class="mono small break-all">{{ $one->body }}</span></li>@empty<li class="soft">Nothing yet.</li>
                 @endforelse
             </ul>

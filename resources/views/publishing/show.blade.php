@@ -7,16 +7,19 @@
 @section('work')
     <div class="pad grid gap-4">
         @if ($problem !== null)
-            <p class="note harm" role="alert">{{ $problem }} {{ $edition === null ? 'Until then the shop is closed.' : "Until then shoppers see edition {$edition->id}." }}</p>
+            <p class="note harm" role="alert">{{ $problem }} {{ $edition === null ? 'Until then the shop is closed.'
+                : "Until then shoppers see edition {$edition->id}." }}</p>
         @endif
-        <h2>{{ $edition === null ? 'Everything would be new' : ($lines->isEmpty() ? 'Shoppers see the catalog as it is' : 'What shoppers would find different') }}</h2>
+        <h2>{{ $edition === null ? 'Everything would be new' : ($lines->isEmpty() ? 'Shoppers see the catalog as it is'
+            : 'What shoppers would find different') }}</h2>
         @foreach ($lines as $about => $group)
             <section>
                 <h3 class="pb-1">{{ ucfirst($about) }} <span class="soft">{{ count($group) }}</span></h3>
                 <ul class="columns-2 gap-8">
                     @foreach ($group->take(120) as $line)
                         <li class="break-inside-avoid"><span class="mono strong" aria-hidden="true">{{ $line['sign'] }}</span> <span
-                                class="sr-only">{{ ['+' => 'new:', '−' => 'gone:', '~' => 'different:'][$line['sign']] }}</span>{{ $line['text'] }}</li>
+                                class="sr-only">{{ ['+' => 'new:', '−' => 'gone:',
+                                    '~' => 'different:'][$line['sign']] }}</span>{{ $line['text'] }}</li>
                     @endforeach
                 </ul>
                 @if (count($group) > 120)
@@ -81,12 +84,15 @@
 @section('panel')
     @php($running = isset($progress['what']))
     @if ($running)
-        <div hx-get="{{ route('publishing') }}" hx-trigger="every 600ms" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML" class="grid gap-3">
+        <div hx-get="{{ route('publishing') }}" hx-trigger="every 600ms" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML"
+            class="grid gap-3">
             <h2>Making an edition</h2>
-            <p role="status">{{ $progress['what'] }}</p><x-meter class="wide rose" :share="(int) round($progress['share'] * 100)" label="Progress" />
+            <p role="status">{{ $progress['what'] }}</p>
+            <x-meter class="wide rose" :share="(int) round($progress['share'] * 100)" label="Progress" />
             <p class="soft">Shoppers go on seeing {{ $edition === null ? 'nothing' : "edition {$edition->id}" }} until it is complete.</p>
             @if ($progress['at'] < time() - 30)
-                <p class="note">No sign of life for {{ time() - $progress['at'] }} seconds. Is the worker running? <code class="mono">bin/lokum serve</code> starts it.</p>
+                <p class="note">No sign of life for {{ time() - $progress['at'] }} seconds. Is the worker running?
+                <code class="mono">bin/lokum serve</code> starts it.</p>
             @endif
         </div>
     @else
@@ -128,12 +134,14 @@
                 <dd>{{ sprintf('%+d', $drift->products) }}</dd>
             </div>
         </dl>
-        <p class="soft">Shoppers get the whole edition at one moment. Editions before it are kept in the list; what they showed does not come back by itself.</p>
+        <p class="soft">Shoppers get the whole edition at one moment. Editions before it are kept in the list; what they showed
+            does not come back by itself.</p>
         @if ($edition !== null)
             <p><a href="{{ route('shop') }}">Open the storefront</a></p>
         @endif
         @can('publish')
-            <form class="deed" method="post" action="{{ route('publishing.store') }}">@csrf<button class="button main" data-key="s">Publish edition {{ ($edition?->id ?? 0) + 1 }}
+            <form class="deed" method="post" action="{{ route('publishing.store') }}">@csrf<button class="button main"
+                data-key="s">Publish edition {{ ($edition?->id ?? 0) + 1 }}
                     <kbd>S</kbd></button></form>
         @endcan
     @endif

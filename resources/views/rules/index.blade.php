@@ -16,7 +16,8 @@
             <div class="cards">
                 @foreach (array_slice($proposals, 0, 6) as $proposal)
                     <div class="card waits">
-                        <h3>{{ $proposal->definition->label }}: {{ Format::count($proposal->wins, 'product') }}{{ $proposal->more ? ' or more' : '' }}</h3>
+                        <h3>{{ $proposal->definition->label }}: {{ Format::count($proposal->wins, 'product') }}{{ $proposal->more
+                            ? ' or more' : '' }}</h3>
                         <p class="soft">{{ $proposal->sentence() }}.@if ($proposal->doubtful)
                                 {{ Format::number($proposal->doubtful) }} with several are left.
                             @endif
@@ -27,7 +28,8 @@
                                         class="soft">{{ $sample['behind'] }}</span></li>
                             @endforeach
                         </ul>
-                        <p><a class="button small" href="{{ route('rules', $proposal->asForm()) }}">Look at the rule<span class="sr-only"> for
+                        <p><a class="button small" href="{{ route('rules', $proposal->asForm()) }}">Look at the rule<span
+                            class="sr-only"> for
                                     {{ $proposal->definition->label }}</span></a></p>
                     </div>
                 @endforeach
@@ -36,7 +38,8 @@
     @endif
     <section>
         <div class="bar">
-            <h2>In this order</h2><span class="soft">{{ Format::count($rules->count(), 'rule') }}. They run after every reading; what a feed or a person says stays.</span>
+            <h2>In this order</h2><span class="soft">{{ Format::count($rules->count(), 'rule') }}. They run after every reading;
+                what a feed or a person says stays.</span>
             @can('edit')<span class="ml-auto flex gap-2">
                     @if ($rules->isNotEmpty())
                         <form method="post" action="{{ route('rules.run') }}">@csrf<button class="button small">Run all now</button></form>
@@ -48,7 +51,8 @@
         @if ($rules->isEmpty())
             <div class="empty">
                 <h2>No fill rules yet</h2>
-                <p class="soft">A rule gives products a value by what is known already: their category, words in their name, a number, another definition. It never replaces what a
+                <p class="soft">A rule gives products a value by what is known already: their category, words in their name, a
+                    number, another definition. It never replaces what a
                     feed or a person said.</p>
             </div>
         @else
@@ -66,14 +70,19 @@
                     </thead>
                     <tbody data-list>
                         @foreach ($rules as $rule)
-                            <tr data-row data-id="{{ $rule->id }}" data-name="{{ $rule->definition->label }}" @class(['open' => $open?->id === $rule->id])>
-                                <td><button type="button" class="handle" id="handle-{{ $rule->id }}" aria-label="Move rule {{ $rule->id }}: Alt and arrow keys"
+                            <tr data-row data-id="{{ $rule->id }}" data-name="{{ $rule->definition->label }}"
+                                @class(['open' => $open?->id === $rule->id])>
+                                <td><button type="button" class="handle" id="handle-{{ $rule->id }}"
+                                    aria-label="Move rule {{ $rule->id }}: Alt and arrow keys"
                                         title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small /></button></td>
-                                <td><a class="name" data-stop href="{{ route('rules', ['rule' => $rule->id]) }}">{{ $rule->definition->label }}</a></td>
+                                <td><a class="name" data-stop
+                                    href="{{ route('rules', ['rule' => $rule->id]) }}">{{ $rule->definition->label }}</a></td>
                                 <td>{{ mb_strimwidth($rule->inWords(), 0, 70, '…') }}</td>
-                                <td class="soft">@php($cannot = $rule->problem()){{ $cannot === null ? mb_strimwidth($rule->placeInWords(), 0, 70, '…') : implode(', ', $rule->scope) }}
+                                <td class="soft">@php($cannot = $rule->problem()){{ $cannot === null
+                                    ? mb_strimwidth($rule->placeInWords(), 0, 70, '…') : implode(', ', $rule->scope) }}
                                 </td>
-                                <td class="num">@php($filled = $rule->filled())<a href="{{ route('products', ['where' => ["origin:{$rule->definition->slug}=rule"]]) }}"
+                                <td class="num">@php($filled = $rule->filled())<a
+                                    href="{{ route('products', ['where' => ["origin:{$rule->definition->slug}=rule"]]) }}"
                                         aria-label="{{ $filled }} filled">{{ Format::number($filled) }}</a></td>
                                 <td>
                                     @if ($cannot)
@@ -95,22 +104,31 @@
 @section('panel')
     @if (!$form)
         <h2>Let products fill themselves</h2>
-        <p class="soft">Open a rule, or take a proposal. Before a rule is saved, this place shows what it would fill, what it would leave, and where it found each word.</p>
+        <p class="soft">Open a rule, or take a proposal. Before a rule is saved, this place shows what it would fill, what it
+            would leave, and where it found each word.</p>
     @else
         @php($value = fn(string $name): string => is_scalar($input[$name] ?? null) ? (string) $input[$name] : '')
         @php($source = FillSource::tryFrom($value('source')))
-        @php($again = new Illuminate\View\ComponentAttributeBag(['hx-get' => route('rules', array_filter(['rule' => $open?->id])), 'hx-include' => '#rule', 'hx-params' => 'not _token,_method', 'hx-select' => '#panel', 'hx-target' => '#panel', 'hx-swap' => 'outerHTML']))
-        @php($ask = new Illuminate\View\ComponentAttributeBag(['hx-get' => route('rules', array_filter(['rule' => $open?->id])), 'hx-include' => '#rule', 'hx-params' => 'not _token,_method', 'hx-select' => '#figures', 'hx-target' => '#figures', 'hx-swap' => 'outerHTML', 'hx-trigger' => 'input changed delay:400ms']))
+        @php($again = new Illuminate\View\ComponentAttributeBag(['hx-get' => route('rules', array_filter(['rule' => $open?->id])),
+            'hx-include' => '#rule', 'hx-params' => 'not _token,_method', 'hx-select' => '#panel', 'hx-target' => '#panel',
+            'hx-swap' => 'outerHTML']))
+        @php($ask = new Illuminate\View\ComponentAttributeBag(['hx-get' => route('rules', array_filter(['rule' => $open?->id])),
+            'hx-include' => '#rule', 'hx-params' => 'not _token,_method', 'hx-select' => '#figures', 'hx-target' => '#figures',
+            'hx-swap' => 'outerHTML', 'hx-trigger' => 'input changed delay:400ms']))
         <p class="label">{{ $open ? "Rule {$open->id}" : 'New rule' }}</p>
         <h2>{{ $open ? "Fills {$open->definition->label}" : 'Fill what is missing' }}</h2>
-        <form method="post" action="{{ $open ? route('rules.update', $open) : route('rules.store') }}" class="grid gap-3 grow content-start" id="rule" hx-sync="this:replace"
+        <form method="post" action="{{ $open ? route('rules.update', $open) : route('rules.store') }}"
+            class="grid gap-3 grow content-start" id="rule" hx-sync="this:replace"
             data-busy="Filling {{ $figures ? Format::number($figures->comes) : '' }} …">@csrf @if ($open)
-                @method('put')<input type="hidden" name="version" value="{{ $errors->any() ? $open->version : old('version', $open->version) }}">
+                @method('put')<input type="hidden" name="version" value="{{ $errors->any() ? $open->version : old('version',
+                    $open->version) }}">
             @endif
-            <div class="field"><label for="definition">Fill</label><select class="select" id="definition" name="definition" required {{ $again }}>
+            <div class="field"><label for="definition">Fill</label>
+            <select class="select" id="definition" name="definition" required {{ $again }}>
                     <option value="">choose …</option>
                     @foreach ($definitions as $definition)
-                        <option value="{{ $definition->slug }}" @selected($value('definition') === $definition->slug)>{{ $definition->label }}</option>
+                        <option value="{{ $definition->slug }}"
+                            @selected($value('definition') === $definition->slug)>{{ $definition->label }}</option>
                     @endforeach
                 </select>
             </div>
@@ -123,10 +141,13 @@
             </div>
             @switch($source)
                 @case(FillSource::Category)
-                    <div class="field"><label for="branch">The names right below</label><select class="select" id="branch" name="branch" {{ $again }}>
+                    <div class="field"><label for="branch">The names right below</label>
+                    <select class="select" id="branch" name="branch" {{ $again }}>
                             <option value="">choose …</option>
                             @foreach ($categories as [$category, $depth])
-                                <option value="{{ $category->slug }}" @selected($value('branch') === $category->slug)>{{ str_repeat("\u{2003}", $depth) }}{{ $category->name }}</option>
+                                <option value="{{ $category->slug }}"
+                                    @selected($value('branch') === $category->slug)>{{ str_repeat("\u{2003}",
+                                    $depth) }}{{ $category->name }}</option>
                             @endforeach
                         </select>
                     </div>
@@ -135,11 +156,13 @@
                 @case(FillSource::Words)
                     <div class="choices" role="group" aria-label="Look in">
                         @foreach (['name' => 'Name', 'description' => 'Description'] as $field => $name)
-                            <label><input type="checkbox" name="in[]" value="{{ $field }}" @checked(in_array($field, (array) ($input['in'] ?? ['name']), true)) {{ $again }}>{{ $name }}</label>
+                            <label><input type="checkbox" name="in[]" value="{{ $field }}"
+                                @checked(in_array($field, (array) ($input['in'] ?? ['name']), true)) {{ $again }}>{{ $name }}</label>
                         @endforeach
                     </div>
                     <div class="field"><label for="lines">Values and their words, one a line. Empty: every value by its name</label>
-                        <textarea class="input mono" id="lines" name="lines" rows="4" placeholder="Gloss: glossy, high gloss - semi-gloss" {{ $ask }}>{{ $value('lines') }}</textarea>
+                        <textarea class="input mono" id="lines" name="lines" rows="4"
+                            placeholder="Gloss: glossy, high gloss - semi-gloss" {{ $ask }}>{{ $value('lines') }}</textarea>
                     </div>
                 @break
 
@@ -149,12 +172,15 @@
                             @foreach ([['price', 'Price'], ['stock', 'Stock']] as [$slug, $label])
                                 <option value="{{ $slug }}" @selected($value('field') === $slug)>{{ $label }}</option>
                                 @endforeach @foreach ($numbers as $number)
-                                    <option value="{{ $number->slug }}" @selected($value('field') === $number->slug)>{{ $number->label }}{{ $number->unit ? ", {$number->unit}" : '' }}</option>
+                                    <option value="{{ $number->slug }}"
+                                        @selected($value('field') === $number->slug)>{{ $number->label }}{{ $number->unit
+                                        ? ", {$number->unit}" : '' }}</option>
                                 @endforeach
                         </select>
                     </div>
                     <div class="field"><label for="bands">Bands, one a line; each holds its lower end</label>
-                        <textarea class="input mono" id="bands" name="bands" rows="4" placeholder="..50: Small&#10;50..200: Medium&#10;200..: Large" {{ $ask }}>{{ $value('bands') }}</textarea>
+                        <textarea class="input mono" id="bands" name="bands" rows="4"
+                            placeholder="..50: Small&#10;50..200: Medium&#10;200..: Large" {{ $ask }}>{{ $value('bands') }}</textarea>
                     </div>
                 @break
 
@@ -163,17 +189,20 @@
                             <option value="">choose …</option>
                             @foreach ($definitions as $definition)
                                 @continue($definition->slug === $value('definition'))
-                                <option value="{{ $definition->slug }}" @selected($value('from') === $definition->slug)>{{ $definition->label }}</option>
+                                <option value="{{ $definition->slug }}"
+                                    @selected($value('from') === $definition->slug)>{{ $definition->label }}</option>
                             @endforeach
                         </select>
                     </div>
                     <div class="field"><label for="table">What becomes what, one a line. Empty: the same text</label>
-                        <textarea class="input mono" id="table" name="table" rows="4" placeholder="Ultramarine: Blue" {{ $ask }}>{{ $value('table') }}</textarea>
+                        <textarea class="input mono" id="table" name="table" rows="4" placeholder="Ultramarine: Blue"
+                            {{ $ask }}>{{ $value('table') }}</textarea>
                     </div>
                 @break
 
                 @case(FillSource::Fixed)
-                    <div class="field"><label for="value">Value</label><input class="input" id="value" name="value" value="{{ $value('value') }}" {{ $ask }}></div>
+                    <div class="field"><label for="value">Value</label><input class="input" id="value" name="value"
+                        value="{{ $value('value') }}" {{ $ask }}></div>
                 @break
             @endswitch
             @if ($source)
@@ -181,7 +210,8 @@
                 <div class="field"><label for="scope">Where</label><select class="select" id="scope" name="scope[]" {{ $again }}>
                         <option value="">everywhere</option>
                         @foreach ($categories as [$category, $depth])
-                            <option value="category:{{ $category->slug }}" @selected(in_array("category:{$category->slug}", $scope, true))>{{ str_repeat("\u{2003}", $depth) }}{{ $category->name }}</option>
+                            <option value="category:{{ $category->slug }}" @selected(in_array("category:{$category->slug}",
+                                $scope, true))>{{ str_repeat("\u{2003}", $depth) }}{{ $category->name }}</option>
                         @endforeach
                     </select>
                 </div>
@@ -242,7 +272,8 @@
                             <ul class="small grid gap-0.5">
                                 @foreach (array_slice($figures->hits, 0, 5) as $hit)
                                     <li class="cut" title="{{ $hit['item'] }}: {{ $hit['value'] }}"><span
-                                            class="soft">{{ $hit['before'] }}</span><mark>{{ $hit['words'] }}</mark><span class="soft">{{ $hit['behind'] }}</span></li>
+                                            class="soft">{{ $hit['before'] }}</span><mark>{{ $hit['words'] }}</mark><span
+                                                class="soft">{{ $hit['behind'] }}</span></li>
                                 @endforeach
                             </ul>
                         </div>
@@ -266,7 +297,8 @@
                 @endif
                 @can('edit')
                     <div class="deed"><button class="button main" data-key="s"
-                            @disabled($figures === null)>{{ $open ? 'Save and run' : 'Save and fill' }}{{ $figures ? ' ' . Format::number($figures->comes) : '' }} <kbd>S</kbd></button>
+                            @disabled($figures === null)>{{ $open ? 'Save and run' : 'Save and fill' }}{{ $figures ? ' '
+                                . Format::number($figures->comes) : '' }} <kbd>S</kbd></button>
                     </div>
                 @endcan
             </div>
@@ -274,9 +306,11 @@
         @if ($open)
             @can('edit')
                 <div class="grid grid-cols-2 gap-2">
-                    <form method="post" action="{{ route('rules.pause', $open) }}">@csrf<input type="hidden" name="paused" value="{{ $open->paused ? 0 : 1 }}"><button
+                    <form method="post" action="{{ route('rules.pause', $open) }}">@csrf<input type="hidden" name="paused"
+                        value="{{ $open->paused ? 0 : 1 }}"><button
                             class="button small w-full">{{ $open->paused ? 'Resume' : 'Pause' }}</button></form>
-                    <form method="post" action="{{ route('rules.destroy', $open) }}">@csrf @method('delete')<button class="button small harm w-full">Take the rule back</button></form>
+                    <form method="post" action="{{ route('rules.destroy', $open) }}">@csrf @method('delete')<button
+                        class="button small harm w-full">Take the rule back</button></form>
                 </div>
                 <p class="small soft">Taking it back clears the {{ Format::number($open->filled()) }} it filled. History brings it back.</p>
             @endcan

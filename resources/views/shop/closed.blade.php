@@ -3,6 +3,7 @@
 @section('shop')
     <main class="empty">
             <h1>The shop opens soon</h1>
-            <p class="soft">No edition was published yet.</p><a class="button" href="{{ route('publishing') }}">Publish the first edition</a>
+            <p class="soft">No edition was published yet.</p>
+            <a class="button" href="{{ route('publishing') }}">Publish the first edition</a>
     </main>
 @endsection

@@ -16,9 +16,11 @@
                     @foreach ($entries as ['term' => $term, 'page' => $about])
                         <li><a class="card no-underline" href="{{ route('shop.value', [$attribute->slug, $term->slug]) }}">
                                 @if ($about['picture'] ?? null)
-                                    <img class="directory-picture" src="{{ route('shop.picture', $about['picture']) }}" alt="" loading="lazy">
+                                    <img class="directory-picture" src="{{ route('shop.picture', $about['picture']) }}" alt=""
+                                        loading="lazy">
                                 @endif
-                                <span class="strong">{{ $term->label }}</span><span class="soft">{{ Format::count($term->products, 'product') }}</span>
+                                <span class="strong">{{ $term->label }}</span><span class="soft">{{ Format::count($term->products,
+                                    'product') }}</span>
                             </a></li>
                     @endforeach
                 </ul>

@@ -1,5 +1,6 @@
 {{-- The filters beside a listing: a column, or a drawer where the window is narrow. --}}
-<form method="get" action="{{ $address->page->path }}" hx-get="{{ $address->page->path }}" hx-trigger="change, submit" hx-sync="this:replace" hx-target="#listing" hx-select="#listing"
+<form method="get" action="{{ $address->page->path }}" hx-get="{{ $address->page->path }}" hx-trigger="change, submit"
+    hx-sync="this:replace" hx-target="#listing" hx-select="#listing"
     hx-ext="morph" hx-swap="morph show:none" hx-push-url="true" aria-label="Filters" id="filters" data-edition="{{ $page->edition }}">
     @if ($address->page->words?->text)
         <input type="hidden" name="q" value="{{ $address->page->words->text }}">

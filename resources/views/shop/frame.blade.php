@@ -3,15 +3,19 @@
 
     <body class="shop" x-data="drawer" x-on:keydown.escape="shut" x-on:keydown.tab="round">
         @yield('skip')
-        <aside class="stage" aria-label="About this shop"><span>A simulated storefront, so that a line-up can be tried before a real shop has it.</span><a
+        <aside class="stage" aria-label="About this shop"><span>A simulated storefront, so that a line-up can be tried before a
+            real shop has it.</span><a
                 href="{{ route('line-ups') }}">To the line-up</a>
         </aside>
-        <header><a class="no-underline" href="{{ route('shop') }}"><span class="text-[24px] font-[650] [font-family:var(--display)]">Quillmoor</span> <span class="soft">Art
+        <header><a class="no-underline" href="{{ route('shop') }}"><span
+            class="text-[24px] font-[650] [font-family:var(--display)]">Quillmoor</span> <span class="soft">Art
                     Supply</span></a>
-            <form class="ml-auto" role="search" action="{{ route('shop.search') }}"><input class="input small" type="search" name="q" value="{{ request('q') }}"
+            <form class="ml-auto" role="search" action="{{ route('shop.search') }}"><input class="input small" type="search"
+                name="q" value="{{ request('q') }}"
                     maxlength="200" placeholder="Find a product" aria-label="Find a product"></form>
             <nav class="flex gap-4" aria-label="Directories">
-                @foreach (App\Publishing\Served::of(request())->isBeforeTheFirst() ? [] : App\Publishing\Served::of(request())->file()->directories() as $directory)
+                @foreach (App\Publishing\Served::of(request())->isBeforeTheFirst() ? []
+                    : App\Publishing\Served::of(request())->file()->directories() as $directory)
                     <a href="{{ route('shop.directory', $directory->slug) }}">{{ $directory->label }} A–Z</a>
                 @endforeach
             </nav>

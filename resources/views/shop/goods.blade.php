@@ -1,10 +1,12 @@
 @use('App\Format')
 <div class="goods" id="goods" tabindex="-1" data-edition="{{ $page->edition }}">
     @foreach ($page->shown as $product)
-        <a class="good" href="{{ route('shop.product', $product->sku) }}"><x-picture :colors="$product->colors" :about="$about . ' ' . $product->name" :label="$product->name" /><span
+        <a class="good" href="{{ route('shop.product', $product->sku) }}"><x-picture :colors="$product->colors"
+            :about="$about . ' ' . $product->name" :label="$product->name" /><span
                 class="title">{{ $product->name }}</span><span class="price">
                 @if ($product->priceFrom !== null)
-                    {{ $product->priceTo > $product->priceFrom ? 'from ' : '' }}{{ Format::money($product->priceFrom, $product->currency ?? $page->currency()) }}
+                    {{ $product->priceTo > $product->priceFrom ? 'from ' : '' }}{{ Format::money($product->priceFrom,
+                        $product->currency ?? $page->currency()) }}
                 @endif
             </span>
             @if ($product->inStock === false)

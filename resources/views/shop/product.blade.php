@@ -9,13 +9,16 @@
             @endforeach
         </nav>
         <div class="grid md:grid-cols-[280px_1fr] gap-8">
-            <div class="border border-(--line) rounded-lg p-6 bg-(--paper) self-start"><x-picture class="w-full" :colors="$product->colors" :about="collect($trail)->pluck('name')->implode(' ') . ' ' . $product->name" :label="$product->name" /></div>
+            <div class="border border-(--line) rounded-lg p-6 bg-(--paper) self-start"><x-picture class="w-full"
+                :colors="$product->colors" :about="collect($trail)->pluck('name')->implode(' ') . ' ' . $product->name"
+                :label="$product->name" /></div>
             <div class="grid gap-4 content-start">
                 <h1>{{ $product->name }}</h1>
                 <p class="mono soft">{{ $product->sku }}</p>
                 <p class="big">
                     @if ($product->priceFrom !== null)
-                        {{ $product->priceTo > $product->priceFrom ? 'from ' : '' }}{{ Format::money($product->priceFrom, $product->currency ?? $currency) }}
+                        {{ $product->priceTo > $product->priceFrom ? 'from ' : '' }}{{ Format::money($product->priceFrom,
+                            $product->currency ?? $currency) }}
                     @endif
                 </p>
                 @if ($product->description)
@@ -32,7 +35,8 @@
                                 <dd>
                                     @foreach (array_unique($values) as $text)
                                         @php($its = $pages["{$label}:{$text}"] ?? null)@if ($its)
-                                            <a href="{{ route('shop.value', [$its['directory'], $its['slug']]) }}" class="inline-flex gap-2 items-center">
+                                            <a href="{{ route('shop.value', [$its['directory'], $its['slug']]) }}"
+                                                class="inline-flex gap-2 items-center">
                                                 @if ($its['picture'])
                                                     <img class="brand-mark" src="{{ route('shop.picture', $its['picture']) }}" alt="">
                                                 @endif{{ $text }}

@@ -10,7 +10,8 @@
         @foreach ($address->fields() as $name => $text)
             <input type="hidden" name="{{ $name }}" value="{{ $text }}">
         @endforeach
-                    <label class="soft small" for="sort">Sorted by</label><select class="select small w-auto" id="sort" name="sort" x-on:change="send" data-acts>
+                    <label class="soft small" for="sort">Sorted by</label>
+                    <select class="select small w-auto" id="sort" name="sort" x-on:change="send" data-acts>
                         @foreach ($page->sorts as $sort)
                             <option value="{{ $sort->slug }}" @selected($sort->slug === $address->sort)>{{ $sort->name }}</option>
                         @endforeach
@@ -24,7 +25,8 @@
 @if ($page->chips() !== [])
     <div class="flex flex-wrap gap-2 pb-3">
         @foreach ($page->chips() as $chip)
-            <a class="chip" href="{{ $chip['url'] }}">{{ $chip['label'] }} <span class="x" aria-hidden="true">×</span><span class="sr-only">remove</span></a>
+            <a class="chip" href="{{ $chip['url'] }}">{{ $chip['label'] }} <span class="x" aria-hidden="true">×</span><span
+                class="sr-only">remove</span></a>
         @endforeach
         <a class="chip" href="{{ $address->cleared()->url() }}">
             Clear all</a>
@@ -44,13 +46,15 @@
             <p class="soft">Try fewer or other words, or look through the departments.</p>
         @endif
         @if ($address->isNarrowed())
-        <a class="button" href="{{ $address->cleared()->url() }}">Clear all</a>@else<a class="button" href="{{ route('shop') }}">All products</a>
+        <a class="button" href="{{ $address->cleared()->url() }}">Clear all</a>@else<a class="button"
+            href="{{ route('shop') }}">All products</a>
         @endif
     </div>
 @endif
 @include('shop.goods', ['about' => $category->path ?? ''])
 @if ($page->hidden > 0)
-    <p class="pt-4"><a href="{{ $address->withSoldOut(true)->url() }}">Show {{ Format::count($page->hidden, 'sold-out product') }} too</a></p>
+    <p class="pt-4"><a href="{{ $address->withSoldOut(true)->url() }}"
+        >Show {{ Format::count($page->hidden, 'sold-out product') }} too</a></p>
 @elseif ($address->soldOut)
     <p class="pt-4"><a href="{{ $address->withSoldOut(false)->url() }}">Hide what is sold out</a></p>
 @endif

@@ -19,9 +19,11 @@
     </section>
     <div class="body" id="listing">
         <div id="narrow" role="complementary" aria-label="Narrow down">
-            <div class="drawer-head"><b>Narrow down</b><button class="button small" type="button" x-on:click="shut" x-cloak>Close</button></div>
+            <div class="drawer-head"><b>Narrow down</b><button class="button small" type="button" x-on:click="shut"
+                x-cloak>Close</button></div>
             @include('shop.filters')
-            <div class="drawer-foot"><a class="button main" href="#listing" x-on:click.prevent="shut">Show {{ Format::count($page->products, 'product') }}</a></div>
+            <div class="drawer-foot"><a class="button main" href="#listing"
+                x-on:click.prevent="shut">Show {{ Format::count($page->products, 'product') }}</a></div>
         </div>
         <main>@include('shop.results', ['category' => null])</main>
     </div>

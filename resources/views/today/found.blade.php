@@ -15,7 +15,8 @@
         <h3>{{ Format::count(array_sum(array_column($gaps, 'missing')), 'expected value') }} missing</h3>
         <p class="flex flex-wrap gap-2">
             @foreach (array_slice($gaps, 0, 6) as $gap)
-                <a class="chip" href="{{ route('products', ['where' => ["gap:{$gap['slug']}"], 'columns' => [$gap['slug']]]) }}">{{ $gap['label'] }}
+                <a class="chip" href="{{ route('products', ['where' => ["gap:{$gap['slug']}"],
+                    'columns' => [$gap['slug']]]) }}">{{ $gap['label'] }}
                     <b>{{ Format::number($gap['missing']) }}</b></a>
             @endforeach
         </p><a class="button small justify-self-start" href="{{ route('rules') }}">Fill by rules</a>

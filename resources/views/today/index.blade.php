@@ -20,33 +20,38 @@
                 <div class="big">{{ $edition?->id ?? '–' }}</div><span class="soft">edition that shoppers see</span>
             </div>
         </div>
-        @php($quiet = $inbox === [] && $proposed->isEmpty() && $held->isEmpty() && $newcomers === [] && $running->isEmpty() && $broken->isEmpty() && $unread === [] && $silent === [] && ($drift ?? 0) === 0 && $products > 0 && $filters > 0)
+        @php($quiet = $inbox === [] && $proposed->isEmpty() && $held->isEmpty() && $newcomers === [] && $running->isEmpty()
+            && $broken->isEmpty() && $unread === [] && $silent === [] && ($drift ?? 0) === 0 && $products > 0 && $filters > 0)
         <h2>{{ $quiet ? 'Nothing waits for a decision' : 'What waits for you' }}</h2>
         <div class="cards">
             @foreach ($running as $reading)
                 <section class="card waits">
                     <h3>{{ $reading->feed->name }} is {{ $reading->state->label() }}</h3>
                     <p class="soft">{{ $reading->file_name }}</p><a class="button small justify-self-start"
-                        href="{{ route('readings.show', $reading) }}">{{ $reading->state->isRunning() ? 'See how far it is' : 'Read it' }}</a>
+                        href="{{ route('readings.show', $reading) }}">{{ $reading->state->isRunning() ? 'See how far it is'
+                            : 'Read it' }}</a>
                 </section>
             @endforeach
             @foreach ($broken as $reading)
                 <section class="card waits">
                     <h3>{{ $reading->feed->name }} was not read</h3>
-                    <p class="soft">{{ $reading->file_name }}. {{ $reading->message }}</p><a class="button small justify-self-start" href="{{ route('readings.show', $reading) }}">Do it
+                    <p class="soft">{{ $reading->file_name }}. {{ $reading->message }}</p>
+                    <a class="button small justify-self-start" href="{{ route('readings.show', $reading) }}">Do it
                         again</a>
                 </section>
             @endforeach
             @if ($inbox !== [])
                 <section class="card waits">
                     <h3>{{ Format::count(count($inbox), 'file') }} in the inbox</h3>
-                    <p class="soft cut">{{ implode(', ', $inbox) }}</p><a class="button small justify-self-start" href="{{ route('feeds') }}">Check and read</a>
+                    <p class="soft cut">{{ implode(', ', $inbox) }}</p>
+                    <a class="button small justify-self-start" href="{{ route('feeds') }}">Check and read</a>
                 </section>
             @endif
             @if ($proposed->isNotEmpty())
                 <section class="card waits">
                     <h3>{{ Format::count($proposed->count(), 'proposed definition') }}</h3>
-                    <p class="soft">{{ $proposed->pluck('label')->take(6)->join(', ') }}{{ $proposed->count() > 6 ? ' …' : '' }}</p><a class="button small justify-self-start"
+                    <p class="soft">{{ $proposed->pluck('label')->take(6)->join(', ') }}{{ $proposed->count() > 6 ? ' …'
+                        : '' }}</p><a class="button small justify-self-start"
                         href="{{ route('definitions') }}">Accept or leave aside</a>
                 </section>
             @endif
@@ -59,7 +64,8 @@
                                 <b>{{ $one['new'] }}</b></a>
                         @endforeach
                     </p>
-                    <p class="soft">{{ Format::count(array_sum(array_column($newcomers, 'resolved')), 'spelling') }} found their place by themselves.</p><a
+                    <p class="soft">{{ Format::count(array_sum(array_column($newcomers, 'resolved')), 'spelling') }} found their
+                        place by themselves.</p><a
                         class="button small justify-self-start" href="{{ route('newcomers') }}">Decide</a>
                 </section>
             @endif
@@ -68,20 +74,23 @@
                     <h3>{{ Format::count($held->count(), 'value') }} held back from shoppers</h3>
                     <p class="flex flex-wrap gap-2">
                         @foreach ($held->take(8) as $value)
-                            <a class="chip" href="{{ route('values.show', [$value->definition, 'value' => $value->id]) }}">{{ $value->label }} <span
+                            <a class="chip" href="{{ route('values.show', [$value->definition,
+                                'value' => $value->id]) }}">{{ $value->label }} <span
                                     class="soft">{{ $value->definition->label }}</span></a>
                         @endforeach
                     </p>
                 </section>
             @endif
             @if ($products > 0)
-                <div class="contents" hx-get="{{ route('today.found') }}" hx-trigger="load" hx-swap="outerHTML"><noscript><a class="button" href="{{ route('expected') }}">Look for
+                <div class="contents" hx-get="{{ route('today.found') }}" hx-trigger="load" hx-swap="outerHTML"><noscript><a
+                    class="button" href="{{ route('expected') }}">Look for
                             gaps</a></noscript></div>
             @endif
             @foreach ($unread as $field)
                 <section class="card waits">
                     <h3>{{ Format::count((int) $field->texts, 'text') }} that {{ $field->label }} cannot read</h3>
-                    <p class="soft">For example: {{ $field->sample }}</p><a class="button small justify-self-start" href="{{ route('values.unread', $field->slug) }}">Say what they
+                    <p class="soft">For example: {{ $field->sample }}</p>
+                    <a class="button small justify-self-start" href="{{ route('values.unread', $field->slug) }}">Say what they
                         mean</a>
                 </section>
             @endforeach
@@ -97,24 +106,28 @@
             @if ($products > 0 && $filters === 0)
                 <section class="card waits">
                     <h3>The line-up has no filters</h3>
-                    <p class="soft">Shoppers see products and nothing to narrow them by.</p><a class="button small justify-self-start" href="{{ route('line-ups') }}">Add filters</a>
+                    <p class="soft">Shoppers see products and nothing to narrow them by.</p>
+                    <a class="button small justify-self-start" href="{{ route('line-ups') }}">Add filters</a>
                 </section>
             @endif
             @if ($products === 0)
                 <section class="card waits">
                     <h3>The catalog is empty</h3>
-                    <p class="soft">It begins with a supplier's file.</p><a class="button small justify-self-start" href="{{ route('feeds') }}">Choose a file</a>
+                    <p class="soft">It begins with a supplier's file.</p>
+                    <a class="button small justify-self-start" href="{{ route('feeds') }}">Choose a file</a>
                 </section>
             @elseif ($edition === null)
                 <section class="card waits">
                     <h3>Nothing is published yet</h3>
-                    <p class="soft">The storefront opens with edition 1.</p><a class="button small justify-self-start" href="{{ route('publishing') }}">Look at what would be
+                    <p class="soft">The storefront opens with edition 1.</p>
+                    <a class="button small justify-self-start" href="{{ route('publishing') }}">Look at what would be
                         published</a>
                 </section>
             @elseif ($drift)
                 <section class="card waits">
                     <h3>{{ Format::count($drift, 'difference') }} since edition {{ $edition->id }}</h3>
-                    <p class="soft">Shoppers do not see them yet.</p><a class="button small justify-self-start" href="{{ route('publishing') }}">Look and publish</a>
+                    <p class="soft">Shoppers do not see them yet.</p>
+                    <a class="button small justify-self-start" href="{{ route('publishing') }}">Look and publish</a>
                 </section>
             @endif
         </div>
@@ -124,7 +137,8 @@
 @section('panel')
     <h2>Latest changes</h2>
     @forelse ($latest as $change)
-        <a class="grid gap-0.5 no-underline border-b pb-2 border-(--line)" href="{{ route('history', ['entry' => $change->id]) }}"><span>{{ $change->summary }}</span><span
+        <a class="grid gap-0.5 no-underline border-b pb-2 border-(--line)"
+            href="{{ route('history', ['entry' => $change->id]) }}"><span>{{ $change->summary }}</span><span
                 class="small soft">{{ $change->user?->name ?? 'command line' }} · {{ $change->created_at->diffForHumans() }}</span></a>
     @empty
         <p class="soft">What people do is listed here, with its way back.</p>

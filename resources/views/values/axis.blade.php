@@ -4,7 +4,8 @@
 @php($places = $map->places())
 @php($height = (int) max(120, max([0, ...array_map(fn($at) => $at['y'] + $at['r'], $places)]) + 20))
 @if ($map->line)<svg class="map" viewBox="0 0 {{ MapLens::WIDTH }} {{ $height + 34 }}" role="img"
-        aria-label="{{ Format::count(count($map->points), 'number') }} from {{ Format::number($map->line->from) }} to {{ Format::number($map->line->to) }} {{ $map->unit }}">
+        aria-label="{{ Format::count(count($map->points),
+            'number') }} from {{ Format::number($map->line->from) }} to {{ Format::number($map->line->to) }} {{ $map->unit }}">
         <line class="map-axis" x1="20" x2="{{ MapLens::WIDTH - 20 }}" y1="{{ $height }}" y2="{{ $height }}" />
         @foreach ($map->line->marks() as $mark)
             @php($x = round(30 + $map->line->place($mark) * (MapLens::WIDTH - 60), 1))
@@ -28,7 +29,8 @@
 @php($far = array_filter($map->points, fn($point) => $point['outlier']))
 @if ($far !== [])
     <p class="note">Far from the rest:
-        {{ implode(', ', array_map(fn($point) => $point['label'], array_slice($far, 0, 6))) }}{{ count($far) > 6 ? ' and ' . (count($far) - 6) . ' more' : '' }}. A slip in the unit,
+        {{ implode(', ', array_map(fn($point) => $point['label'], array_slice($far, 0, 6))) }}{{ count($far) > 6 ? ' and '
+            . (count($far) - 6) . ' more' : '' }}. A slip in the unit,
         or right as they are?</p>
 @endif
 <table class="grid-table dense">
@@ -50,8 +52,10 @@
                     <div class="spellings">
                         @foreach (array_slice($point['members'], 0, 12) as $member)
                             @if ($picks && $member['value'])
-                                <label class="cube" data-row><input class="pick" type="checkbox" name="pick[]" value="{{ $member['value'] }}"
-                                        aria-label="Select {{ $member['label'] }}" @checked(in_array($member['value'], $picked, true)) data-stop><span class="name">{{ $member['label'] }}</span> <span
+                                <label class="cube" data-row><input class="pick" type="checkbox" name="pick[]"
+                                    value="{{ $member['value'] }}"
+                                        aria-label="Select {{ $member['label'] }}" @checked(in_array($member['value'], $picked,
+                                            true)) data-stop><span class="name">{{ $member['label'] }}</span> <span
                                     class="n">{{ Format::number($member['products']) }}</span></label>@else<span><span
                                         class="mono">{{ Format::spelling(mb_strimwidth($member['label'], 0, 60, '…')) }}</span> <span
                                         class="n">{{ Format::number($member['products']) }}</span></span>

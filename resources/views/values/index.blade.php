@@ -8,7 +8,8 @@
     @if ($attributes->isEmpty())
         <div class="empty">
             <h2>No attributes yet</h2>
-            <p class="soft">An attribute has a list of values: color, material, hair. They come with a feed, or are defined by hand.</p><a class="button"
+            <p class="soft">An attribute has a list of values: color, material, hair. They come with a feed, or are defined by
+                hand.</p><a class="button"
                 href="{{ route('feeds') }}">Read a feed</a>
         </div>
     @else
@@ -28,7 +29,8 @@
                         <td><a class="name" data-stop href="{{ route('values.show', $attribute) }}">{{ $attribute->label }}</a></td>
                         <td class="num">{{ Format::number($spellings[$attribute->id] ?? 0) }}</td>
                         <td class="num">{{ Format::number($attribute->values_count) }}</td>
-                        <td><span class="tag {{ $attribute->state === App\Definitions\State::Accepted ? 'settled' : 'waiting' }}">{{ $attribute->state->label() }}</span></td>
+                        <td><span class="tag {{ $attribute->state === App\Definitions\State::Accepted ? 'settled'
+                            : 'waiting' }}">{{ $attribute->state->label() }}</span></td>
                         <td class="num">
                             @if ($new = $newcomers[$attribute->id] ?? 0)
                                 <a href="{{ route('newcomers', $attribute) }}">{{ Format::number($new) }}</a>
@@ -65,5 +67,6 @@
 @endsection
 @section('panel')
     <h2>Choose an attribute</h2>
-    <p class="soft">Its values open with the spellings that suppliers use for them. Two that mean the same are merged there, and looks are given.</p>
+    <p class="soft">Its values open with the spellings that suppliers use for them. Two that mean the same are merged there, and
+        looks are given.</p>
 @endsection

@@ -32,15 +32,19 @@
                 @foreach ($rows as $row)
                     @php($used = $origins['used'][$row->value->id] ?? [])
                     @php($since = $origins['since'][$row->value->id] ?? null)
-                    <tr data-row data-id="{{ $row->value->id }}" data-name="{{ $row->value->label }}" @class(['open' => $open?->value->id === $row->value->id])>
-                        <td><input class="pick" type="checkbox" name="pick[]" value="{{ $row->value->id }}" aria-label="Select {{ $row->value->label }}"
+                    <tr data-row data-id="{{ $row->value->id }}" data-name="{{ $row->value->label }}"
+                        @class(['open' => $open?->value->id === $row->value->id])>
+                        <td><input class="pick" type="checkbox" name="pick[]" value="{{ $row->value->id }}"
+                            aria-label="Select {{ $row->value->label }}"
                                 @checked(in_array($row->value->id, $picked, true)) data-stop></td>
                         @if ($byHand)
-                            <td><button type="button" class="handle" id="handle-{{ $row->value->id }}" aria-label="Move {{ $row->value->label }}: Alt and arrow keys"
+                            <td><button type="button" class="handle" id="handle-{{ $row->value->id }}"
+                                aria-label="Move {{ $row->value->label }}: Alt and arrow keys"
                                     title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small /></button></td>
                         @endif
                         <td class="cut"><a class="name" href="{{ $show . '?' . $kept . 'value=' . $row->value->id }}"
-                                data-rename="{{ str_replace('ID', (string) $row->value->id, $rename) }}" title="F2 renames it in its place"><x-cube :label="$row->value->label"
+                                data-rename="{{ str_replace('ID', (string) $row->value->id, $rename) }}"
+                                    title="F2 renames it in its place"><x-cube :label="$row->value->label"
                                     :look="$row->value->look()" /></a>
                             @if ($row->value->retired)
                                 <span class="tag">retired</span>
@@ -51,14 +55,17 @@
                         <td class="num">
                             @if ($row->products)
                                 <a href="{{ $products . '?where[]=' . rawurlencode("{$definition->slug}:{$row->value->slug}") }}"
-                                aria-label="{{ $row->products }} products with {{ $row->value->label }}">{{ Format::number($row->products) }}</a>@else<span
+                                aria-label="{{ $row->products }} products with {{ $row->value->label }}"
+                                >{{ Format::number($row->products) }}</a>@else<span
                                     class="soft">0</span>
                             @endif
                         </td>
                         <td>
                             <div class="spellings">@php($first = $bench->firstSpellings($row)) @foreach ($first as $spelling)
                                     <span><a class="mono"
-                                            href="{{ $show . '?spelling=' . $spelling['id'] }}">{{ Format::spelling(mb_strimwidth($spelling['text'], 0, 40, '…')) }}</a>
+                                            href="{{ $show . '?spelling='
+                                                . $spelling['id'] }}">{{ Format::spelling(mb_strimwidth($spelling['text'], 0, 40,
+                                                '…')) }}</a>
                                         <span class="n">{{ Format::number($spelling['products']) }}</span></span>
                                     @endforeach @if (count($row->spellings) > count($first))
                                         <span class="soft">+ {{ count($row->spellings) - count($first) }} more</span>
@@ -68,12 +75,14 @@
                         @if ($umbrellas->isNotEmpty())
                             <td>
                                 @if ($row->value->umbrella)
-                                    <a class="tray" href="{{ $show . '?umbrella=' . $row->value->umbrella_id }}"><x-cube :label="$row->value->umbrella->label"
+                                    <a class="tray" href="{{ $show . '?umbrella=' . $row->value->umbrella_id }}"><x-cube
+                                        :label="$row->value->umbrella->label"
                                             :look="$row->value->umbrella->look()" /></a>
                                 @endif
                             </td>
                         @endif
-                        <td class="small soft cut">{{ implode(', ', array_slice(array_map(fn($name, $n) => "{$name} {$n}", array_keys($used), $used), 0, 2)) }}@if (count($used) > 2)
+                        <td class="small soft cut">{{ implode(', ', array_slice(array_map(fn($name, $n) => "{$name} {$n}",
+                            array_keys($used), $used), 0, 2)) }}@if (count($used) > 2)
                                 +{{ count($used) - 2 }}
                             @endif
                         </td>
@@ -85,7 +94,8 @@
                 @endforeach
             </tbody>
         </table>
-        <div class="bar foot"><span role="status"><b x-text="picked">{{ count($picked) }}</b> selected</span><button type="button" class="button bare small"
+        <div class="bar foot"><span role="status"><b x-text="picked">{{ count($picked) }}</b> selected</span><button type="button"
+            class="button bare small"
                 x-on:click="none">none</button><noscript><button class="button small">See what merging would do</button></noscript>
             @if ($pages > 1)<span class="pager">
                     @if ($page > 1)
@@ -97,11 +107,13 @@
                         <a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page + 1]) }}">Next</a>
                     @endif
                 </span>@endif
-            <span class="ml-auto soft"><kbd>Space</kbd> select <kbd>Enter</kbd> open <kbd>F2</kbd> rename <kbd>M</kbd> merge <kbd>?</kbd> keys</span>
+            <span class="ml-auto soft"><kbd>Space</kbd> select <kbd>Enter</kbd> open <kbd>F2</kbd> rename <kbd>M</kbd> merge
+            <kbd>?</kbd> keys</span>
         </div>
     </form>
     @if ($byHand)
-        <form method="post" action="{{ route('values.order', $definition) }}" data-order hidden>@csrf<input type="hidden" name="order" value="hand"></form>
+        <form method="post" action="{{ route('values.order', $definition) }}" data-order hidden>@csrf<input type="hidden"
+            name="order" value="hand"></form>
         <p class="sr-only" role="status" data-said></p>
     @endif
 </div>

@@ -9,24 +9,30 @@
         </select>
         <span class="swatches">
             @for ($i = 0; $i < 3; $i++)
-                <input type="color" name="colors[]" value="{{ $colors[$i] ?? ($colors[0] ?? (Lokum\Color\ColorNames::in($label)[$i] ?? '#b9a996')) }}"
+                <input type="color" name="colors[]" value="{{ $colors[$i] ?? ($colors[0]
+                    ?? (Lokum\Color\ColorNames::in($label)[$i] ?? '#b9a996')) }}"
                     aria-label="Color {{ $i + 1 }}">
             @endfor
         </span>
     </div>
-    <div class="flex gap-2"><input class="input small" name="color_name" placeholder="or by name: black and white" aria-label="Color by name" autocomplete="off"><label
-            class="button small bare" tabindex="0">from a picture<input type="file" accept="image/png,image/jpeg,image/webp" class="sr-only" data-sample-from
+    <div class="flex gap-2"><input class="input small" name="color_name" placeholder="or by name: black and white"
+        aria-label="Color by name" autocomplete="off"><label
+            class="button small bare" tabindex="0">from a picture<input type="file" accept="image/png,image/jpeg,image/webp"
+                class="sr-only" data-sample-from
                 aria-label="Take a color from a picture"></label></div>
-    <canvas class="sample" hidden tabindex="0" role="application" aria-label="Picture: arrow keys move the cross, Enter takes the color"></canvas>
+    <canvas class="sample" hidden tabindex="0" role="application"
+        aria-label="Picture: arrow keys move the cross, Enter takes the color"></canvas>
     <p class="small soft" data-sampled role="status"></p>
     <x-error for="colors" />
 </div>
 <div class="field"><label for="look_picture">Picture or pattern</label>
     @if ($look->picture)
-        <div class="flex gap-3 items-center"><img class="value-thumb" src="{{ route('shop.picture', $look->picture) }}" alt="Pattern of {{ $label }}"><label
+        <div class="flex gap-3 items-center"><img class="value-thumb" src="{{ route('shop.picture', $look->picture) }}"
+            alt="Pattern of {{ $label }}"><label
                 class="check"><input type="checkbox" name="no_look_picture" value="1"><span>Take it away</span></label></div>
     @endif
-    <input class="input small" type="file" id="look_picture" name="look_picture" accept="image/png,image/jpeg,image/webp"><x-error for="picture" />
+    <input class="input small" type="file" id="look_picture" name="look_picture" accept="image/png,image/jpeg,image/webp"><x-error
+        for="picture" />
 </div>
 <div class="field"><label for="look_label">What shoppers read</label><input class="input" id="look_label" name="look_label" maxlength="100"
         value="{{ old('look_label', $look->label) }}" placeholder="{{ $label }}"></div>

@@ -35,7 +35,8 @@
     @endforeach
     <div>
         <dt>Next delivery</dt>
-        <dd>{{ Format::count(count($merge->plan->moves()), 'spelling') }} {{ count($merge->plan->moves()) === 1 ? 'lands' : 'land' }} here</dd>
+        <dd>{{ Format::count(count($merge->plan->moves()), 'spelling') }} {{ count($merge->plan->moves()) === 1 ? 'lands'
+            : 'land' }} here</dd>
     </div>
 </dl>
 @include('values.pages', ['pages' => $merge->pages])

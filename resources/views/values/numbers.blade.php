@@ -17,7 +17,8 @@
 @endsection
 @section('panel')
     <h2>Numbers as they are written</h2>
-    <p class="soft">One dot for each number in {{ $definition->unit ?: 'its unit' }}, as large as its products. Texts that mean the same number stand together already; nothing needs
+    <p class="soft">One dot for each number in {{ $definition->unit ?: 'its unit' }}, as large as its products. Texts that mean
+        the same number stand together already; nothing needs
         to be merged.</p>
     <dl class="figures">
         <div>

@@ -7,14 +7,16 @@
 @endsection
 @section('lens')
     <span class="lens"><a href="{{ route('values.review', $definition) }}" @if (!$batch) aria-current="true" @endif>One by one
-        <b>{{ $waiting }}</b></a><a href="{{ route('values.review', [$definition, 'batch' => 1]) }}" @if ($batch) aria-current="true" @endif>Certain ones
+        <b>{{ $waiting }}</b></a><a href="{{ route('values.review', [$definition, 'batch' => 1]) }}" @if ($batch)
+            aria-current="true" @endif>Certain ones
     <b>{{ count($certain) }}</b></a></span>
 @endsection
 @section('work')
     @if ($batch)
         @if ($certain === [])
             <div class="empty">
-                <h2>No certain ones are left</h2><a class="button" href="{{ route('values.review', $definition) }}">Look at the others one by one</a>
+                <h2>No certain ones are left</h2>
+                <a class="button" href="{{ route('values.review', $definition) }}">Look at the others one by one</a>
             </div>
         @else
             <form method="post" action="{{ route('values.review.batch', $definition) }}" id="batch">@csrf
@@ -49,18 +51,24 @@
         <div class="empty">
             <h2>{{ $proposals === [] ? 'No look-alikes' : 'Nothing is left but what you put off' }}</h2>
             <p class="soft">
-                {{ $proposals === [] ? 'No two values of ' . $definition->label . ' look like the same thing. New ones come with the next delivery.' : Format::count(count($later), 'group') . ' for later.' }}
+                {{ $proposals === [] ? 'No two values of ' . $definition->label
+                    . ' look like the same thing. New ones come with the next delivery.' : Format::count(count($later), 'group')
+                    . ' for later.' }}
             </p>
             @if ($later !== [])
-            <a class="button" href="{{ route('values.review', $definition) }}">Look at them now</a>@else<a class="button" href="{{ route('values.show', $definition) }}">All
+            <a class="button" href="{{ route('values.review', $definition) }}">Look at them now</a>@else<a class="button"
+                href="{{ route('values.show', $definition) }}">All
                     values</a>
             @endif
         </div>
     @else
         <div class="pad grid gap-4 max-w-[760px]">
-            <p class="soft">{{ Format::count($waiting, 'group') }} to decide on · {{ implode('; ', array_slice($proposal->evidence, 0, 3)) }}</p>
-            <form method="get" action="{{ route('values.review', $definition) }}" id="group" class="grid gap-2" hx-sync="this:replace" hx-get="{{ route('values.review', $definition) }}"
-                hx-trigger="change" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML"><input type="hidden" name="later" value="{{ implode(',', $later) }}">
+            <p class="soft">{{ Format::count($waiting, 'group') }} to decide on · {{ implode('; ',
+                array_slice($proposal->evidence, 0, 3)) }}</p>
+            <form method="get" action="{{ route('values.review', $definition) }}" id="group" class="grid gap-2"
+                hx-sync="this:replace" hx-get="{{ route('values.review', $definition) }}"
+                hx-trigger="change" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML"><input type="hidden" name="later"
+                    value="{{ implode(',', $later) }}">
                 <table class="grid-table">
                     <thead>
                         <tr>
@@ -74,9 +82,11 @@
                     <tbody>
                         @foreach ($proposal->values as $id)
                             @php($value = $values[$id])<tr data-row>
-                                <td><input class="pick" type="checkbox" name="pick[]" value="{{ $id }}" @checked(in_array($id, $ticked, true)) data-stop
+                                <td><input class="pick" type="checkbox" name="pick[]" value="{{ $id }}"
+                                    @checked(in_array($id, $ticked, true)) data-stop
                                         aria-label="{{ $value->label }} is the same"></td>
-                                <td><input type="radio" name="keep" value="{{ $id }}" @checked($id === $keep) aria-label="{{ $value->label }} stays"></td>
+                                <td><input type="radio" name="keep" value="{{ $id }}" @checked($id === $keep)
+                                    aria-label="{{ $value->label }} stays"></td>
                                 <td><x-cube :label="$value->label" :look="$value->look()" class="strong" /></td>
                                 <td class="num">{{ Format::number($known[$id]->products ?? 0) }}</td>
                                 <td class="soft small">{{ mb_strimwidth(implode(', ', $samples[$id]), 0, 90, '…') }}</td>
@@ -90,7 +100,8 @@
                     <h2 class="label">Then</h2>
                     <ol class="grid gap-1">
                         @foreach ($next as $one)
-                            <li class="flex gap-3 justify-between small"><span>{{ implode(' · ', array_map(fn (int $id): string => $labels[$id] ?? '', $one->values)) }}</span>
+                            <li class="flex gap-3 justify-between small"><span>{{ implode(' · ',
+                                array_map(fn (int $id): string => $labels[$id] ?? '', $one->values)) }}</span>
                                 <span class="soft">{{ $one->evidence[0] }}</span>
                             </li>
                         @endforeach
@@ -106,7 +117,8 @@
 @section('panel')
     @if ($batch)
         <h2>Take the certain ones</h2>
-        <p class="soft">Groups whose members have the same letters, the same words or the same measure. Look over the list, take a tick away where it is wrong, and merge all of them
+        <p class="soft">Groups whose members have the same letters, the same words or the same measure. Look over the list, take a
+            tick away where it is wrong, and merge all of them
             in one step.</p>
         @can('edit')
             @if ($certain !== [])
@@ -129,7 +141,8 @@
                 @foreach ($ticked as $id)
                     <input type="hidden" name="pick[]" value="{{ $id }}">
                 @endforeach
-                <div class="field"><label for="label">Called</label><input class="input" id="label" name="label" maxlength="500" value="{{ $labels[$keep] ?? '' }}"></div>
+                <div class="field"><label for="label">Called</label><input class="input" id="label" name="label" maxlength="500"
+                    value="{{ $labels[$keep] ?? '' }}"></div>
                 <button class="button main" name="do" value="merge" data-key="m" @disabled($merge === null)>Merge <kbd>M</kbd></button>
                 <button class="button" name="do" value="gather" data-key="g" @disabled($ticked === [])
                     title="They stay what they are; shoppers tick them as one, under this name">Gather under this name <kbd>G</kbd></button>

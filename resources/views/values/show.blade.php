@@ -9,9 +9,11 @@
 @section('lens')
     <nav class="lens" aria-label="Lenses">
         @foreach (Workbench::LENSES as $lens => $name)
-            <a href="{{ route('values.show', [$definition, ...$lens === 'list' ? [] : ['lens' => $lens], ...request()->only('q', 'show', 'pick', 'value')]) }}" data-carries
+            <a href="{{ route('values.show', [$definition, ...$lens === 'list' ? [] : ['lens' => $lens], ...request()->only('q',
+                'show', 'pick', 'value')]) }}" data-carries
                 @if ($bench->lens === $lens) aria-current="page" @endif>{{ $name }}</a>
-            @endforeach @if ($definition->kind === Lokum\Vocabulary\Kind::Choice)<a href="{{ route('values.review', $definition) }}" data-key="r"
+            @endforeach @if ($definition->kind === Lokum\Vocabulary\Kind::Choice)<a href="{{ route('values.review',
+                $definition) }}" data-key="r"
                     title="Review look-alikes (R)">Review @if ($lookAlikes)
                         <span class="badge">{{ $lookAlikes }}</span>
                     @endif
@@ -26,25 +28,31 @@
 @section('work')
     @php($figures = $bench->figures())
     <div class="bar">
-        <span><b class="strong">{{ Format::number($figures['spellings']) }}</b> spellings</span><span><b class="strong">{{ Format::number($figures['values']) }}</b>
+        <span><b class="strong">{{ Format::number($figures['spellings']) }}</b> spellings</span><span><b
+            class="strong">{{ Format::number($figures['values']) }}</b>
             values</span><span><b class="strong">{{ Format::number($figures['terms']) }}</b> terms shoppers see</span>
         @if ($newcomers)
             <a class="chip" href="{{ route('newcomers', $definition) }}"><b>{{ $newcomers }}</b> newcomers</a>
         @endif
         @if ($definition->kind === Lokum\Vocabulary\Kind::Choice)
-            <a class="chip" href="{{ route('values.umbrellas', [$definition, 'by' => $colored > 3 ? 'color' : 'words']) }}">propose umbrellas</a>
+            <a class="chip" href="{{ route('values.umbrellas', [$definition, 'by' => $colored > 3 ? 'color'
+                : 'words']) }}">propose umbrellas</a>
         @endif
-        <form class="ml-auto flex items-center gap-2" method="get" x-data="sendsItself"><input type="hidden" name="q" value="{{ request('q') }}"><label class="sr-only"
+        <form class="ml-auto flex items-center gap-2" method="get" x-data="sendsItself"><input type="hidden" name="q"
+            value="{{ request('q') }}"><label class="sr-only"
                 for="show">Only</label><select class="select small w-auto max-w-[124px]" id="show" name="show" x-on:change="send" data-acts>
-                @foreach (['' => 'all values', 'several' => 'several spellings', 'loose' => 'under no umbrella', 'bare' => 'without a look', 'unused' => 'unused', 'held' => 'hidden from shoppers'] as $show => $name)
+                @foreach (['' => 'all values', 'several' => 'several spellings', 'loose' => 'under no umbrella',
+                    'bare' => 'without a look', 'unused' => 'unused', 'held' => 'hidden from shoppers'] as $show => $name)
                     <option value="{{ $show }}" @selected((string) request('show') === $show)>{{ $name }}</option>
                 @endforeach
             </select>
             <noscript><button class="button small">Show</button></noscript>
         </form>
         @if ($bench->lens === 'list')
-            <form class="flex items-center gap-2" method="post" action="{{ route('values.order', $definition) }}" x-data="sendsItself">@csrf<label class="sr-only"
-                    for="order">In order</label><select class="select small w-auto max-w-[118px]" id="order" name="order" x-on:change="send" data-acts>
+            <form class="flex items-center gap-2" method="post" action="{{ route('values.order', $definition) }}"
+                x-data="sendsItself">@csrf<label class="sr-only"
+                    for="order">In order</label>
+                    <select class="select small w-auto max-w-[118px]" id="order" name="order" x-on:change="send" data-acts>
                     @foreach ($orders as $order)
                         <option value="{{ $order->value }}" @selected($order === $definition->term_order)>{{ $order->label() }}</option>
                     @endforeach
@@ -56,7 +64,8 @@
                 @foreach (request()->only('q', 'show', 'in', 'shown') as $name => $given)
                     <input type="hidden" name="{{ $name }}" value="{{ $given }}">
                 @endforeach
-                <label class="sr-only" for="sort">By</label><select class="select small w-auto" id="sort" name="sort" x-on:change="send" data-acts>
+                <label class="sr-only" for="sort">By</label>
+                <select class="select small w-auto" id="sort" name="sort" x-on:change="send" data-acts>
                     @foreach (['' => 'by products', 'name' => 'by name', 'order' => 'in their order'] as $sort => $name)
                         <option value="{{ $sort }}" @selected((string) request('sort') === $sort)>{{ $name }}</option>
                     @endforeach
@@ -69,7 +78,8 @@
         <div class="empty">
             <h2>{{ $bench->all === [] ? 'No values yet' : 'No value fits' }}</h2>
             @if ($bench->all !== [])
-                <a class="button" href="{{ route('values.show', [$definition, 'lens' => $bench->lens]) }}">Show all {{ count($bench->all) }}</a>
+                <a class="button" href="{{ route('values.show', [$definition, 'lens' => $bench->lens]) }}">Show all
+                    {{ count($bench->all) }}</a>
             @endif
         </div>
     @else

@@ -36,9 +36,12 @@
     <p class="note">{{ $why }}</p>
 @else
     @can('edit')
-        <form method="post" action="{{ route('values.spelling', [$definition, $spelling]) }}" class="grid gap-3">@csrf<input type="hidden" name="lens" value="{{ $bench->lens }}">
-            <button class="button @if (!$to) main @endif" name="own" value="1" formnovalidate data-key="o">A value of its own <kbd>O</kbd></button>
-            <div class="field"><label for="to">Or a spelling of</label><input class="input" id="to" name="to" list="values" required maxlength="500"
+        <form method="post" action="{{ route('values.spelling', [$definition, $spelling]) }}" class="grid gap-3">@csrf<input
+            type="hidden" name="lens" value="{{ $bench->lens }}">
+            <button class="button @if (!$to) main @endif" name="own" value="1" formnovalidate data-key="o">A value of its own
+            <kbd>O</kbd></button>
+            <div class="field"><label for="to">Or a spelling of</label><input class="input" id="to" name="to" list="values"
+                required maxlength="500"
                     autocomplete="off" value="{{ old('to', $to?->value->label) }}"><datalist id="values">
                     @foreach (array_slice($bench->all, 0, 300) as $row)
                         <option value="{{ $row->value->label }}">

@@ -31,14 +31,17 @@
                             <td class="soft">{{ $spelling->problem }}</td>
                             <td class="num">
                                 @if ($spelling->items)
-                                    <a href="{{ route('products', ['where' => ["sku:{$spelling->sample}"], 'columns' => [$definition->slug], 'variants' => 1]) }}">{{ Format::number($spelling->items) }}<span
+                                    <a href="{{ route('products', ['where' => ["sku:{$spelling->sample}"],
+                                        'columns' => [$definition->slug], 'variants' => 1]) }}">{{ Format::number($spelling->items) }}<span
                                             class="sr-only"> with {{ $spelling->text }}, such as {{ $spelling->sample }}</span></a>
                                 @else
                                     0
                                 @endif
                             </td>
-                            <td><input class="input small" name="read_as[{{ $spelling->id }}]" value="{{ old("read_as.{$spelling->id}") }}" aria-label="{{ $spelling->text }} means"
-                                    data-stop @error("read_as.{$spelling->id}") aria-invalid="true" @enderror><x-error :for="'read_as.' . $spelling->id" /></td>
+                            <td><input class="input small" name="read_as[{{ $spelling->id }}]"
+                                value="{{ old("read_as.{$spelling->id}") }}" aria-label="{{ $spelling->text }} means"
+                                    data-stop @error("read_as.{$spelling->id}") aria-invalid="true" @enderror><x-error
+                                        :for="'read_as.' . $spelling->id" /></td>
                         </tr>
                     @endforeach
                 </tbody>
@@ -48,7 +51,8 @@
 @endsection
 @section('panel')
     <h2>Say once what it means</h2>
-    <p class="soft">It holds for every product that carries the text, and for every later delivery. The text itself stays as it came. What cannot be said as one
+    <p class="soft">It holds for every product that carries the text, and for every later delivery. The text itself stays as it
+        came. What cannot be said as one
         {{ mb_strtolower($definition->kind->label()) }} is left: it shows as text and stays out of filters.</p>
     @if ($unread !== [])
         @can('edit')

@@ -7,20 +7,25 @@
     @endif
 </p>
 <h2><x-cube :label="$open->value->label" :look="$look" /></h2>
-<form method="post" action="{{ route('values.update', [$definition, $open->value]) }}" class="grid gap-3 grow content-start" enctype="multipart/form-data">@csrf
+<form method="post" action="{{ route('values.update', [$definition, $open->value]) }}" class="grid gap-3 grow content-start"
+    enctype="multipart/form-data">@csrf
     @method('put')<input type="hidden" name="lens" value="{{ $bench->lens }}"><input type="hidden" name="version"
         value="{{ $errors->any() ? $open->value->version : old('version', $open->value->version) }}">
     <div class="field"><label for="label">Name</label><input class="input" id="label" name="label" maxlength="500" required
-            value="{{ old('label', $open->value->label) }}" @error('label') aria-invalid="true" aria-describedby="error-label" @enderror><x-error for="label" /></div>
+            value="{{ old('label', $open->value->label) }}" @error('label') aria-invalid="true" aria-describedby="error-label"
+                @enderror><x-error for="label" /></div>
     @include('values.look', ['label' => $open->value->label])
-    <label class="check"><input type="checkbox" name="held" value="1" @checked(old('held', $open->value->held))><span>Held back from shoppers</span></label>
+    <label class="check"><input type="checkbox" name="held" value="1" @checked(old('held', $open->value->held))><span>Held back
+        from shoppers</span></label>
     @if ($definition->has_pages)
         <div class="field"><label for="description">Its page in the shop says</label>
-            <textarea class="input" id="description" name="description" rows="4" maxlength="5000">{{ old('description', $open->value->description) }}</textarea><x-error for="description" />
+            <textarea class="input" id="description" name="description" rows="4" maxlength="5000">{{ old('description',
+                $open->value->description) }}</textarea><x-error for="description" />
         </div>
         <div class="field"><label for="picture">Picture of its page: PNG, JPEG or WebP</label>
             @if ($open->value->picture)
-                <div class="flex gap-3 items-center"><img class="value-thumb" src="{{ route('shop.picture', $open->value->picture) }}" alt="{{ $open->value->label }}"><label
+                <div class="flex gap-3 items-center"><img class="value-thumb"
+                    src="{{ route('shop.picture', $open->value->picture) }}" alt="{{ $open->value->label }}"><label
                         class="check"><input type="checkbox" name="no_picture" value="1"><span>Take it away</span></label></div>
             @endif
             <input class="input" type="file" id="picture" name="picture" accept="image/png,image/jpeg,image/webp">
@@ -31,7 +36,8 @@
         <ul class="grid gap-1">
             @foreach (array_slice($open->spellings, 0, 40) as $spelling)
                 <li class="flex justify-between gap-3"><a class="mono whitespace-pre-wrap break-all"
-                        href="{{ route('values.show', [$definition, 'lens' => $bench->lens, 'spelling' => $spelling['id']]) }}">{{ Format::spelling($spelling['text']) }}</a><span
+                        href="{{ route('values.show', [$definition, 'lens' => $bench->lens,
+                            'spelling' => $spelling['id']]) }}">{{ Format::spelling($spelling['text']) }}</a><span
                         class="soft">{{ Format::number($spelling['products']) }}</span></li>
             @endforeach
         </ul>

@@ -13,12 +13,17 @@ use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Queue;
 use Symfony\Component\Process\Process;
 
-/* The edition for other programs. Sources: ajv (npm) holds the answers against docs/openapi.json; RFC 2104 and RFC 4231 for the signature. */
+/*
+ * The edition for other programs. Sources: ajv (npm) holds the answers against docs/openapi.json; RFC 2104 and RFC 4231 for the
+ * signature.
+ */
 
 beforeEach(function (): void {
     $this->read(
-        "sku,parent_sku,name,category,brand,price,stock,Color,Weight\nP,,Tube,Paint,Ninefold,,,,10\nP-1,P,,,,4,2,Sage,\nP-2,P,,,,5,0,Olive,\nQ,,Brush,Brushes,Loxholm,9,1,,\n",
-        '{"columns": {"Color": {"attribute": "color", "kind": "choice", "level": "variant"}, "Weight": {"attribute": "weight", "kind": "number", "unit": "g"}}}',
+        "sku,parent_sku,name,category,brand,price,stock,Color,Weight\nP,,Tube,Paint,Ninefold,,,,10\nP-1,P,,,,4,2,Sage,\n".
+        "P-2,P,,,,5,0,Olive,\nQ,,Brush,Brushes,Loxholm,9,1,,\n",
+        '{"columns": {"Color": {"attribute": "color", "kind": "choice", "level": "variant"}, "Weight": {"attribute": "weight", '.
+        '"kind": "number", "unit": "g"}}}',
     );
     app(EditLineup::class)->several(['color', 'brand', 'price', 'stock', 'weight']);
     $this->publish();
@@ -33,19 +38,42 @@ function ask(Tests\Support\CatalogTestCase $test, string $path, array $headers =
 test('every answer is as its description says', function (): void {
     $description = json_decode((string) $this->get('/api/openapi.json')->assertOk()->getContent(), true);
     $answers = [];
-    foreach (['/api/edition' => '/api/edition', '/api/line-up' => '/api/line-up', '/api/line-up?category=paint' => '/api/line-up', '/api/listing' => '/api/listing', '/api/listing?category=paint&color=sage&price=1..10' => '/api/listing', '/api/listing?q=brush' => '/api/listing', '/api/listing?q=tube&category=paint' => '/api/listing', '/api/terms/color' => '/api/terms/{attribute}', '/api/products/P' => '/api/products/{sku}', '/api/products/Q' => '/api/products/{sku}'] as $path => $described) {
+    foreach (
+        [
+            '/api/edition' => '/api/edition',
+            '/api/line-up' => '/api/line-up',
+            '/api/line-up?category=paint' => '/api/line-up',
+            '/api/listing' => '/api/listing',
+            '/api/listing?category=paint&color=sage&price=1..10' => '/api/listing',
+            '/api/listing?q=brush' => '/api/listing',
+            '/api/listing?q=tube&category=paint' => '/api/listing',
+            '/api/terms/color' => '/api/terms/{attribute}',
+            '/api/products/P' => '/api/products/{sku}',
+            '/api/products/Q' => '/api/products/{sku}',
+        ] as $path => $described
+    ) {
         $answers[] = [
             'path' => $path,
-            'schema' => '/paths/'.str_replace(
-                ['~', '/', '{', '}'], ['~0', '~1', '%7B', '%7D'], $described,
-            ).'/get/responses/200/content/application~1json/schema',
+            'schema' => '/paths/'.
+                str_replace(['~', '/', '{', '}'], ['~0', '~1', '%7B', '%7D'], $described).
+                '/get/responses/200/content/application~1json/schema',
             'document' => json_decode((string) ask($this, $path)->assertOk()->getContent()),
         ];
     }
     $refused = [
-        '/api/terms/none' => 404, '/api/products/none' => 404, '/api/listing?category=none' => 404, '/api/listing?page=9' => 404, '/api/none' => 404,
-        '/api/listing?page=x' => 422, '/api/listing?sort=none' => 422, '/api/listing?color=none' => 422, '/api/listing?none=1' => 422,
-        '/api/listing?price=1e999..' => 422, '/api/listing?price=a..b' => 422, '/api/listing?sort[]=x' => 400, '/api/listing?q=%FF' => 400,
+        '/api/terms/none' => 404,
+        '/api/products/none' => 404,
+        '/api/listing?category=none' => 404,
+        '/api/listing?page=9' => 404,
+        '/api/none' => 404,
+        '/api/listing?page=x' => 422,
+        '/api/listing?sort=none' => 422,
+        '/api/listing?color=none' => 422,
+        '/api/listing?none=1' => 422,
+        '/api/listing?price=1e999..' => 422,
+        '/api/listing?price=a..b' => 422,
+        '/api/listing?sort[]=x' => 400,
+        '/api/listing?q=%FF' => 400,
     ];
     foreach ($refused as $path => $status) {
         $answers[] = [
@@ -61,13 +89,17 @@ test('every answer is as its description says', function (): void {
     expect(json_decode($run->mustRun()->getOutput(), true))->toBe([]);
     // The check itself can fail.
     $answers[0]['document']->edition = 'twelve';
-    expect(json_decode(
-        (new Process(['node', __DIR__.'/schemas.mjs'], input: (string) json_encode(['description' => $description, 'answers' => $answers])))
-            ->mustRun()
-            ->getOutput(),
-        true,
-    ))
-        ->toHaveCount(1);
+    expect(
+        json_decode(
+            (new Process(
+                ['node', __DIR__.'/schemas.mjs'],
+                input: (string) json_encode(['description' => $description, 'answers' => $answers]),
+            ))
+                ->mustRun()
+                ->getOutput(),
+            true,
+        ),
+    )->toHaveCount(1);
     $paths = array_map(
         fn ($route): string => '/'.$route->uri(),
         array_filter(
@@ -95,7 +127,9 @@ test('nobody is let in without a token, and an edition that is known is not sent
     expect($tag)->toBe('"edition-1"');
     ask($this, '/api/listing', ['If-None-Match' => $tag])->assertStatus(304);
     $this->publish();
-    ask($this, '/api/listing', ['If-None-Match' => $tag])->assertOk()->assertHeader('ETag', '"edition-2"');
+    ask($this, '/api/listing', ['If-None-Match' => $tag])
+        ->assertOk()
+        ->assertHeader('ETag', '"edition-2"');
     Token::query()->delete();
     ask($this, '/api/edition')->assertStatus(401);
 });
@@ -121,26 +155,45 @@ test('a signed notice goes out when an edition is served, is tried again, and is
     Queue::assertPushed(SendNotice::class, 1);
     Http::fakeSequence()->pushStatus(503)->pushStatus(200);
     (new SendNotice($delivery->id))->handle();
-    expect($delivery->refresh()->state)->toBe('waiting')->and($delivery->answer)->toBe('answered 503')->and($delivery->attempts)->toBe(1);
+    expect($delivery->refresh()->state)
+        ->toBe('waiting')
+        ->and($delivery->answer)
+        ->toBe('answered 503')
+        ->and($delivery->attempts)
+        ->toBe(1);
     (new SendNotice($delivery->id))->handle();
     expect($delivery->refresh()->state)->toBe('delivered')->and($delivery->attempts)->toBe(2);
-    Http::assertSent(fn ($request): bool => $request->header('Signature')[0] === 'sha256='.hash_hmac('sha256', $request->body(), 'quiet') && json_decode($request->body(), true)['edition'] === 2);
+    Http::assertSent(
+        fn ($request): bool => $request->header('Signature')[0] === 'sha256='.hash_hmac('sha256', $request->body(), 'quiet') &&
+            json_decode($request->body(), true)['edition'] === 2,
+    );
     Http::fake(['*' => Http::response('', 500)]);
     $failing = Delivery::query()->create(['receiver_id' => $receiver->id, 'edition_id' => 2, 'state' => Delivery::WAITING]);
     for ($i = 0; $i < 8; $i++) {
         (new SendNotice($failing->id))->handle();
     }
-    expect($failing->refresh()->state)->toBe('given up')->and($failing->attempts)->toBe(1 + count(SendNotice::WAITS));
+    expect($failing->refresh()->state)
+        ->toBe('given up')
+        ->and($failing->attempts)
+        ->toBe(1 + count(SendNotice::WAITS));
     // RFC 4231, test case 2.
-    expect(Receiver::signature('what do ya want for nothing?', 'Jefe'))
-        ->toBe('sha256=5bdcc146bf60754e6a042426089575c75a003f089d2739839dec58b964ec3843');
+    expect(Receiver::signature('what do ya want for nothing?', 'Jefe'))->toBe(
+        'sha256=5bdcc146bf60754e6a042426089575c75a003f089d2739839dec58b964ec3843',
+    );
 });
 
 test('the stand-in tells a genuine notice from another', function (): void {
     config(['lokum.demo' => true]);
     $body = '{"edition":7}';
-    $post = fn (string $signature) => $this
-        ->call('POST', '/stand-in/notices', [], [], [], ['HTTP_SIGNATURE' => $signature, 'CONTENT_TYPE' => 'application/json'], $body);
+    $post = fn (string $signature) => $this->call(
+        'POST',
+        '/stand-in/notices',
+        [],
+        [],
+        [],
+        ['HTTP_SIGNATURE' => $signature, 'CONTENT_TYPE' => 'application/json'],
+        $body,
+    );
     $post(Receiver::signature($body, OutsideController::STAND_IN_SECRET))->assertOk();
     $post('sha256=wrong')->assertStatus(400);
     expect(DB::table('received_notices')->pluck('genuine')->map(boolval(...))->all())->toBe([true, false]);
@@ -153,10 +206,14 @@ test('the filter over categories is picked by a name of its own, and a search ke
     app(EditLineup::class)->add('category');
     $this->publish();
     $listing = ask($this, '/api/listing?below=brushes')->assertOk()->json();
-    expect($listing['products'])->toBe(1)
-        ->and(array_column($listing['filters'], 'parameter', 'key')['category'])->toBe('below')
-        ->and(ask($this, '/api/listing?q=tube')->json('products'))->toBe(1)
-        ->and(ask($this, '/api/listing?q=tube&category=brushes')->json('products'))->toBe(0);
+    expect($listing['products'])
+        ->toBe(1)
+        ->and(array_column($listing['filters'], 'parameter', 'key')['category'])
+        ->toBe('below')
+        ->and(ask($this, '/api/listing?q=tube')->json('products'))
+        ->toBe(1)
+        ->and(ask($this, '/api/listing?q=tube&category=brushes')->json('products'))
+        ->toBe(0);
 });
 
 test('what is not there is not "not changed", and weak tags are understood', function (): void {

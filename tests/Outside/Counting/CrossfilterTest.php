@@ -10,13 +10,20 @@ use Lokum\Feed\CsvWriter;
 use Lokum\Text\Slug;
 use Symfony\Component\Process\Process;
 
-/* Source: crossfilter2 (npm) counting over the data sets cars and penguins of vega-datasets (npm); through the whole application: feed, line-up, edition, counts, API. */
+/*
+ * Source: crossfilter2 (npm) counting over the data sets cars and penguins of vega-datasets (npm); through the whole application:
+ * feed, line-up, edition, counts, API.
+ */
 
 test('counts equal those of crossfilter2, one by one', function (string $set, array $fields, array $ranges): void {
     $rows = json_decode((string) file_get_contents(dirname(__DIR__, 3)."/node_modules/vega-datasets/data/{$set}.json"), true);
     $rows = array_map(
         fn (array $row): array => array_map(
-            fn (mixed $value): mixed => $value === null || $value === '' ? null : (is_int($value) || is_float($value) ? $value : (string) $value),
+            fn (mixed $value): mixed => $value === null || $value === ''
+                ? null
+                : (is_int($value) || is_float($value)
+                    ? $value
+                    : (string) $value),
             array_intersect_key($row, array_flip([...$fields, ...$ranges])),
         ),
         $rows,
@@ -54,15 +61,19 @@ test('counts equal those of crossfilter2, one by one', function (string $set, ar
             $fields,
         ),
     );
-    $questions = [['picks' => new stdClass, 'range' => new stdClass]];
+    $questions = [['picks' => new stdClass(), 'range' => new stdClass()]];
     for ($q = 0; $q < 40; $q++) {
         $picks = $range = [];
         foreach ($fields as $field) {
             if (mt_rand(0, 1) === 1) {
-                $picks[$field] = array_values(array_unique(array_map(
-                    fn (): string => $values[$field][mt_rand(0, count($values[$field]) - 1)],
-                    range(0, mt_rand(0, 2)),
-                )));
+                $picks[$field] = array_values(
+                    array_unique(
+                        array_map(
+                            fn (): string => $values[$field][mt_rand(0, count($values[$field]) - 1)],
+                            range(0, mt_rand(0, 2)),
+                        ),
+                    ),
+                );
             }
         }
         foreach ($ranges as $field) {
@@ -79,7 +90,12 @@ test('counts equal those of crossfilter2, one by one', function (string $set, ar
         ['node', __DIR__.'/crossfilter.mjs'],
         dirname(__DIR__, 3),
         null,
-        (string) json_encode(['rows' => $rows, 'fields' => $fields, 'ranges' => $ranges, 'questions' => $questions]),
+        (string) json_encode([
+            'rows' => $rows,
+            'fields' => $fields,
+            'ranges' => $ranges,
+            'questions' => $questions,
+        ]),
     );
     $node->mustRun();
     $compared = $asked = 0;
@@ -94,25 +110,22 @@ test('counts equal those of crossfilter2, one by one', function (string $set, ar
         [$products, $counts] = $this->counts(new Picks($terms, [], $spans));
         expect($products)->toBe($expected['count']);
         // The same once more through the line-up and the API, as a shop would ask.
-        $listing = $this
-            ->get(
-                '/api/listing?'.implode(
-                    '&',
-                    [
-                        ...array_map(
-                            fn (string $slug, array $picked): string => $slug.'='.implode(',', $picked),
-                            array_keys($terms),
-                            $terms,
-                        ),
-                        ...array_map(
-                            fn (string $slug, array $ends): string => "{$slug}={$ends[0]}..{$ends[1]}",
-                            array_keys($spans),
-                            $spans,
-                        ),
-                    ],
-                ),
-                ['Authorization' => "Bearer {$token}"],
-            )
+        $listing = $this->get(
+            '/api/listing?'.
+                implode('&', [
+                    ...array_map(
+                        fn (string $slug, array $picked): string => $slug.'='.implode(',', $picked),
+                        array_keys($terms),
+                        $terms,
+                    ),
+                    ...array_map(
+                        fn (string $slug, array $ends): string => "{$slug}={$ends[0]}..{$ends[1]}",
+                        array_keys($spans),
+                        $spans,
+                    ),
+                ]),
+            ['Authorization' => "Bearer {$token}"],
+        )
             ->assertOk()
             ->json();
         $offered = array_map(
@@ -125,14 +138,21 @@ test('counts equal those of crossfilter2, one by one', function (string $set, ar
                 expect($counts[Slug::of($field)][Slug::of((string) $value)])->toBe($count, "{$field} {$value} in question {$q}");
                 $compared++;
                 if ($count > 0 && isset($offered[Slug::of($field)])) {
-                    expect($offered[Slug::of($field)][Slug::of((string) $value)] ?? null)
-                        ->toBe($count, "API: {$field} {$value} in question {$q}");
+                    expect($offered[Slug::of($field)][Slug::of((string) $value)] ?? null)->toBe(
+                        $count,
+                        "API: {$field} {$value} in question {$q}",
+                    );
                     $asked++;
                 }
             }
         }
     }
-    expect($compared)->toBeGreaterThan(200)->and($asked)->toBeGreaterThan(150)->and(Edition::current()?->products)->toBe(count($rows));
+    expect($compared)
+        ->toBeGreaterThan(200)
+        ->and($asked)
+        ->toBeGreaterThan(150)
+        ->and(Edition::current()?->products)
+        ->toBe(count($rows));
 })->with([
     'cars' => ['cars', ['Origin', 'Cylinders', 'Year'], ['Horsepower', 'Weight_in_lbs', 'Miles_per_Gallon']],
     'penguins' => ['penguins', ['Species', 'Island', 'Sex'], ['Body Mass (g)', 'Beak Length (mm)']],

@@ -16,10 +16,14 @@ function outside(): Proxy
 
 test('people sign in over TLS, their cookie is for TLS alone, and nothing leads off to plain addresses', function (): void {
     $page = outside()->ask('/sign-in');
-    expect($page['status'])->toBe(200)
-        ->and($page['headers'])->toMatch('/strict-transport-security: max-age=\d{7,}/i')
-        ->and($page['headers'])->toMatch('/set-cookie: [^\n]*secure[^\n]*/i')
-        ->and($page['body'])->not->toContain('http://');
+    expect($page['status'])
+        ->toBe(200)
+        ->and($page['headers'])
+        ->toMatch('/strict-transport-security: max-age=\d{7,}/i')
+        ->and($page['headers'])
+        ->toMatch('/set-cookie: [^\n]*secure[^\n]*/i')
+        ->and($page['body'])
+        ->not->toContain('http://');
     preg_match('/name="_token" value="([^"]+)"/', $page['body'], $token);
     preg_match('/<form[^>]* action="([^"]*)"/', $page['body'], $action);
     expect($action[1])->toStartWith('/');
@@ -34,12 +38,20 @@ test('throttles see the address of whoever asks, not the proxy\'s', function ():
     for ($i = 0; $i < 10; $i++) {
         $last = outside()->ask("/shop?page=1&n={$i}", from: '127.0.0.3');
     }
-    expect($last['status'])->toBe(429)->and(outside()->ask('/shop?page=1', from: '127.0.0.4')['status'])->toBe(200);
+    expect($last['status'])
+        ->toBe(429)
+        ->and(outside()->ask('/shop?page=1', from: '127.0.0.4')['status'])
+        ->toBe(200);
     // Whoever claims to be somebody else is who nginx sees.
     expect(outside()->ask('/shop?page=1', headers: ['X-Forwarded-For: 10.1.2.3'], from: '127.0.0.3')['status'])->toBe(429);
 });
 
 test('another host name is refused, with the headers of every answer', function (): void {
     $answer = outside()->ask('/shop', headers: ['Host: evil.example']);
-    expect($answer['status'])->toBe(400)->and($answer['body'])->not->toContain('evil.example')->and($answer['headers'])->toMatch('/content-security-policy/i');
+    expect($answer['status'])
+        ->toBe(400)
+        ->and($answer['body'])
+        ->not->toContain('evil.example')
+        ->and($answer['headers'])
+        ->toMatch('/content-security-policy/i');
 });

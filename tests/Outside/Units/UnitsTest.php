@@ -49,9 +49,23 @@ test('measures convert as GNU units says', function (string $text, string $to, s
         ->toBeInstanceOf(Quantity::class)
         ->and($measure->to(Unit::of($to))->float())
         ->toEqualWithDelta($there, abs($there) * 1e-9);
-})->with([['12 in', 'cm', '12 inch', 'cm'], ['5 ft 6 in', 'm', '5 foot + 6 inch', 'm'], ['1 lb 4 oz', 'g', '1 pound + 4 ounce', 'g'], ['3 gal', 'l', '3 usgallon', 'liter'], ['2 uk pt', 'ml', '2 brpint', 'ml'],
-    ['8 fl oz', 'ml', '8 usfloz', 'ml'], ['30 psi', 'kPa', '30 psi', 'kPa'], ['140 sq ft', 'm²', '140 ft^2', 'm^2'], ['2.5 l/min', 'cm³/s', '2.5 liter/min', 'cm^3/s'], ['55 mph', 'km/h', '55 mile/hour', 'km/hour'],
-    ['1.2 g/cm³', 'kg/m³', '1.2 g/cm^3', 'kg/m^3'], ['5 kWh', 'kJ', '5 kWh', 'kJ'], ['300 gsm', 'kg/m²', '300 g/m^2', 'kg/m^2'], ['1¾ yd', 'cm', '1.75 yard', 'cm'], ['6 mil', 'µm', '6 mil', 'micron']]);
+})->with([
+    ['12 in', 'cm', '12 inch', 'cm'],
+    ['5 ft 6 in', 'm', '5 foot + 6 inch', 'm'],
+    ['1 lb 4 oz', 'g', '1 pound + 4 ounce', 'g'],
+    ['3 gal', 'l', '3 usgallon', 'liter'],
+    ['2 uk pt', 'ml', '2 brpint', 'ml'],
+    ['8 fl oz', 'ml', '8 usfloz', 'ml'],
+    ['30 psi', 'kPa', '30 psi', 'kPa'],
+    ['140 sq ft', 'm²', '140 ft^2', 'm^2'],
+    ['2.5 l/min', 'cm³/s', '2.5 liter/min', 'cm^3/s'],
+    ['55 mph', 'km/h', '55 mile/hour', 'km/hour'],
+    ['1.2 g/cm³', 'kg/m³', '1.2 g/cm^3', 'kg/m^3'],
+    ['5 kWh', 'kJ', '5 kWh', 'kJ'],
+    ['300 gsm', 'kg/m²', '300 g/m^2', 'kg/m^2'],
+    ['1¾ yd', 'cm', '1.75 yard', 'cm'],
+    ['6 mil', 'µm', '6 mil', 'micron'],
+]);
 
 // Source: NIST Special Publication 811 (2008), appendix B.8 and B.9, exact factors.
 test('factors are those of NIST SP 811', function (string $one, string $to, string $factor): void {
@@ -61,8 +75,16 @@ test('factors are those of NIST SP 811', function (string $one, string $to, stri
         ->and((string) $measure->to(Unit::of($to))->number->simplified())
         ->toBe((string) BigRational::of($factor)->simplified());
 })->with([
-    ['in', 'cm', '2.54'], ['ft', 'm', '0.3048'], ['yd', 'm', '0.9144'], ['mi', 'km', '1.609344'], ['lb', 'kg', '0.45359237'],
-    ['oz', 'g', '28.349523125'], ['ct', 'mg', '200'], ['ha', 'm²', '10000'], ['bar', 'kPa', '100'], ['uk gal', 'l', '4.54609'],
+    ['in', 'cm', '2.54'],
+    ['ft', 'm', '0.3048'],
+    ['yd', 'm', '0.9144'],
+    ['mi', 'km', '1.609344'],
+    ['lb', 'kg', '0.45359237'],
+    ['oz', 'g', '28.349523125'],
+    ['ct', 'mg', '200'],
+    ['ha', 'm²', '10000'],
+    ['bar', 'kPa', '100'],
+    ['uk gal', 'l', '4.54609'],
     ['cal', 'J', '4.184'],
 ]);
 
@@ -79,6 +101,15 @@ test('sheet sizes are those of ISO 216', function (string $name, float $short, f
         ->and(array_map(fn (Quantity $side): float => $side->float(), $size->sides))
         ->toBe([$short, $long]);
 })->with([
-    ['A0', 841.0, 1189.0], ['A1', 594.0, 841.0], ['A2', 420.0, 594.0], ['A3', 297.0, 420.0], ['A4', 210.0, 297.0], ['A5', 148.0, 210.0],
-    ['A6', 105.0, 148.0], ['A7', 74.0, 105.0], ['A10', 26.0, 37.0], ['B4', 250.0, 353.0], ['B5', 176.0, 250.0],
+    ['A0', 841.0, 1189.0],
+    ['A1', 594.0, 841.0],
+    ['A2', 420.0, 594.0],
+    ['A3', 297.0, 420.0],
+    ['A4', 210.0, 297.0],
+    ['A5', 148.0, 210.0],
+    ['A6', 105.0, 148.0],
+    ['A7', 74.0, 105.0],
+    ['A10', 26.0, 37.0],
+    ['B4', 250.0, 353.0],
+    ['B5', 176.0, 250.0],
 ]);

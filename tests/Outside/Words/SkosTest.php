@@ -17,9 +17,10 @@ test('a list of values is sound SKOS, the same in Turtle and JSON-LD', function 
             ['#9cab86'],
             'Soft',
         ),
-        new ListedValue(
-            'Olive', 'olive', 'Green', ['Olive', 'olive grn.'],
-        ), new ListedValue('Red', 'red', null, []), new ListedValue('5', '5', '10', ['5 ', '🎨']), new ListedValue('Grün & <b>', 'grun-b', null, ['GRÜN & <b>']),
+        new ListedValue('Olive', 'olive', 'Green', ['Olive', 'olive grn.']),
+        new ListedValue('Red', 'red', null, []),
+        new ListedValue('5', '5', '10', ['5 ', '🎨']),
+        new ListedValue('Grün & <b>', 'grun-b', null, ['GRÜN & <b>']),
     ]);
     $read = json_decode(
         (new Process(
@@ -38,9 +39,9 @@ test('a list of values is sound SKOS, the same in Turtle and JSON-LD', function 
         preg_match('/^(<\S+>) <\S+[#\/]([A-Za-z]+)> (.+)$/s', $quad, $part);
         [, $subject, $property, $object] = $part;
         match (true) {
-            str_ends_with($property, 'Label') => $labels[$subject][$property][] = $object,
-            $property === 'type' => $types[$subject][] = $object,
-            default => $relations[$property][] = [$subject, $object],
+            str_ends_with($property, 'Label') => ($labels[$subject][$property][] = $object),
+            $property === 'type' => ($types[$subject][] = $object),
+            default => ($relations[$property][] = [$subject, $object]),
         };
     }
     foreach ($types as $subject => $of) {
@@ -51,7 +52,10 @@ test('a list of values is sound SKOS, the same in Turtle and JSON-LD', function 
         $all = array_merge(...array_values($labels[$subject]));
         expect(array_unique($all))->toHaveCount(count($all), "S13: {$subject}");
     }
-    expect($relations)->not->toHaveKey('related', 'S27')->and(count($types))->toBe(8)
+    expect($relations)
+        ->not->toHaveKey('related', 'S27')
+        ->and(count($types))
+        ->toBe(8)
 
         ->and(array_map(array_reverse(...), $relations['narrower']))
         ->toEqualCanonicalizing($relations['broader'])

