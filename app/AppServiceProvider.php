@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace App;
 
-use App\Access\Role;
-use App\Access\User;
+use App\Api\SendNotice;
 use App\Data\PatientConnection;
 use App\Data\ReadOnlyCatalog;
 use App\Door\RelativeUrls;
 use App\Feeds\FinishReading;
 use App\History\Ledger;
+use App\Models\Role;
+use App\Models\User;
+use App\Publishing\EditionPublished;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
@@ -61,6 +63,9 @@ final class AppServiceProvider extends ServiceProvider
 
         // What a kill has cut off behind a reading is brought to an end when work goes on.
         Event::listen(WorkerStarting::class, fn () => app(FinishReading::class)->whatWasCutOff());
+
+        // Programs outside are told of every edition; whoever publishes need not know of them.
+        Event::listen(EditionPublished::class, fn (EditionPublished $said) => SendNotice::toAll($said->edition));
 
         Gate::define('look', fn (User $user): bool => true);
         Gate::define('edit', fn (User $user): bool => $user->role !== Role::Viewer);

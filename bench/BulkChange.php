@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use App\Catalog\CellChange;
-use App\Catalog\ChangeCells;
-use App\Catalog\Chosen;
-use App\Catalog\Narrowing;
-use App\Definitions\Definition;
+use App\Cells\CellChange;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
 use App\Feeds\ReadFeed;
 use App\History\TakeBack;
+use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
 
 /** Sets a value on half of the products with its entry in History, and takes it back; beside one plain UPDATE of as many rows. */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use App\Definitions\Definition;
 use App\Feeds\ReadFeed;
 use App\Fill\EditRules;
 use App\Fill\RuleForm;
 use App\Fill\RunRules;
+use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
 
 /**

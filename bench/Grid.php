@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use App\Access\Role;
-use App\Access\User;
-use App\Definitions\Definition;
 use App\Feeds\ReadFeed;
+use App\Models\Definition;
+use App\Models\Role;
+use App\Models\User;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;

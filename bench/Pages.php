@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use App\Access\Role;
-use App\Access\User;
-use App\Definitions\Definition;
+use App\Draft\DraftLineups;
 use App\Feeds\ReadFeed;
-use App\Lineups\Compositions;
 use App\Lineups\DraftListing;
 use App\Lineups\EditLineup;
 use App\Lineups\PageWorth;
+use App\Models\Definition;
+use App\Models\Role;
+use App\Models\User;
 use App\Publishing\Publish;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
@@ -118,12 +118,12 @@ final readonly class Pages implements Benchmark
                 $this->edit->drop('grade');
             }
             $start = hrtime(true);
-            $lineup = Compositions::load()->of('shop');
+            $lineup = DraftLineups::load()->of('shop');
             $this->worth->of('shop', $lineup);
             $times[] = round((hrtime(true) - $start) / 1e6, 1);
         }
         $start = hrtime(true);
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         $this->draft->of('shop', $all->of('shop'), $all);
 
         return [$times[0], $times[1], round((hrtime(true) - $start) / 1e6, 1)];

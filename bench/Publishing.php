@@ -42,7 +42,7 @@ final readonly class Publishing implements Benchmark
             'terms' => $edition->terms,
             'seconds' => $edition->seconds,
             'peak_mb' => round($memory),
-            'file_mb' => round((int) filesize(\App\Publishing\Edition::directory().'/'.$edition->file) / 1e6, 1),
+            'file_mb' => round((int) filesize(\App\Models\Edition::directory().'/'.$edition->file) / 1e6, 1),
             'baseline_seconds' => round($baseline, 2),
             'times_one_count' => round($edition->seconds / $baseline, 1),
         ];

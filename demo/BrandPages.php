@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace Demo;
 
-use App\Definitions\Definition;
-use App\Pictures;
+use App\Models\Definition;
+use App\Support\Pictures;
 use App\Vocabulary\SaveValue;
 use App\Vocabulary\ValuePage;
 

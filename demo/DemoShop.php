@@ -5,22 +5,23 @@ declare(strict_types=1);
 namespace Demo;
 
 use App\Access\DemoAccount;
-use App\Catalog\Category;
-use App\Catalog\Item;
-use App\Definitions\Definition;
 use App\Definitions\SaveDefinition;
 use App\Definitions\SayExpected;
-use App\Definitions\State;
+use App\Feeds\FeedFile;
 use App\Feeds\FeedName;
 use App\Feeds\ReadFeed;
-use App\Feeds\Reading;
 use App\Feeds\ReadingFigures;
+use App\Feeds\StartReading;
 use App\Lineups\EditLineup;
-use App\Lineups\Filter;
+use App\Models\Category;
+use App\Models\Definition;
+use App\Models\Item;
+use App\Models\Reading;
+use App\Models\Spelling;
+use App\Models\State;
 use App\Publishing\Publish;
-use App\Vocabulary\FindValue;
+use App\Values\FindValue;
 use App\Vocabulary\MergeValues;
-use App\Vocabulary\Spelling;
 use Closure;
 use Lokum\Feed\ColumnMap;
 
@@ -78,7 +79,7 @@ final readonly class DemoShop
 
     private const FILTERS = [
         'color',
-        Filter::PRICE,
+        'price',
         'brand',
         'volume',
         'lightfastness',
@@ -91,7 +92,7 @@ final readonly class DemoShop
         'shape',
         'brush-size',
         'occasion',
-        Filter::STOCK,
+        'stock',
     ];
 
     public function __construct(
@@ -159,8 +160,8 @@ final readonly class DemoShop
     private function read(string $file, ColumnMap $map): ReadingFigures
     {
         $path = __DIR__.'/feeds/'.$file;
-        $reading = Reading::start($path, FeedName::from($file));
+        $reading = StartReading::atOnce($path, FeedName::from($file));
 
-        return ($this->read)($reading->open(), $reading->feed->name, $map, false, fn () => null, true, $reading);
+        return ($this->read)(FeedFile::ofReading($reading), $reading->feed->name, $map, false, fn () => null, true, $reading);
     }
 }

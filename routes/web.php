@@ -6,10 +6,8 @@ use App\Access\AccountController;
 use App\Access\PeopleController;
 use App\Access\SignInController;
 use App\Api\ApiController;
-use App\Api\LetIn;
-use App\Api\OutsideController;
-use App\Catalog\GridController;
-use App\Catalog\ProductsController;
+use App\Api\ConnectionsController;
+use App\Api\RequireToken;
 use App\Definitions\DefinitionsController;
 use App\Definitions\ExpectedController;
 use App\Door\Throttle;
@@ -17,6 +15,8 @@ use App\Feeds\FeedsController;
 use App\Fill\RulesController;
 use App\History\HistoryController;
 use App\Lineups\LineupsController;
+use App\Products\GridController;
+use App\Products\ProductsController;
 use App\Publishing\PublishingController;
 use App\Storefront\DirectoryController;
 use App\Storefront\ShopController;
@@ -143,7 +143,7 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
 Route::prefix('api')
     ->name('api.')
     ->withoutMiddleware('web')
-    ->middleware(LetIn::class)
+    ->middleware(RequireToken::class)
     ->group(function (): void {
         Route::get('/edition', [ApiController::class, 'edition'])->name('edition');
         Route::get('/line-up', [ApiController::class, 'lineup'])->name('line-up');
@@ -157,7 +157,7 @@ Route::prefix('api')
 Route::get('/api/openapi.json', [ApiController::class, 'document'])
     ->withoutMiddleware('web')
     ->name('api.document');
-Route::post('/stand-in/notices', [OutsideController::class, 'standIn'])
+Route::post('/stand-in/notices', [ConnectionsController::class, 'standIn'])
     ->withoutMiddleware('web')
     ->middleware('throttle:120,1')
     ->name('stand-in');
@@ -167,12 +167,12 @@ Route::post('/publishing', [PublishingController::class, 'store'])
     ->name('publishing.store');
 
 Route::middleware(['auth', 'can:manage'])->group(function (): void {
-    Route::get('/outside', [OutsideController::class, 'show'])->name('outside');
-    Route::post('/outside/tokens', [OutsideController::class, 'token'])->name('outside.token');
-    Route::delete('/outside/tokens/{token}', [OutsideController::class, 'removeToken'])->name('outside.token.remove');
-    Route::post('/outside/receivers', [OutsideController::class, 'receiver'])->name('outside.receiver');
-    Route::post('/outside/receivers/{receiver}', [OutsideController::class, 'again'])->name('outside.receiver.again');
-    Route::delete('/outside/receivers/{receiver}', [OutsideController::class, 'removeReceiver'])->name('outside.receiver.remove');
+    Route::get('/outside', [ConnectionsController::class, 'show'])->name('outside');
+    Route::post('/outside/tokens', [ConnectionsController::class, 'token'])->name('outside.token');
+    Route::delete('/outside/tokens/{token}', [ConnectionsController::class, 'removeToken'])->name('outside.token.remove');
+    Route::post('/outside/receivers', [ConnectionsController::class, 'receiver'])->name('outside.receiver');
+    Route::post('/outside/receivers/{receiver}', [ConnectionsController::class, 'again'])->name('outside.receiver.again');
+    Route::delete('/outside/receivers/{receiver}', [ConnectionsController::class, 'removeReceiver'])->name('outside.receiver.remove');
     Route::get('/people', [PeopleController::class, 'index'])->name('people');
     Route::post('/people', [PeopleController::class, 'store'])->name('people.store');
     Route::put('/people/{user}', [PeopleController::class, 'update'])->name('people.update');

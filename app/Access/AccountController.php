@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Access;
 
-use App\Refused;
+use App\Models\User;
+use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Hash;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Access;
 
-use App\Catalog\Item;
+use App\Models\Item;
+use App\Models\Role;
+use App\Models\User;
 
 /** The people of the demo shop, with passwords that the demo shows on its sign-in page and nowhere else. */
 final readonly class DemoAccount

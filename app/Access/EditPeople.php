@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Access;
 
 use App\History\Ledger;
-use App\Refused;
+use App\Models\Role;
+use App\Models\User;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Session;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Access;
 
+use App\Models\Role;
+use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\Rule;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Access;
 
 use App\History\Ledger;
+use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;

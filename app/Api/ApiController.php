@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Api;
 
 use App\Door\Answers;
-use App\Publishing\EditionFile;
-use App\Publishing\EditionProduct;
-use App\Publishing\EditionTerm;
-use App\Publishing\Served;
+use App\Editions\EditionFile;
+use App\Editions\EditionProduct;
+use App\Editions\EditionTerm;
+use App\Editions\Served;
 use App\Storefront\ListingAddress;
 use App\Storefront\ListingPage;
 use App\Storefront\ShopPage;
@@ -17,6 +17,7 @@ use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\OfferedTerm;
+use Lokum\Lineup\ProductField;
 use Lokum\Vocabulary\Look;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -101,7 +102,7 @@ final class ApiController
         $below = $query['below'] ?? null;
         unset($query['category'], $query['below']);
 
-        return $request->duplicate($query + ($below === null ? [] : [FilterSettings::CATEGORY => $below]));
+        return $request->duplicate($query + ($below === null ? [] : [ProductField::Category->value => $below]));
     }
 
     public function terms(Request $request, string $attribute): JsonResponse
@@ -130,7 +131,7 @@ final class ApiController
 
     public function show(Request $request, string $sku): JsonResponse
     {
-        $product = Served::of($request)->file()->goods->product($sku);
+        $product = Served::of($request)->file()->products->product($sku);
 
         return $product === null
             ? Answers::json(404, "There is no product \"{$sku}\".")
@@ -178,7 +179,7 @@ final class ApiController
                         ),
                     ]);
                 }
-                foreach ($edition->goods->everyProduct() as $product) {
+                foreach ($edition->products->everyProduct() as $product) {
                     $line(
                         ['type' => 'product'] +
                             $this->product($product) + ['properties' => $product->properties, 'variants' => $product->variants],
@@ -224,7 +225,7 @@ final class ApiController
 
         return [
             'key' => $filter->key,
-            'parameter' => $filter->key === FilterSettings::CATEGORY ? 'below' : $filter->key,
+            'parameter' => $filter->key === ProductField::Category->value ? 'below' : $filter->key,
             'title' => $filter->title,
             'control' => $filter->control->value,
             'combine' => $filter->combine->value,

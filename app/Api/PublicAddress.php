@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Api;
 
-use App\Refused;
+use App\Support\Refused;
 
 /**
  * An address of the open network, looked up once: what is asked is the very machine that was looked at. Addresses of this machine, of

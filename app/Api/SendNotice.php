@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Api;
 
-use App\Publishing\Edition;
+use App\Models\Delivery;
+use App\Models\Edition;
+use App\Models\Receiver;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Catalog;
 
+use App\Models\Category;
 use Illuminate\Support\Collection;
 
 /** The whole tree, held once: children in order of their names, and what is below what. */

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Catalog;
 
-use App\Publishing\BuildEdition;
+use Lokum\Lineup\ProductField;
 
 /** What is in stock, in SQL: what somebody counts and has, and what nobody counts. Only what is counted is a term of the filter. */
 final class Stock
 {
     /** The term of a variant i whose stock is counted. */
-    public const TERM = 'CASE WHEN i.stock > 0 THEN '.BuildEdition::IN_STOCK.' ELSE '.BuildEdition::SOLD_OUT.' END';
+    public const TERM = 'CASE WHEN i.stock > 0 THEN '.ProductField::IN_STOCK.' ELSE '.ProductField::SOLD_OUT.' END';
 
     /** Condition on the product p: one of its variants can be bought. */
     public static function ofProduct(): string

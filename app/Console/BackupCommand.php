@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Data\Backup;
-use App\Format;
+use App\Support\Format;
 
 final class BackupCommand extends Command
 {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Data\Setup;
-use App\Refused;
+use App\Support\Refused;
 use Bench\Benchmark;
 use Bench\BulkChange;
 use Bench\Facets;

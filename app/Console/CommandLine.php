@@ -6,7 +6,7 @@ namespace App\Console;
 
 use App\Data\Setup;
 use App\Data\StorageProblem;
-use App\Refused;
+use App\Support\Refused;
 use Illuminate\Console\Application;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Contracts\Events\Dispatcher;

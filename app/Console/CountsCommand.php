@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Publishing\CountPage;
-use App\Publishing\EditionAttribute;
-use App\Publishing\EditionFile;
-use App\Publishing\Picks;
-use App\Publishing\Served;
-use App\Refused;
+use App\Editions\CountPage;
+use App\Editions\EditionAttribute;
+use App\Editions\EditionFile;
+use App\Editions\Picks;
+use App\Editions\Served;
+use App\Support\Refused;
 use Lokum\Facet\Combine;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 

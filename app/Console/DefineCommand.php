@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Definitions\CreateDefinition;
-use App\Definitions\Definition;
 use App\Definitions\DefinitionForm;
 use App\Definitions\SaveDefinition;
-use App\Definitions\State;
+use App\Models\Definition;
+use App\Models\State;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 
 final class DefineCommand extends Command

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Access\DemoAccount;
-use App\Refused;
+use App\Support\Refused;
 use Demo\DemoShop;
 use Illuminate\Support\Facades\DB;
 

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Editions\Served;
 use App\Publishing\CurrentDrift;
 use App\Publishing\DriftInWords;
-use App\Publishing\Served;
 
 final class DriftCommand extends Command
 {

@@ -7,10 +7,10 @@ namespace App\Console;
 use App\Feeds\FeedFile;
 use App\Feeds\FeedName;
 use App\Feeds\ReadFeed;
-use App\Feeds\Reading;
 use App\Feeds\ReadingFigures;
 use App\Feeds\ReadingLock;
-use App\Refused;
+use App\Feeds\StartReading;
+use App\Support\Refused;
 use Lokum\Feed\BadMap;
 use Lokum\Feed\ColumnMap;
 use Lokum\Feed\UnreadableFile;
@@ -37,7 +37,7 @@ final class FeedReadCommand extends Command
             throw new Refused($why->getMessage());
         }
         $name = (string) ($this->option('feed') ?? FeedName::from(basename($path)));
-        $reading = $this->option('check') ? null : Reading::start($path, $name);
+        $reading = $this->option('check') ? null : StartReading::atOnce($path, $name);
         $lock = $reading === null ? null : ReadingLock::hold($reading);
         try {
             $figures = $read(
@@ -50,7 +50,9 @@ final class FeedReadCommand extends Command
                 $reading,
             );
         } catch (Throwable $why) {
-            $reading?->abandon();
+            if ($reading !== null) {
+                StartReading::abandon($reading);
+            }
             throw $why;
         } finally {
             $lock?->release();

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Fill\EditRules;
-use App\Fill\FillRule;
 use App\Fill\RuleForm;
+use App\Fill\RuleState;
 use App\Fill\RunRules;
 
 final class FillCheckCommand extends FillCommand
@@ -22,7 +22,7 @@ final class FillCheckCommand extends FillCommand
         if ($this->option('rule') !== null) {
             return $this->figures([0 => $run->check(EditRules::draft(RuleForm::from($this->json('rule')), null))], null);
         }
-        $rules = $this->argument('rule') === null ? FillRule::running() : [$this->rule()];
+        $rules = $this->argument('rule') === null ? RuleState::running() : [$this->rule()];
         $figures = [];
         foreach ($rules as $rule) {
             $figures[$rule->id] = $run->check($rule);

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Fill\FillFigures;
-use App\Fill\FillRule;
-use App\History\Change;
-use App\Refused;
+use App\Models\Change;
+use App\Models\FillRule;
+use App\Support\Refused;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 
 /** What the two commands about fill rules share. */

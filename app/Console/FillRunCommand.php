@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Fill\EditRules;
-use App\Fill\FillRule;
 use App\Fill\RuleForm;
 use App\Fill\RunRules;
+use App\Models\FillRule;
 
 final class FillRunCommand extends FillCommand
 {

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Definitions\Definition;
-use App\Refused;
-use App\Vocabulary\FindValue;
+use App\Models\Definition;
+use App\Support\Refused;
+use App\Values\FindValue;
 use App\Vocabulary\GatherValues;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 

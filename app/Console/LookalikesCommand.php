@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Definitions\Definition;
-use App\Refused;
+use App\Models\Definition;
+use App\Support\Refused;
 use App\Vocabulary\Proposal;
 use App\Vocabulary\ProposeMerges;
 use Lokum\LookAlike\Candidate;

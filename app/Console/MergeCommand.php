@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Definitions\Definition;
-use App\Refused;
-use App\Vocabulary\FindValue;
+use App\Catalog\ProductCounts;
+use App\Models\Definition;
+use App\Support\Refused;
+use App\Values\FindValue;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
-use App\Vocabulary\ProductCounts;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 
 final class MergeCommand extends Command

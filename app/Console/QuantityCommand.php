@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Refused;
+use App\Support\Refused;
 use Lokum\Quantity\Dimensions;
 use Lokum\Quantity\MeasureText;
 use Lokum\Quantity\Quantity;

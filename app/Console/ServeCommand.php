@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Access\Role;
 use App\Access\SoundPassword;
-use App\Access\User;
-use App\Refused;
+use App\Models\Role;
+use App\Models\User;
+use App\Support\Refused;
 
 final class ServeCommand extends Command
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Refused;
+use App\Support\Refused;
 use Closure;
 use Symfony\Component\Process\Process;
 

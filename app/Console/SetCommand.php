@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Catalog\CellChange;
-use App\Catalog\CellMode;
-use App\Catalog\ChangeCells;
-use App\Catalog\Chosen;
-use App\Catalog\Narrowing;
-use App\Definitions\Definition;
-use App\Refused;
+use App\Cells\CellChange;
+use App\Cells\CellMode;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
+use App\Models\Definition;
+use App\Support\Refused;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 
 final class SetCommand extends Command

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\History\TakeBack;
-use App\Refused;
+use App\Support\Refused;
 
 final class UndoCommand extends Command
 {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Data;
 
-use App\Refused;
+use App\Support\Refused;
 
 /** Held by one process for as long as it lives: the system frees it however that process ends. */
 final class FileLock

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Data;
 
-use App\Refused;
+use App\Support\Refused;
 use Illuminate\Database\Connectors\SQLiteConnector;
 use Illuminate\Support\Facades\DB;
 use PDOException;

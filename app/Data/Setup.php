@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Data;
 
-use App\Refused;
+use App\Support\Refused;
 use Closure;
 use Illuminate\Encryption\Encrypter;
 

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Definitions;
 
 use App\Catalog\CategoryTree;
+use App\Catalog\Coverage;
+use App\Catalog\Expected;
 
 /** Coverage of each definition in the categories at the top of the tree, side by side. */
 final readonly class CoverageStrip

@@ -6,7 +6,9 @@ namespace App\Definitions;
 
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\Models\Definition;
+use App\Models\State;
+use App\Support\Refused;
 use Lokum\Text\StrictKey;
 
 /** A definition made by hand. */

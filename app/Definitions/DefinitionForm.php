@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
-use App\Access\Role;
-use App\Refused;
-use App\Vocabulary\Dress;
+use App\Models\Role;
+use App\Support\Refused;
+use App\Values\FirstLook;
 use Lokum\Feed\Column;
 use Lokum\Quantity\Unit;
 use Lokum\Text\Label;
@@ -77,7 +77,7 @@ final readonly class DefinitionForm
             mb_strimwidth($text('section'), 0, 100) ?: null,
             $text('edited_by') === Role::Manager->value ? Role::Manager : Role::Editor,
             (bool) ($input['has_pages'] ?? false) && $kind === Kind::Choice,
-            in_array($text('dress'), [Dress::COLORS, Dress::LETTERS], true) ? $text('dress') : null,
+            in_array($text('dress'), [FirstLook::COLORS, FirstLook::LETTERS], true) ? $text('dress') : null,
             TermOrder::tryFrom($text('term_order')),
         );
     }

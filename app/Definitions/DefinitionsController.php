@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
-use App\Lineups\Filter;
-use App\Refused;
+use App\Catalog\Coverage;
+use App\Models\Definition;
+use App\Models\Filter;
+use App\Models\State;
+use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

@@ -4,12 +4,17 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
-use App\Fill\FillRule;
-use App\History\Change;
+use App\Catalog\Coverage;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Lineups\Filter;
-use App\Refused;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Expectation;
+use App\Models\FillRule;
+use App\Models\Filter;
+use App\Models\State;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
 /** Retires a definition (its data is kept, nobody sees it) or deletes it with all its data. Filters, rules and expectations go with it. */
@@ -38,7 +43,7 @@ final readonly class EndDefinition
 
     public function retire(Definition $definition): ?Change
     {
-        $definition->allowChange();
+        ManagersOnly::allow($definition->id);
 
         return $this->ledger->record('Definitions', function (Journal $journal) use ($definition): string {
             $this->rows($journal, 'filters', $definition);
@@ -55,7 +60,7 @@ final readonly class EndDefinition
     /** @throws Refused for one that every feed knows */
     public function delete(Definition $definition): Change
     {
-        $definition->allowChange();
+        ManagersOnly::allow($definition->id);
         if ($definition->slug === Definition::BRAND) {
             throw new Refused('Brand is known to every feed and cannot be deleted. It can be retired.');
         }

@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
-use App\Catalog\Category;
 use App\Catalog\CategoryTree;
-use App\Refused;
+use App\Catalog\Coverage;
+use App\Catalog\Expected;
+use App\Models\Category;
+use App\Models\Definition;
+use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
+use App\Models\Definition;
+use App\Models\State;
 use Illuminate\Support\Collection;
 use Lokum\Text\WordForms;
 

@@ -4,18 +4,22 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
-use App\Catalog\CellSheet;
-use App\Catalog\Chosen;
-use App\Catalog\Narrowing;
-use App\Fill\FillRule;
-use App\History\Change;
+use App\Cells\CellSheet;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Lineups\Filter;
-use App\Refused;
-use App\Vocabulary\SpellingReading;
-use App\Vocabulary\TermNames;
-use App\Vocabulary\Umbrella;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Expectation;
+use App\Models\FillRule;
+use App\Models\Filter;
+use App\Models\State;
+use App\Models\Umbrella;
+use App\Support\Refused;
+use App\Values\SpellingReading;
+use App\Values\TermNames;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
 use Lokum\Vocabulary\Kind;
@@ -65,8 +69,8 @@ final readonly class MergeDefinitions
 
     private function allow(Definition $keep, Definition $goes): void
     {
-        $keep->allowChange();
-        $goes->allowChange();
+        ManagersOnly::allow($keep->id);
+        ManagersOnly::allow($goes->id);
         if ($keep->id === $goes->id) {
             throw new Refused('A definition cannot be merged into itself.', 'goes');
         }

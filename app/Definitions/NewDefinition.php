@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
-use App\Lineups\Filter;
-use App\Storefront\PickReader;
+use App\Models\Definition;
+use App\Models\State;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\Column;
+use Lokum\Lineup\AddressWords;
 use Lokum\Text\Slug;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Policy;
@@ -17,19 +18,6 @@ use Lokum\Vocabulary\TermOrder;
 /** The rows that a new definition starts with. */
 final class NewDefinition
 {
-    /** Words that addresses use themselves, and fields that every product has: filters and sort orders go by these. */
-    public const RESERVED = [
-        ...PickReader::NO_FILTERS,
-        'price',
-        'stock',
-        'category',
-        'sku',
-        'name',
-        'new',
-        Filter::ADDED,
-        Filter::DISCOUNT,
-    ];
-
     /** The definition a column of a feed asks for: in use at once where a person described it, else a proposal. */
     public static function fromColumn(Column $column, bool $described, string $reason): Definition
     {
@@ -53,7 +41,7 @@ final class NewDefinition
         return [
             'slug' => Slug::unique(
                 $column->attribute,
-                fn (string $slug): bool => in_array($slug, self::RESERVED, true) ||
+                fn (string $slug): bool => AddressWords::has($slug) ||
                     Definition::query()->where('slug', $slug)->exists(),
             ),
             'label' => $column->label,

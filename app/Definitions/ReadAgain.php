@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
-use App\Catalog\CellSheet;
+use App\Cells\CellSheet;
 use App\History\Journal;
-use App\Vocabulary\CreateValue;
-use App\Vocabulary\SpellingReading;
+use App\Models\Definition;
+use App\Values\CreateValue;
+use App\Values\SpellingReading;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\State;
+use App\Support\Refused;
 
 /** Accepts a definition, or changes it; its spellings are read anew where the kind or unit changes. */
 final readonly class SaveDefinition
@@ -29,7 +32,7 @@ final readonly class SaveDefinition
             $state,
             $version,
         ): string {
-            $definition->refresh()->allowChange();
+            ManagersOnly::allow($definition->refresh()->id);
             $before = $definition->replicate();
             if ($definition->version !== $version) {
                 throw Refused::changedMeanwhile($definition->label);

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
-use App\Catalog\Category;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\Models\Category;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
 /** Says which definitions a category's products should carry: expected, dropped again, or left to the category above. */

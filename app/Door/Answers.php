@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Door;
 
 use App\Data\StorageProblem;
-use App\Publishing\Served;
-use App\Refused;
+use App\Editions\Served;
+use App\Support\Refused;
 use Illuminate\Auth\AuthenticationException;
 use Illuminate\Foundation\Configuration\Exceptions;
 use Illuminate\Http\Exceptions\ThrottleRequestsException;

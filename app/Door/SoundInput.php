@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Door;
 
-use App\Storefront\PickReader;
 use Closure;
 use Illuminate\Http\Request;
+use Lokum\Lineup\AddressWords;
 use Symfony\Component\HttpFoundation\File\UploadedFile;
 use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\HttpKernel\Exception\BadRequestHttpException;
@@ -84,7 +84,7 @@ final class SoundInput
                     match (true) {
                         ! $shoppers => self::LISTS[$room][$name] ?? 0,
                         // Every other name may be a filter, whose picks are a list.
-                        in_array((string) $name, PickReader::NO_FILTERS, true) => 0,
+                        in_array((string) $name, AddressWords::NO_FILTERS, true) => 0,
                         default => 1,
                     },
                 );

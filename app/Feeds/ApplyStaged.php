@@ -4,10 +4,11 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
-use App\Definitions\Definition;
 use App\Definitions\NewDefinition;
 use App\History\ItemMoves;
-use App\Vocabulary\NewSpellings;
+use App\Models\Definition;
+use App\Models\Feed;
+use App\Models\Heading;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Slug;
 use Lokum\Text\StrictKey;

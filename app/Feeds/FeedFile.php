@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
-use App\Refused;
+use App\Models\Reading;
+use App\Support\Refused;
 use Lokum\Feed\UnreadableFile;
 
 /** Where suppliers' files are kept: the inbox they arrive in, and the copies that readings were made from. */
@@ -16,6 +17,12 @@ final class FeedFile
         $file = is_file($path) ? @fopen($path, 'rb') : false;
 
         return $file === false ? throw UnreadableFile::cannotOpen($path) : $file;
+    }
+
+    /** @return resource the copy that a reading was made from */
+    public static function ofReading(Reading $reading)
+    {
+        return self::open(self::kept($reading->path));
     }
 
     /** Keeps a copy of a file under the data directory and says where, from there. */

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
-use App\Definitions\Definition;
-use App\Door\PageCursor;
-use App\Progress;
-use App\Refused;
+use App\Models\Definition;
+use App\Models\Feed;
+use App\Models\Reading;
+use App\Models\ReadingState;
+use App\Support\PageCursor;
+use App\Support\Progress;
+use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -21,7 +24,7 @@ final class FeedsController
 {
     public function index(Request $request): View
     {
-        Reading::noteBrokenOff();
+        StartReading::noteBrokenOff();
         $readings = Reading::query()
             ->with('feed', 'user')
             ->orderByDesc('id')
@@ -70,7 +73,7 @@ final class FeedsController
 
     public function show(Request $request, Reading $reading): View|Response
     {
-        Reading::noteBrokenOff();
+        StartReading::noteBrokenOff();
         $reading->refresh();
         // The page asks again and again while work is under way; when that is over, it is loaded anew as a whole.
         if ($request->hasHeader('HX-Request') && ! $reading->state->isRunning()) {
@@ -84,7 +87,7 @@ final class FeedsController
         $sampled = '';
         if (! $request->hasHeader('HX-Request')) {
             try {
-                $file = CsvFile::open($reading->open());
+                $file = CsvFile::open(FeedFile::ofReading($reading));
                 $resolve = new ResolveColumns();
                 $targets = $resolve($file, $reading->feed, MappingForm::remembered($reading));
                 $seen = $resolve->seen();

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Fill\RunRules;
-use App\Refused;
+use App\Models\Reading;
+use App\Models\ReadingState;
+use App\Support\Refused;
 use Throwable;
 
 /**

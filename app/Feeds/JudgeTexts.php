@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
-use App\Definitions\Definition;
-use App\Vocabulary\SpellingReading;
+use App\Models\Definition;
+use App\Values\SpellingReading;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\Column;
 use Lokum\Text\StrictKey;

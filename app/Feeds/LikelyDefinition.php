@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
-use App\Definitions\Definition;
+use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\ColumnGuess;
 use Lokum\Text\StrictKey;

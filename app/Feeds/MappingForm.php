@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
-use App\Definitions\Definition;
-use App\Refused;
+use App\Models\Definition;
+use App\Models\Reading;
+use App\Support\Refused;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
 use Lokum\Feed\Column;

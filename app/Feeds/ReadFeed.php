@@ -6,7 +6,10 @@ namespace App\Feeds;
 
 use App\Fill\RunRules;
 use App\History\Ledger;
-use App\Refused;
+use App\Models\Feed;
+use App\Models\Reading;
+use App\Models\ReadingState;
+use App\Support\Refused;
 use Closure;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\BadMap;

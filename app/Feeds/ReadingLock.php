@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Data\FileLock;
+use App\Models\Reading;
 
 /**
  * Held by the process that works on a reading, for as long as it lives: the system frees it however that process ends, so a reading

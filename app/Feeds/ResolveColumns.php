@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
-use App\Definitions\Definition;
-use App\Refused;
+use App\Models\Definition;
+use App\Models\Feed;
+use App\Models\Heading;
+use App\Support\Refused;
 use Illuminate\Support\Collection;
 use Lokum\Feed\Column;
 use Lokum\Feed\ColumnGuess;

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
-use App\Definitions\Coverage;
-use App\Progress;
-use App\Refused;
+use App\Catalog\Coverage;
+use App\Models\Reading;
+use App\Models\ReadingState;
+use App\Support\Progress;
+use App\Support\Refused;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
@@ -45,7 +47,7 @@ final class RunReading implements ShouldQueue
         }
         try {
             $figures = $read(
-                $reading->open(),
+                FeedFile::ofReading($reading),
                 $reading->feed->name,
                 $this->map,
                 $this->check,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
-use App\Definitions\Definition;
+use App\Models\Definition;
 use Lokum\Feed\Column;
 
 /** What one column of a file leads to, and how that came about. */

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Fill;
 
-use App\Definitions\Definition;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\FillRule;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
 /** Makes, changes, pauses, reorders and removes fill rules; the values follow in the same step. */
@@ -85,7 +86,7 @@ final readonly class EditRules
             foreach (array_values(array_intersect($ids, FillRule::query()->pluck('id')->all())) as $place => $id) {
                 $journal->update('fill_rules', $id, ['position' => $place + 1]);
             }
-            foreach ($journal->isEmpty() ? [] : FillRule::running() as $rule) {
+            foreach ($journal->isEmpty() ? [] : RuleState::running() as $rule) {
                 RunRules::write($journal, $rule);
             }
 

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Fill;
 
-use App\Catalog\Category;
 use App\Catalog\CategoryTree;
-use App\Catalog\CellSheet;
-use App\Definitions\Definition;
+use App\Cells\CellSheet;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
 use App\History\CellMoves;
+use App\Models\Category;
+use App\Models\Definition;
+use App\Models\FillRule;
+use App\Models\FillSource;
 use Illuminate\Support\Facades\DB;
 use Lokum\Fill\Bands;
 use Lokum\Fill\WordFinder;
@@ -33,7 +37,7 @@ final class PlanFill
 
     public function __construct(private readonly CellMoves $moves, private readonly FillRule $rule)
     {
-        $this->sheet = new CellSheet($rule->chosen(), $rule->definition);
+        $this->sheet = new CellSheet(Chosen::all(Narrowing::where($rule->scope)), $rule->definition);
     }
 
     /** Leaves what goes and what comes in the tables of the moves. */

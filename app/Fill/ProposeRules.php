@@ -4,10 +4,12 @@ declare(strict_types=1);
 
 namespace App\Fill;
 
-use App\Catalog\Category;
 use App\Catalog\CategoryTree;
-use App\Definitions\Definition;
 use App\History\Remembered;
+use App\Models\Category;
+use App\Models\Definition;
+use App\Models\FillRule;
+use App\Models\FillSource;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Fill\WordFinder;

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Fill;
 
-use App\Catalog\Category;
-use App\Catalog\CellChange;
-use App\Catalog\Narrowing;
-use App\Definitions\Definition;
-use App\Lineups\Filter;
-use App\Refused;
+use App\Cells\CellChange;
+use App\Cells\Narrowing;
+use App\Models\Category;
+use App\Models\Definition;
+use App\Models\FillSource;
+use App\Support\Refused;
 use InvalidArgumentException;
 use Lokum\Fill\Bands;
+use Lokum\Lineup\ProductField;
 use Lokum\Quantity\TypedNumber;
 use Lokum\Vocabulary\Kind;
 
@@ -132,7 +133,7 @@ final readonly class RuleForm
 
     private static function field(string $field): string
     {
-        if (in_array($field, [Filter::PRICE, Filter::STOCK], true)) {
+        if (in_array(ProductField::tryFrom($field), ProductField::ownNumbers(), true)) {
             return $field;
         }
 

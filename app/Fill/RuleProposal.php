@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\Fill;
 
-use App\Definitions\Definition;
+use App\Models\Definition;
+use App\Models\FillSource;
 
 /** A rule that Lokum proposes, and what it would win. */
 final readonly class RuleProposal

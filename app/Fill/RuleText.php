@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Fill;
 
+use App\Models\FillRule;
+use App\Models\FillSource;
+
 /** A rule as its form shows it: lists with one entry a line, as RuleForm reads them. */
 final class RuleText
 {

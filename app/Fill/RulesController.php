@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Fill;
 
 use App\Catalog\CategoryTree;
-use App\Definitions\Definition;
-use App\History\Change;
-use App\Refused;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\FillRule;
+use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
@@ -17,15 +18,17 @@ final class RulesController
 {
     public function index(Request $request, ProposeRules $propose, RunRules $run): View
     {
-        $rules = FillRule::query()->with('definition')->orderBy('position')->get();
-        $open = $rules->firstWhere('id', $request->integer('rule'));
+        $states = RuleState::all();
+        $shown = $states[$request->integer('rule')] ?? null;
+        $open = $shown?->rule;
         $form = $open !== null || $request->has('source') || $request->has('definition') || $request->boolean('new');
         $input = $request->has('source') ? $request->all() : ($open === null ? $request->all() : RuleText::of($open));
 
         return view(
             'rules.index',
             [
-                'rules' => $rules,
+                'states' => $states,
+                'filled' => $shown->filled ?? 0,
                 'open' => $open,
                 'form' => $form,
                 'input' => $input,

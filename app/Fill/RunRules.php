@@ -5,9 +5,10 @@ declare(strict_types=1);
 namespace App\Fill;
 
 use App\History\CellMoves;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
+use App\Models\Change;
+use App\Models\FillRule;
 
 /** Runs fill rules in their order: dry, or for good as one entry of History. */
 final readonly class RunRules
@@ -29,7 +30,7 @@ final readonly class RunRules
      */
     public function __invoke(?FillRule $only = null): array
     {
-        $rules = $only === null ? FillRule::running() : [$only];
+        $rules = $only === null ? RuleState::running() : [$only];
         if ($rules === []) {
             return [null, []];
         }

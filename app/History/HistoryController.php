@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace App\History;
 
-use App\Door\PageCursor;
+use App\Models\Change;
+use App\Support\PageCursor;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;

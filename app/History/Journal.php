@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\History;
 
-use App\Access\ManagersOnly;
 use Illuminate\Support\Facades\DB;
 
 /**

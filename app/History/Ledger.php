@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\History;
 
+use App\Models\Change;
 use Closure;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;

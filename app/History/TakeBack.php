@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\History;
 
-use App\Refused;
+use App\Models\Change;
+use App\Models\ChangeRow;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use PDOException;
 

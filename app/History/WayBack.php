@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\History;
 
+use App\Models\Change;
+use App\Models\ChangeRow;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
@@ -12,6 +15,8 @@ final readonly class WayBack
 {
     /** Obstacles that are named; there may be more. */
     private const NAMED = 5;
+
+    private const LOOKED_AT = 1000;
 
     /** Tables of what words mean. */
     private const WORDS = ['attribute_values', 'spellings', 'umbrellas'];
@@ -153,7 +158,9 @@ final readonly class WayBack
         }
 
         return [
-            ...array_values($obstacles + self::builtUpon($change) + self::itemsInTheWay($change)),
+            ...array_values(
+                $obstacles + self::builtUpon($change) + self::spellingsInTheWay($change) + self::itemsInTheWay($change),
+            ),
             ...self::cellsInTheWay($change),
         ];
     }
@@ -184,7 +191,8 @@ final readonly class WayBack
     }
 
     /**
-     * Later changes that did something with the words that this one brought in: they could not be taken back any more without them.
+     * Later changes that said something else of the rows that this one wrote, even where all is as it was again by now: they could not be
+     * taken back any more without it.
      *
      * @return array<int, string> obstacles by the later change
      */
@@ -200,7 +208,6 @@ final readonly class WayBack
             )
             ->join('changes as c', 'c.id', '=', 'theirs.change_id')
             ->where('mine.change_id', $change->id)
-            ->whereNull('mine.before')
             ->whereIn('mine.table_name', self::WORDS)
             ->whereNotNull('theirs.before')
             ->whereNotNull('theirs.after')
@@ -208,19 +215,51 @@ final readonly class WayBack
             ->whereNull('c.takes_back')
             ->where('c.has_way_back', true)
             ->orderBy('c.id')
-            ->limit(200)
-            ->get(['c.id', 'theirs.after']);
+            ->limit(self::LOOKED_AT)
+            ->get(['c.id', 'theirs.after', 'mine.before']);
         $obstacles = [];
         foreach ($later as $row) {
-            if (
-                count($obstacles) < self::NAMED &&
-                array_diff(array_keys((array) json_decode((string) $row->after, true)), self::PASSING) !== []
-            ) {
+            $columns = array_keys((array) json_decode((string) $row->after, true));
+            $own = $row->before === null ? $columns : array_keys((array) json_decode((string) $row->before, true));
+            if (count($obstacles) < self::NAMED && array_diff(array_intersect($columns, $own), self::PASSING) !== []) {
                 $obstacles[$row->id] ??= self::named(Change::query()->findOrFail($row->id));
             }
         }
 
         return $obstacles;
+    }
+
+    /**
+     * Later changes that took cells away whose spelling this one brought: it has to be there when they are taken back.
+     *
+     * @return array<int, string> obstacles by the later change
+     */
+    private static function spellingsInTheWay(Change $change): array
+    {
+        $brought = DB::table('change_rows')
+            ->where('change_id', $change->id)
+            ->where('table_name', 'spellings')
+            ->whereNull('before')
+            ->selectRaw('CAST(row_key AS INTEGER)');
+        if ((clone $brought)->doesntExist()) {
+            return [];
+        }
+        $later = DB::table('changes as c')
+            ->where('c.id', '>', $change->id)
+            ->whereNull('c.taken_back_by')
+            ->whereNull('c.takes_back')
+            ->whereExists(
+                fn (Builder $taken) => $taken
+                    ->from('cell_changes')
+                    ->whereColumn('change_id', 'c.id')
+                    ->where('came', 0)
+                    ->whereIn('spelling_id', $brought),
+            )
+            ->orderBy('c.id')
+            ->limit(self::NAMED)
+            ->pluck('c.id');
+
+        return $later->mapWithKeys(fn (int $id): array => [$id => self::named(Change::query()->findOrFail($id))])->all();
     }
 
     /**

@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Definitions\Definition;
-use App\History\Change;
+use App\Draft\DraftLineups;
+use App\Draft\Placement;
 use App\History\Journal;
-use App\Refused;
-use App\Vocabulary\TermNames;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Filter;
+use App\Models\FilterChange;
+use App\Support\Refused;
+use App\Values\TermNames;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Text\StrictKey;
 
@@ -27,7 +31,7 @@ final readonly class ChangeFilter
      */
     public function save(string $key, array $properties, string $placement, string $token): ?Change
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         $given = LineupLedger::filter($all, $key, $placement);
         foreach ($all->of(LineupLedger::pageOf($placement))->filters as $other) {
             if ($other->key !== $key && ($properties['title'] ?? null) === $other->given['title']) {
@@ -80,7 +84,7 @@ final readonly class ChangeFilter
     /** Takes back what these pages say otherwise: one property, or all of it. */
     public function fallBack(string $key, string $placement, ?string $property = null): ?Change
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
 
         return $this->ledger->record($placement, function (Journal $journal, int $lineup) use (
             $key,
@@ -117,7 +121,7 @@ final readonly class ChangeFilter
         string $key,
         array $properties,
         string $placement,
-        Compositions $all,
+        DraftLineups $all,
     ): void {
         $own = Filter::query()
             ->with('definition')

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Catalog\Item;
-use App\Definitions\Definition;
-use App\Publishing\BuildEdition;
-use App\Publishing\DraftTerms;
-use App\Publishing\SortSql;
+use App\Catalog\SortSql;
+use App\Draft\DraftLineups;
+use App\Draft\DraftTerms;
+use App\Draft\FilterFacts;
+use App\Draft\PageFacts;
+use App\Models\Definition;
+use App\Models\Item;
 use App\Storefront\PageTerms;
 use App\Storefront\ShownFilter;
 use Illuminate\Support\Facades\DB;
@@ -19,6 +21,7 @@ use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\Offer;
 use Lokum\Lineup\OfferableTerm;
+use Lokum\Lineup\ProductField;
 use Lokum\Lineup\SortOrder;
 
 /** A page as shoppers would get it if the draft were published now, with why each filter is here or is not. */
@@ -31,7 +34,7 @@ final readonly class DraftListing
     }
 
     /** @return array{filters: list<ShownFilter>, absent: array<string, Absence>} by key */
-    public function of(string $page, ComposedLineup $lineup, Compositions $all): array
+    public function of(string $page, ComposedLineup $lineup, DraftLineups $all): array
     {
         $shown = [];
         $absent = [];
@@ -63,7 +66,7 @@ final readonly class DraftListing
         return array_values(array_filter(array_map(fn (int $id): ?Item => $items->get($id), $ids)));
     }
 
-    private function offer(string $page, FilterSettings $filter, ?Definition $definition, Compositions $all): Offer|Absence
+    private function offer(string $page, FilterSettings $filter, ?Definition $definition, DraftLineups $all): Offer|Absence
     {
         $facts = $this->facts->of($page, $filter->key);
         if ($filter->control === Control::Words) {
@@ -81,15 +84,12 @@ final readonly class DraftListing
     }
 
     /** @return list<OfferableTerm> */
-    private function offerable(string $page, FilterSettings $filter, ?Definition $definition, Compositions $all): array
+    private function offerable(string $page, FilterSettings $filter, ?Definition $definition, DraftLineups $all): array
     {
         return match (true) {
             $filter->control === Control::Bands => PageTerms::bands($filter),
             $definition !== null => $this->terms->offerable($definition, $filter->order, $filter->control === Control::Nested),
-            $filter->key === Filter::STOCK => [
-                new OfferableTerm(BuildEdition::IN_STOCK, 'yes', 'In stock'),
-                new OfferableTerm(BuildEdition::SOLD_OUT, 'no', 'Sold out'),
-            ],
+            $filter->key === ProductField::Stock->value => ProductField::Stock->terms(),
             default => array_map(function (int $id) use ($all): OfferableTerm {
                 $category = $all->tree->find($id);
 

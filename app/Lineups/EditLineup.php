@@ -4,9 +4,14 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\History\Change;
+use App\Draft\DraftLineups;
+use App\Draft\Placement;
 use App\History\Journal;
-use App\Refused;
+use App\Models\Change;
+use App\Models\Filter;
+use App\Models\FilterChange;
+use App\Models\Lineup;
+use App\Support\Refused;
 
 /**
  * Works on the line-up of a placement: filters are added, dropped and ordered, and what holds for the page is said. What is inherited
@@ -34,7 +39,7 @@ final readonly class EditLineup
      */
     public function several(array $sources, string $placement = Placement::SHOP): Change
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         $here = $all->of(LineupLedger::pageOf($placement));
         // A line-up's own filters may hide behind what is said for a page alone; their titles are taken all the same.
         $titles = array_map(fn (array $given): string => (string) $given['title'], [
@@ -108,7 +113,7 @@ final readonly class EditLineup
      */
     public function order(array $keys, string $placement = Placement::SHOP): ?Change
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
 
         return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($keys, $placement, $all): string {
             $standing = array_map(strval(...), array_keys($all->of(LineupLedger::pageOf($placement))->filters));
@@ -129,7 +134,7 @@ final readonly class EditLineup
 
     public function drop(string $key, string $placement = Placement::SHOP): ?Change
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         $title = LineupLedger::filter($all, $key, $placement)['title'];
 
         return $this->ledger->record($placement, function (Journal $journal, int $lineup) use (
@@ -161,7 +166,7 @@ final readonly class EditLineup
      */
     public function page(array $settings, string $placement): ?Change
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
 
         return $this->ledger->record($placement, function (Journal $journal, int $lineup) use (
             $settings,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Refused;
-use App\Vocabulary\Umbrella;
+use App\Models\Umbrella;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use InvalidArgumentException;
 use Lokum\Facet\Combine;

@@ -4,10 +4,13 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\History\Change;
+use App\Draft\DraftLineups;
+use App\Draft\Placement;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\Models\Change;
+use App\Models\Lineup;
+use App\Support\Refused;
 use Closure;
 use Lokum\Lineup\ComposedLineup;
 
@@ -33,7 +36,7 @@ final readonly class LineupLedger
         });
     }
 
-    public static function said(string $placement, Compositions $all): string
+    public static function said(string $placement, DraftLineups $all): string
     {
         return $placement === Placement::SHOP
             ? "the shop's line-up"
@@ -47,7 +50,7 @@ final readonly class LineupLedger
     }
 
     /** What a placement inherits: its page's line-up without what is said at it. */
-    public static function before(Compositions $all, string $placement): ComposedLineup
+    public static function before(DraftLineups $all, string $placement): ComposedLineup
     {
         $layers = [];
         foreach (Placement::chain(self::pageOf($placement), $all->tree) as $one) {
@@ -64,7 +67,7 @@ final readonly class LineupLedger
     }
 
     /** @return array<string, mixed> */
-    public static function filter(Compositions $all, string $key, string $placement): array
+    public static function filter(DraftLineups $all, string $key, string $placement): array
     {
         return ($all->of(self::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key))->given;
     }

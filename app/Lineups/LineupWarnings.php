@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Catalog\Category;
-use App\Definitions\Definition;
+use App\Draft\PageFacts;
+use App\Draft\Placement;
+use App\Models\Category;
+use App\Models\Definition;
+use App\Models\Lineup;
 use App\Vocabulary\ProposeMerges;
 use Lokum\Lineup\ComposedLineup;
 use Lokum\Vocabulary\Kind;

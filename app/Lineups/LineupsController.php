@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Catalog\Category;
-use App\Definitions\Definition;
-use App\Definitions\State;
-use App\History\Change;
-use App\Publishing\DraftTerms;
-use App\Refused;
+use App\Draft\DraftLineups;
+use App\Draft\DraftTerms;
+use App\Draft\PageFacts;
+use App\Draft\Placement;
+use App\Models\Category;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\State;
+use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
@@ -17,6 +20,7 @@ use Lokum\Lineup\Band;
 use Lokum\Lineup\ComposedFilter;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
+use Lokum\Lineup\ProductField;
 use Lokum\Lineup\ProposedBands;
 use Lokum\Lineup\SortOrder;
 use Lokum\Lineup\TermChoice;
@@ -32,7 +36,7 @@ final class LineupsController
         DraftListing $listing,
         DraftTerms $terms,
     ): View {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         $page = $this->page($request, $all);
         $lineup = $all->of($page);
         $earned = $worth->of($page, $lineup);
@@ -78,7 +82,10 @@ final class LineupsController
                 ->whereNotIn('slug', array_map(strval(...), array_keys($lineup->filters)))
                 ->orderBy('label')
                 ->get(),
-            'fields' => array_diff_key(ProposeFilter::fields(), $lineup->filters),
+            'fields' => array_filter(
+                ProposeFilter::fields(),
+                fn (ProductField $field): bool => ! isset($lineup->filters[$field->value]),
+            ),
             'order' => $request->string('propose')->toString() === 'order' ? $worth->order($page, $lineup) : null,
             'proposal' => $request->string('propose')->toString() === 'lineup' ? $worth->proposal($page, LineupWarnings::MOST) : null,
             'compared' => $with !== ''
@@ -110,7 +117,7 @@ final class LineupsController
 
     public function update(Request $request, string $key, ChangeFilter $edit): RedirectResponse
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         $placement = $this->target($request);
         $filter = $all->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key);
         if ($request->has('propose')) {
@@ -142,7 +149,7 @@ final class LineupsController
     {
         $placement = $this->target($request);
         $given = (
-            Compositions::load()->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key)
+            DraftLineups::load()->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key)
         )->given;
         $chosen = array_values(
             array_unique([
@@ -188,7 +195,7 @@ final class LineupsController
 
     public function settings(Request $request, EditLineup $edit): RedirectResponse
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         $were = SortOrder::list($all->of($this->page($request, $all))->settings['sorts'] ?? null);
         $sorts = array_map(
             fn (SortOrder $order): array => $order->toArray(),
@@ -217,7 +224,7 @@ final class LineupsController
         $to = ctype_digit($to) ? "below:{$to}" : $to;
         $change = $edit->copy(
             $this->target($request),
-            Placement::of($to, Compositions::load()->tree)->text(),
+            Placement::of($to, DraftLineups::load()->tree)->text(),
             $request->boolean('move'),
         );
 
@@ -263,12 +270,12 @@ final class LineupsController
         );
     }
 
-    private function page(Request $request, Compositions $all): string
+    private function page(Request $request, DraftLineups $all): string
     {
         return $this->known($request->string('page', Placement::SHOP)->toString(), $all);
     }
 
-    private function known(string $page, Compositions $all): string
+    private function known(string $page, DraftLineups $all): string
     {
         if (! ctype_digit($page)) {
             $bySlug = $all->tree->bySlug($page);
@@ -291,7 +298,7 @@ final class LineupsController
 
     private function target(Request $request): string
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
 
         return $this->placement($request, $this->page($request, $all));
     }

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Catalog\Category;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
+use App\Models\Category;
+use App\Models\Change;
 
 /** Lets a category's page list its own products only, or those of everything below it, too. */
 final readonly class ListOwnOnly

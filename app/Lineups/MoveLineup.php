@@ -4,9 +4,12 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\History\Change;
+use App\Draft\DraftLineups;
+use App\Draft\Placement;
 use App\History\Journal;
-use App\Refused;
+use App\Models\Change;
+use App\Models\Lineup;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
 /** Copies what is said for some pages to others, moves it there, or takes it away. */
@@ -19,7 +22,7 @@ final readonly class MoveLineup
     /** Says the same for other pages as is said for these; what was said there goes. */
     public function copy(string $from, string $to, bool $move = false): ?Change
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         $source = Lineup::query()->where('placement', $from)->first();
         if ($source === null || $from === $to || ($from === Placement::SHOP && $move)) {
             throw new Refused($source === null ? 'Nothing is said there that could be copied.' : 'Choose other pages.', 'to');
@@ -77,7 +80,7 @@ final readonly class MoveLineup
     /** These pages get what they inherit, and nothing of their own. */
     public function remove(string $placement): ?Change
     {
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         if ($placement === Placement::SHOP) {
             throw new Refused('The line-up of the whole shop stays; take its filters out one by one.');
         }

@@ -4,14 +4,17 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Definitions\Definition;
-use App\Definitions\State;
+use App\Draft\FilterFacts;
+use App\Draft\PageFacts;
+use App\Models\Definition;
+use App\Models\State;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\Band;
 use Lokum\Lineup\ComposedFilter;
 use Lokum\Lineup\ComposedLineup;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
+use Lokum\Lineup\ProductField;
 use Lokum\Lineup\ProposedBands;
 use Lokum\Lineup\Worth;
 use Lokum\Vocabulary\Kind;
@@ -104,18 +107,18 @@ final class PageWorth
                 $candidates[$definition->slug] = $worth;
             }
         }
-        foreach ([Filter::PRICE, Filter::STOCK] as $field) {
+        foreach (ProductField::ownNumbers() as $field) {
             $worth = $this->one(
                 $page,
-                $field,
-                Filter::FIELDS[$field][0],
-                FilterSettings::of(['key' => $field, 'kind' => Filter::FIELDS[$field][1]->value]),
+                $field->value,
+                $field->title(),
+                FilterSettings::of(['key' => $field->value, 'kind' => $field->kind()->value]),
             );
             if (
                 $worth->coverage >= self::COVERED &&
-                ($worth->narrowing >= self::NARROWS || ($field === Filter::STOCK && $worth->narrowing > 0))
+                ($worth->narrowing >= self::NARROWS || ($field === ProductField::Stock && $worth->narrowing > 0))
             ) {
-                $candidates[$field] = $worth;
+                $candidates[$field->value] = $worth;
             }
         }
         $proposed = [];

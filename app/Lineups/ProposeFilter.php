@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Definitions\Definition;
-use App\Publishing\Discount;
-use App\Publishing\DraftTerms;
-use App\Refused;
+use App\Catalog\Discount;
+use App\Draft\DraftTerms;
+use App\Models\Definition;
+use App\Support\Refused;
 use Lokum\Facet\Combine;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\EmptyTerms;
+use Lokum\Lineup\ProductField;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Look;
 
@@ -33,19 +34,19 @@ final readonly class ProposeFilter
         if ($definition !== null) {
             return $this->ofDefinition($definition);
         }
-        [$title, $kind] = Filter::FIELDS[$source] ?? throw Refused::unknown('definition', $source);
-        if (! isset(self::fields()[$source])) {
+        $field = ProductField::tryFrom($source) ?? throw Refused::unknown('definition', $source);
+        if (! in_array($field, self::fields(), true)) {
             throw new Refused('There is no list price to tell a discount from. Define a number "List price" first.', 'source');
         }
-        $row = $this->row($title, Control::fitting($kind)[0], Combine::Any) + ['field' => $source];
+        $row = $this->row($field->title(), Control::fitting($field->kind())[0], Combine::Any) + ['field' => $source];
 
-        return match ($source) {
-            Filter::PRICE => ['step' => 1.0] + $row,
-            Filter::STOCK => ['combine' => Combine::One->value] + $row,
-            Filter::ADDED => [
+        return match ($field) {
+            ProductField::Price => ['step' => 1.0] + $row,
+            ProductField::Stock => ['combine' => Combine::One->value] + $row,
+            ProductField::Added => [
                 'control' => Control::Bands->value,
                 'combine' => Combine::One->value,
-                'unit' => 'days',
+                'unit' => $field->unit(''),
                 'settings' => (string) json_encode([
                     'bands' => [
                         ['from' => null, 'to' => 7, 'label' => 'In the last week'],
@@ -53,10 +54,10 @@ final readonly class ProposeFilter
                     ],
                 ]),
             ] + $row,
-            Filter::DISCOUNT => [
+            ProductField::Discount => [
                 'control' => Control::Bands->value,
                 'combine' => Combine::One->value,
-                'unit' => '%',
+                'unit' => $field->unit(''),
                 'settings' => (string) json_encode([
                     'bands' => [
                         ['from' => 10, 'to' => null, 'label' => '10 % off and more'],
@@ -69,10 +70,14 @@ final readonly class ProposeFilter
         };
     }
 
-    /** @return array<string, array{0: string, 1: Kind}> fields that products can be filtered by now: a discount needs a list price */
+    /** @return list<ProductField> that products can be filtered by now: a discount needs a list price */
     public static function fields(): array
     {
-        return Discount::listPrice() === null ? array_diff_key(Filter::FIELDS, [Filter::DISCOUNT => 0]) : Filter::FIELDS;
+        $hasDiscount = Discount::listPrice() !== null;
+
+        return array_values(
+            array_filter(ProductField::cases(), fn (ProductField $field): bool => $field !== ProductField::Discount || $hasDiscount),
+        );
     }
 
     /** @return array<string, mixed> */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
-use App\Refused;
+use App\Support\Refused;
 use Lokum\Lineup\SortOrder;
 use Lokum\Text\Label;
 use Lokum\Text\Slug;

@@ -5,12 +5,15 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Catalog\CategoryTree;
-use App\Catalog\Counted;
-use App\Definitions\Definition;
-use App\Definitions\State;
-use App\Lineups\Compositions;
-use App\Lineups\Filter;
-use App\Vocabulary\Umbrella;
+use App\Catalog\FieldNumbers;
+use App\Catalog\Stock;
+use App\Draft\DraftLineups;
+use App\Draft\DraftTerms;
+use App\Editions\Blob;
+use App\Editions\EditionDatabase;
+use App\Models\Definition;
+use App\Models\State;
+use App\Models\Umbrella;
 use Closure;
 use Generator;
 use Illuminate\Database\Eloquent\Collection;
@@ -18,6 +21,7 @@ use Illuminate\Support\Facades\DB;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
 use Lokum\Facet\StoredBits;
+use Lokum\Lineup\ProductField;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 use PDO;
@@ -26,22 +30,17 @@ use PDOStatement;
 /** Writes everything that shoppers will see into an edition's file: categories, terms with their bitmaps, numbers, filters, products. */
 final class BuildEdition
 {
-    /** Terms of the field "stock", which is a number as well as a yes/no question. */
-    public const IN_STOCK = -1;
-
-    public const SOLD_OUT = -2;
-
     private Numbering $numbering;
 
     private ListingCounts $listingCounts;
 
     private int $terms = 0;
 
-    private readonly Compositions $compositions;
+    private readonly DraftLineups $compositions;
 
     public function __construct(private readonly EditionWriter $writer, private readonly DraftTerms $draft)
     {
-        $this->compositions = Compositions::load();
+        $this->compositions = DraftLineups::load();
     }
 
     /**
@@ -55,7 +54,7 @@ final class BuildEdition
         $layout = $this->numbering->layout;
         foreach (
             [
-                'format' => EditionWriter::FORMAT,
+                'format' => EditionDatabase::FORMAT,
                 'edition' => $number,
                 'lanes' => json_encode($layout->sizes),
                 'summary' => serialize($summary),
@@ -117,7 +116,10 @@ final class BuildEdition
         ]);
         $this->writer->insert('meta', [
             'counted_numbers',
-            (string) json_encode(['price', 'stock', ...$definitions->where('kind', Kind::Number)->pluck('slug')->all()]),
+            (string) json_encode([
+                ...array_column(ProductField::ownNumbers(), 'value'),
+                ...$definitions->where('kind', Kind::Number)->pluck('slug')->all(),
+            ]),
         ]);
         $lineups = new EditionLineups($this->writer, $this->draft, $this->compositions);
         $lineups->write();
@@ -128,7 +130,7 @@ final class BuildEdition
         $this->extras($lineups->keys());
         $progress('Writing products', 0.5);
         $this->listingCounts->write($this->writer);
-        (new EditionProducts(
+        (new WriteProducts(
             $this->writer,
             $this->numbering,
             $definitions,
@@ -269,11 +271,10 @@ final class BuildEdition
      */
     private function words(Collection $definitions): void
     {
-        $fields = array_map(fn (array $field): string => $field[0], Filter::FIELDS);
         foreach (
             [
                 'helps' => $definitions->whereNotNull('help')->where('help', '!=', '')->pluck('help', 'slug')->all(),
-                'labels' => $definitions->pluck('label', 'slug')->all() + $fields,
+                'labels' => $definitions->pluck('label', 'slug')->all() + self::titles(),
                 'ended_attributes' => EndedAddresses::ofDefinitions(),
             ] as $name => $words
         ) {
@@ -281,28 +282,46 @@ final class BuildEdition
         }
     }
 
+    /** @return array<string, string> what filters over product fields are called, by key */
+    private static function titles(): array
+    {
+        return array_combine(
+            array_column(ProductField::cases(), 'value'),
+            array_map(fn (ProductField $field): string => $field->title(), ProductField::cases()),
+        );
+    }
+
     private function fields(): void
     {
-        foreach (['price' => 'Price', 'stock' => 'Stock'] as $field => $label) {
-            $this->numbers(
-                $field,
-                $label,
-                $field === 'price' ? (string) config('lokum.currency') : null,
-                Level::Variant,
-                $this->stream("SELECT id, {$field} FROM items WHERE variant_count = 0 AND {$field} IS NOT NULL"),
-            );
+        foreach (ProductField::ownNumbers() as $field) {
+            $this->field($field);
         }
-        $this->writer->insert('attributes', [0, 'stock', 'Stock', Kind::Flag->value, Level::Variant->value, null]);
-        foreach (
-            [[self::IN_STOCK, 'yes', 'In stock', '> '.
-                '0'], [self::SOLD_OUT, 'no', 'Sold out', '<= 0']] as $position => [$id, $slug, $label, $which]
-        ) {
-            $items = DB::table('items')
+        $stock = ProductField::Stock;
+        $this->writer->insert('attributes', [
+            0,
+            $stock->value,
+            $stock->label(),
+            $stock->kind()->value,
+            $stock->level()->value,
+            null,
+        ]);
+        foreach ($stock->terms() as $position => $term) {
+            $items = DB::table('items as i')
                 ->where('variant_count', 0)
-                ->whereRaw("stock {$which}")
+                ->whereNotNull('stock')
+                ->whereRaw(Stock::TERM.' = ?', [$term->id])
                 ->pluck('id')
                 ->all();
-            $this->term($id, 0, $position, $slug, $label, null, Level::Variant, $items);
+            $this->term($term->id, 0, $position, $term->slug, $term->label, null, $stock->level(), $items);
+        }
+    }
+
+    private function field(ProductField $field): void
+    {
+        $sql = FieldNumbers::sql($field);
+        if ($sql !== null) {
+            $unit = $field->unit((string) config('lokum.currency'));
+            $this->numbers($field->value, $field->label(), $unit, $field->level(), $this->stream($sql));
         }
     }
 
@@ -351,21 +370,10 @@ final class BuildEdition
      */
     private function extras(array $keys): void
     {
-        if (in_array(Filter::ADDED, $keys, true)) {
-            $this->numbers(
-                Filter::ADDED,
-                'New',
-                'days',
-                Level::Product,
-                $this->stream(
-                    "SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) FROM items
-                        WHERE parent_id IS NULL AND created_at IS NOT NULL",
-                ),
-            );
-        }
-        $list = in_array(Filter::DISCOUNT, $keys, true) ? Discount::listPrice() : null;
-        if ($list !== null) {
-            $this->numbers(Filter::DISCOUNT, 'Discount', '%', Level::Variant, $this->stream(Discount::sql($list)));
+        foreach ([ProductField::Added, ProductField::Discount] as $field) {
+            if (in_array($field->value, $keys, true)) {
+                $this->field($field);
+            }
         }
     }
 

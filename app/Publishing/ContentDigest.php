@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Definitions\Definition;
+use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
 use PDO;
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Editions\Served;
 use App\History\Remembered;
+use App\Models\Edition;
 use Lokum\Edition\Drift;
 
 /** How far the catalog has moved since the edition that shoppers see. */

@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Catalog\CategoryTree;
-use App\Definitions\Definition;
-use App\Lineups\Compositions;
+use App\Draft\DraftLineups;
+use App\Draft\DraftPages;
+use App\Draft\DraftTerms;
+use App\Draft\Placement;
 use App\Lineups\LineupLedger;
-use App\Lineups\Placement;
-use App\Vocabulary\Umbrella;
+use App\Models\Definition;
+use App\Models\Umbrella;
 use Illuminate\Support\Facades\DB;
 use Lokum\Edition\FilterLine;
 use Lokum\Edition\Summary;
@@ -87,7 +89,7 @@ final readonly class DraftSummary
     private function filters(): array
     {
         $said = [];
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         foreach ($all->layers() as $placement => $layer) {
             $of = fn (string $title): string => $placement === Placement::SHOP ? $title : "{$title} ({$layer->name})";
             $titles = array_map(

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Definitions\Definition;
-use App\Lineups\Compositions;
+use App\Draft\DraftLineups;
+use App\Draft\DraftTerms;
+use App\Models\Definition;
 use Lokum\Lineup\ComposedFilter;
 use Lokum\Lineup\ComposedLineup;
 use Lokum\Lineup\Control;
@@ -28,7 +29,7 @@ final class EditionLineups
     public function __construct(
         private readonly EditionWriter $writer,
         private readonly DraftTerms $terms,
-        private readonly Compositions $compositions,
+        private readonly DraftLineups $compositions,
     ) {
     }
 
@@ -59,7 +60,7 @@ final class EditionLineups
     }
 
     /** Whether any page shows the values of an attribute below their umbrellas. */
-    public static function nests(Compositions $compositions, string $attribute): bool
+    public static function nests(DraftLineups $compositions, string $attribute): bool
     {
         foreach ($compositions->pages() as $lineup) {
             if (isset($lineup->filters[$attribute]) && $lineup->filters[$attribute]->settings()->control === Control::Nested) {

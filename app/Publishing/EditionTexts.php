@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Catalog\Counted;
-use App\Definitions\Definition;
+use App\Catalog\ItemsOfLevel;
+use App\Editions\Blob;
+use App\Models\Definition;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Facet\StoredBits;
@@ -31,7 +32,7 @@ final readonly class EditionTexts
                         JOIN items i ON i.id = a.item_id WHERE s.definition_id = '.
                         $definition->id.
                         ' AND '.
-                        Counted::on($definition->level),
+                        ItemsOfLevel::on($definition->level),
                 ) as [$item, $text]
             ) {
                 $bit = $this->numbering->bit((int) $item, $definition->level);

@@ -4,15 +4,13 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Refused;
+use App\Editions\Blob;
+use App\Support\Refused;
 use PDO;
 
 /** Writes an edition's file, beside the ones that are served. Nobody looks at it until it is finished and has its name. */
 final class EditionWriter
 {
-    /** Raised when the file changes its shape; an edition of another shape is not read. */
-    public const FORMAT = 3;
-
     private const SCHEMA = '
         CREATE TABLE meta (key TEXT PRIMARY KEY, value TEXT NOT NULL) WITHOUT ROWID;
         CREATE TABLE categories (id INTEGER PRIMARY KEY, parent_id INTEGER, name TEXT NOT NULL, slug TEXT NOT NULL UNIQUE,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Definitions\Definition;
-use App\Vocabulary\TermNumbers;
+use App\Catalog\TermNumbers;
+use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\StrictKey;
 

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Api\SendNotice;
-use App\Catalog\Item;
 use App\Data\FileLock;
+use App\Draft\DraftTerms;
 use App\History\Ledger;
-use App\Refused;
+use App\Models\Edition;
+use App\Models\Item;
+use App\Support\Refused;
 use Closure;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -19,8 +20,6 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class Publish
 {
-    public const KEPT = 5;
-
     public function __construct(private DraftSummary $summary, private DraftTerms $terms, private Ledger $ledger)
     {
     }
@@ -67,7 +66,7 @@ final readonly class Publish
             array_map(fn (string $file) => @unlink(Edition::directory().'/'.$file), ["{$name}.part", $name]);
             throw $failure;
         }
-        SendNotice::toAll($edition);
+        event(new EditionPublished($edition));
         $this->clearOld();
         $progress('Done', 1.0);
 
@@ -114,7 +113,7 @@ final readonly class Publish
     /** Keeps the newest files, and removes what a killed publication left behind. */
     private function clearOld(): void
     {
-        $kept = Edition::query()->orderByDesc('id')->limit(self::KEPT)->pluck('file')->all();
+        $kept = Edition::query()->orderByDesc('id')->limit(Edition::KEPT)->pluck('file')->all();
         foreach (glob(Edition::directory().'/edition-*') ?: [] as $file) {
             if (! in_array(basename($file), $kept, true) && filemtime($file) < time() - 60) {
                 @unlink($file);

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Editions\Served;
+use App\Models\Edition;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
-use App\Progress;
-use App\Refused;
+use App\Support\Progress;
+use App\Support\Refused;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;

@@ -4,9 +4,10 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Format;
+use App\Support\Format;
 use Lokum\Lineup\Band;
 use Lokum\Lineup\FilterSettings;
+use Lokum\Lineup\ProductField;
 
 /** What shoppers read for a band: its label, or its ends with the filter's unit and decimals. */
 final class BandWords
@@ -17,7 +18,7 @@ final class BandWords
             (string) $filter->prefix,
             $filter->unit !== null
                 ? Format::unit($filter->unit)
-                : ($filter->key === 'price'
+                : ($filter->key === ProductField::Price->value
                     ? Format::unit((string) config('lokum.currency'))
                     : ''),
             $filter->decimals,

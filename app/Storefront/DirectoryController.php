@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Pictures;
-use App\Publishing\EditionAttribute;
-use App\Publishing\EditionFile;
-use App\Publishing\EditionTerm;
-use App\Publishing\Served;
+use App\Editions\EditionAttribute;
+use App\Editions\EditionFile;
+use App\Editions\EditionTerm;
+use App\Editions\Served;
+use App\Support\Pictures;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Publishing\EditionFile;
-use App\Publishing\Served;
+use App\Editions\EditionFile;
+use App\Editions\Served;
 use Closure;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Publishing\EditionFile;
-use App\Publishing\Picks;
+use App\Editions\EditionFile;
+use App\Editions\Picks;
 use Illuminate\Http\Request;
 use Lokum\Facet\Combine;
 use Lokum\Lineup\Control;

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Publishing\CountPage;
-use App\Publishing\EditionFile;
-use App\Publishing\EditionProduct;
-use App\Publishing\Picks;
-use App\Publishing\SetQuestion;
+use App\Editions\CountPage;
+use App\Editions\EditionFile;
+use App\Editions\EditionProduct;
+use App\Editions\Picks;
+use App\Editions\SetQuestion;
 use Lokum\Facet\Carriers;
 use Lokum\Facet\ProductSet;
 use Lokum\Lineup\Control;
@@ -65,7 +65,7 @@ final readonly class ListingPage
         $this->hidden = $hides ? $this->count->counter->without('sold out')->matching->count() - $this->products : 0;
         $this->pages = max(1, (int) ceil($this->products / self::PER_PAGE));
         $this->number = min($address->number, $this->pages);
-        $this->shown = $file->goods->products(
+        $this->shown = $file->products->products(
             $this->page($matching, ($page['sold_out'] ?? null) === 'last' ? $inStock->products() : null),
         );
     }
@@ -161,16 +161,16 @@ final readonly class ListingPage
         $order = array_column($this->sorts, null, 'slug')[$this->address->sort]->key();
         $offset = ($this->number - 1) * self::PER_PAGE;
         if ($first === null) {
-            return $this->file->goods->page($matching, $order, $offset, self::PER_PAGE);
+            return $this->file->products->page($matching, $order, $offset, self::PER_PAGE);
         }
         $front = $matching->and($first);
-        $found = $this->file->goods->page($front, $order, $offset, self::PER_PAGE);
+        $found = $this->file->products->page($front, $order, $offset, self::PER_PAGE);
 
         return [
             ...$found,
             ...count($found) === self::PER_PAGE
                 ? []
-                : $this->file->goods->page(
+                : $this->file->products->page(
                     $matching->without($first),
                     $order,
                     max(0, $offset - $front->count()),
@@ -196,7 +196,7 @@ final readonly class ListingPage
                 $more[] = new SetQuestion($filter->key, $sets, $address->terms[$filter->key] ?? [], $filter->combine);
             } elseif ($filter->control === Control::Words) {
                 if (isset($address->words[$filter->key])) {
-                    $asked["words {$filter->key}"] = $this->file->goods->having(
+                    $asked["words {$filter->key}"] = $this->file->products->having(
                         $filter->key,
                         $address->words[$filter->key],
                         $filter->wholeText,

@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Publishing\EditionCategory;
-use App\Publishing\EditionFile;
-use App\Publishing\EditionTerm;
+use App\Editions\EditionCategory;
+use App\Editions\EditionFile;
+use App\Editions\EditionTerm;
 use Lokum\Facet\Carriers;
 use Lokum\Lineup\Band;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\OfferableTerm;
+use Lokum\Lineup\ProductField;
 
 /** The terms that there are for the filters of a page in an edition: an attribute's, bands, the categories below. */
 final readonly class PageTerms
@@ -32,7 +33,7 @@ final readonly class PageTerms
         if ($filter->control === Control::Bands) {
             return self::bands($filter);
         }
-        if ($filter->key === FilterSettings::CATEGORY) {
+        if ($filter->key === ProductField::Category->value) {
             return array_map(
                 fn (EditionCategory $below): OfferableTerm => new OfferableTerm($below->id, $below->slug, $below->name),
                 $this->edition->below($this->page->category),
@@ -80,7 +81,7 @@ final readonly class PageTerms
 
             return $sets;
         }
-        if ($filter->key !== FilterSettings::CATEGORY) {
+        if ($filter->key !== ProductField::Category->value) {
             return null;
         }
         foreach ($this->edition->below($this->page->category) as $category) {

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Publishing\EditionFile;
+use App\Editions\EditionFile;
 use Lokum\Facet\Combine;
+use Lokum\Lineup\AddressWords;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\OfferableTerm;
@@ -20,9 +21,6 @@ final class PickReader
     private const LONGEST = 200;
 
     private const MOST_PICKS = 100;
-
-    /** Parameters of addresses that are no filters; each takes one text. */
-    public const NO_FILTERS = ['q', 'sort', 'page', 'sold-out'];
 
     /** @var array<string, list<string>> slugs of terms by filter key */
     public array $terms = [];
@@ -152,7 +150,7 @@ final class PickReader
     /** @param  list<string>  $keys  of the page's filters */
     private function others(array $keys): void
     {
-        foreach (array_diff(array_map(strval(...), array_keys($this->query)), $keys, self::NO_FILTERS) as $key) {
+        foreach (array_diff(array_map(strval(...), array_keys($this->query)), $keys, AddressWords::NO_FILTERS) as $key) {
             $label = $this->edition->labelOf($this->ended[$key] ?? $key);
             if ($this->texts($key) === []) {
                 continue;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Publishing\EditionCategory;
-use App\Publishing\EditionFile;
-use App\Publishing\EditionProduct;
-use App\Publishing\Served;
+use App\Editions\EditionCategory;
+use App\Editions\EditionFile;
+use App\Editions\EditionProduct;
+use App\Editions\Served;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -41,7 +41,7 @@ final class ShopController
             return response()->view('shop.closed');
         }
         $edition = $served->file();
-        $product = $edition->goods->product($sku) ?? abort(404);
+        $product = $edition->products->product($sku) ?? abort(404);
         $trail = [];
         $byId = array_column($edition->categories(), null, 'id');
         for ($at = $byId[$product->category] ?? null; $at instanceof EditionCategory; $at = $byId[$at->parent] ?? null) {

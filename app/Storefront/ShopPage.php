@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Publishing\EditionAttribute;
-use App\Publishing\EditionCategory;
-use App\Publishing\EditionFile;
-use App\Publishing\EditionGoods;
-use App\Publishing\EditionTerm;
+use App\Editions\EditionAttribute;
+use App\Editions\EditionCategory;
+use App\Editions\EditionFile;
+use App\Editions\EditionProducts;
+use App\Editions\EditionTerm;
+use App\Editions\SearchWords;
 use Lokum\Facet\Scope;
 use Lokum\Lineup\SortOrder;
 
@@ -86,7 +87,7 @@ final class ShopPage
             $scope = $scope->narrow($edition->carriers($this->term->id));
         }
         foreach ($this->words->words ?? [] as $word) {
-            $scope = $scope->narrow($edition->goods->having(EditionGoods::SEARCH, $word));
+            $scope = $scope->narrow($edition->products->having(EditionProducts::SEARCH, $word));
         }
 
         return $scope;

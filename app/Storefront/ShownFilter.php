@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Format;
+use App\Support\Format;
 use Lokum\Facet\Combine;
 use Lokum\Facet\Steps;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\Offer;
 use Lokum\Lineup\OfferedTerm;
+use Lokum\Lineup\ProductField;
 use Lokum\Vocabulary\Day;
 
 /** A filter beside a listing. */
@@ -55,7 +56,7 @@ final readonly class ShownFilter
             $settings->control,
             $settings->combine,
         ];
-        $this->unit = $settings->unit ?? ($settings->key === 'price' ? (string) config('lokum.currency') : null);
+        $this->unit = $settings->unit ?? ($settings->key === ProductField::Price->value ? (string) config('lokum.currency') : null);
         $this->open = $settings->open || $from !== null || $to !== null || $words !== '' || $this->picked() !== [];
     }
 

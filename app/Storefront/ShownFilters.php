@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Publishing\CountPage;
-use App\Publishing\EditionFile;
+use App\Editions\CountPage;
+use App\Editions\EditionFile;
 use Lokum\Lineup\Absence;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\Offer;
 use Lokum\Lineup\OfferableTerm;
+use Lokum\Lineup\ProductField;
 
 /** The filters of a page as they stand beside the products, from an edition's counts by the one rule of what a filter offers. */
 final readonly class ShownFilters
@@ -70,7 +71,7 @@ final readonly class ShownFilters
             return $this->scale($filter);
         }
         if ($filter->control === Control::Words) {
-            $carrying = $this->edition->goods->carryingText($filter->key);
+            $carrying = $this->edition->products->carryingText($filter->key);
 
             return Offer::ofWords(
                 $carrying === null ? 0 : $this->bare->counter->matching()->countWith($carrying),
@@ -118,7 +119,7 @@ final readonly class ShownFilters
         }
 
         // Sets that the page makes itself are counted in the order of their terms.
-        return $filter->control === Control::Bands || $filter->key === FilterSettings::CATEGORY
+        return $filter->control === Control::Bands || $filter->key === ProductField::Category->value
             ? array_combine(array_column($terms, 'id'), array_values($counted))
             : $counted;
     }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Storefront;
 
-use App\Cube;
-use App\Format;
+use App\Support\Cube;
+use App\Support\Format;
 use Lokum\Lineup\OfferedTerm;
 
 /** One term of a filter as HTML. A page has hundreds of them, so they are written here and not by a template each. */

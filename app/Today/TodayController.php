@@ -4,22 +4,23 @@ declare(strict_types=1);
 
 namespace App\Today;
 
-use App\Catalog\Item;
-use App\Definitions\Coverage;
-use App\Definitions\Definition;
-use App\Definitions\Expected;
-use App\Definitions\State;
+use App\Catalog\Coverage;
+use App\Catalog\Expected;
+use App\Draft\DraftPages;
+use App\Editions\Served;
 use App\Feeds\FeedFile;
-use App\Feeds\Reading;
-use App\Feeds\ReadingState;
-use App\History\Change;
-use App\Lineups\Filter;
+use App\Feeds\StartReading;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Filter;
+use App\Models\Item;
+use App\Models\Reading;
+use App\Models\ReadingState;
+use App\Models\State;
+use App\Models\Value;
 use App\Publishing\CurrentDrift;
-use App\Publishing\DraftPages;
-use App\Publishing\Served;
 use App\Vocabulary\FindNewcomers;
 use App\Vocabulary\ProposeMerges;
-use App\Vocabulary\Value;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Lokum\Vocabulary\Kind;
@@ -35,7 +36,7 @@ final class TodayController
         DraftPages $pages,
         FindNewcomers $newcomers,
     ): View {
-        Reading::noteBrokenOff();
+        StartReading::noteBrokenOff();
         $filters = Filter::query()->count();
         $products = $coverage->total();
 

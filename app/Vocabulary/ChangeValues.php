@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Value;
+use App\Support\Refused;
+use App\Values\FirstLook;
 
 /** One thing done to several values at once: hidden from shoppers or shown, retired or brought back, dressed from their names. */
 final readonly class ChangeValues
@@ -32,7 +35,7 @@ final readonly class ChangeValues
      */
     public function __invoke(Definition $definition, string $deed, array $ids): ?Change
     {
-        $definition->allowChange();
+        ManagersOnly::allow($definition->id);
         $said = self::DEEDS[$deed] ?? throw new Refused('Say what should be done with the values.');
         $values = $definition->values()->whereKey($ids)->orderBy('label')->get();
         if ($values->isEmpty()) {
@@ -62,7 +65,7 @@ final readonly class ChangeValues
             'show' => ['held' => 0, 'retired' => 0],
             'retire' => ['held' => 1, 'retired' => 1],
             'restore' => ['held' => 0, 'retired' => 0],
-            default => $value->look()->isUndressed() && ($look = Dress::fromName($value->label)) !== null
+            default => $value->look()->isUndressed() && ($look = FirstLook::fromName($value->label)) !== null
                 ? ['look' => $look]
                 : [],
         };

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
+use App\Models\Umbrella;
 use Lokum\Lens\Flow;
 use Lokum\Lens\FlowValue;
 

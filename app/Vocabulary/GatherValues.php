@@ -4,13 +4,20 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\History\Change;
+use App\Catalog\ProductCounts;
+use App\Catalog\TermNumbers;
+use App\Draft\CurrentTerms;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Lineups\CurrentTerms;
-use App\Lineups\Filter;
-use App\Refused;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Filter;
+use App\Models\Umbrella;
+use App\Models\Value;
+use App\Support\Refused;
+use App\Values\FirstLook;
+use App\Values\TermNames;
 use Lokum\Text\Label;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
@@ -124,7 +131,7 @@ final readonly class GatherValues
                 'definition_id' => $definition->id,
                 'label' => $label,
                 'slug' => TermNames::slug($definition, $label, array_map(fn (Value $value): int => $value->id, $values)),
-                'look' => Dress::wearsColors($definition) ? Dress::fromName($label) ?? $values[0]->look : null,
+                'look' => FirstLook::wearsColors($definition) ? FirstLook::fromName($label) ?? $values[0]->look : null,
             ]);
         foreach ($values as $value) {
             $journal->update('attribute_values', $value->id, ['umbrella_id' => $id]);
@@ -182,7 +189,7 @@ final readonly class GatherValues
     /** @param  int  $version  that the person started from */
     public function save(Umbrella $umbrella, string $label, Look $look, int $version): ?Change
     {
-        $umbrella->definition->allowChange();
+        ManagersOnly::allow($umbrella->definition->id);
         $label = Label::of($label);
         $other =
             $label === '' || mb_strlen($label) > 500
@@ -212,7 +219,7 @@ final readonly class GatherValues
      */
     private function checked(Definition $definition, string $label, array $ids): array
     {
-        $definition->allowChange();
+        ManagersOnly::allow($definition->id);
         $label = Label::of($label);
         if ($definition->kind !== Kind::Choice) {
             throw new Refused("The values of {$definition->label} are fixed; only those of a choice can be gathered.");

@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
 /** Decides that values are different. They are not proposed to be merged again. */
@@ -21,7 +22,7 @@ final readonly class KeepApart
     /** @param  list<int>  $ids  two or more; each pair of them is kept apart */
     public function __invoke(Definition $definition, array $ids): ?Change
     {
-        $definition->allowChange();
+        ManagersOnly::allow($definition->id);
         $labels = $definition->values()->whereKey($ids)->orderBy('id')->pluck('label', 'id')->all();
         if (count($labels) < 2) {
             throw new Refused('Name at least two values that are different.');

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
+use App\Models\Definition;
 use Lokum\Feed\CsvWriter;
 use Lokum\Vocabulary\ListedValue;
 use Lokum\Vocabulary\Skos;

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Pictures;
-use App\Refused;
+use App\Support\Pictures;
+use App\Support\Refused;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use InvalidArgumentException;

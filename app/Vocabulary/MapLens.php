@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\Format;
+use App\Catalog\ProductCounts;
+use App\Models\Definition;
+use App\Support\Format;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lens\ColorPlane;
 use Lokum\Lens\Measures;

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\Lineups\CurrentTerms;
-use App\Lineups\Filter;
+use App\Catalog\ProductCounts;
+use App\Catalog\TermNumbers;
+use App\Draft\CurrentTerms;
+use App\Models\Definition;
+use App\Models\Filter;
 use Lokum\Vocabulary\KnownValue;
 use Lokum\Vocabulary\MergePlan;
 

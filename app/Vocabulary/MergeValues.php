@@ -4,11 +4,15 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Value;
+use App\Support\Refused;
+use App\Values\CreateValue;
+use App\Values\FindValue;
 use Closure;
 use InvalidArgumentException;
 use Lokum\Text\Label;
@@ -102,7 +106,7 @@ final readonly class MergeValues
     /** @param  Closure(Journal): string  $act */
     private function record(Definition $definition, Closure $act): Change
     {
-        $definition->allowChange();
+        ManagersOnly::allow($definition->id);
 
         return $this->ledger->record('Values', $act) ?? throw new Refused('There was nothing to merge.');
     }

@@ -4,12 +4,16 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Catalog\Counted;
-use App\Definitions\Definition;
-use App\History\Change;
+use App\Catalog\ItemsOfLevel;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Spelling;
+use App\Models\Value;
+use App\Support\Refused;
+use App\Values\CreateValue;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\StrictKey;
 
@@ -54,7 +58,7 @@ final readonly class MoveSpelling
      */
     public function __invoke(Definition $definition, Spelling $spelling, ?Value $to): Change
     {
-        $definition->allowChange();
+        ManagersOnly::allow($definition->id);
         if (($why = $this->obstacle($spelling)) !== null) {
             throw new Refused($why);
         }
@@ -101,8 +105,8 @@ final readonly class MoveSpelling
         return (int) DB::table('assignments as a')
             ->join('items as i', 'i.id', '=', 'a.item_id')
             ->whereIn('a.spelling_id', array_map(fn (Spelling $one): int => $one->id, $this->together($spelling)))
-            ->whereRaw(Counted::on($definition->level))
-            ->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')
+            ->whereRaw(ItemsOfLevel::on($definition->level))
+            ->selectRaw('COUNT(DISTINCT '.ItemsOfLevel::PRODUCT.') AS n')
             ->value('n');
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Vocabulary;
 
 use App\History\Journal;
+use App\Models\Value;
 use Illuminate\Support\Facades\DB;
 
 /** A spelling that came with newer data and that nobody has decided on, with what Lokum would do with it. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\Feeds\Reading;
-use App\Refused;
+use App\Models\Definition;
+use App\Models\Reading;
+use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
+use App\Models\Change;
+use App\Models\Definition;
 use Lokum\Vocabulary\TermOrder;
 
 /** Chooses the order of an attribute's values; by hand, also the place of each. */

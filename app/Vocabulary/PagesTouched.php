@@ -5,8 +5,9 @@ declare(strict_types=1);
 namespace App\Vocabulary;
 
 use App\Catalog\CategoryTree;
-use App\Catalog\Counted;
-use App\Definitions\Definition;
+use App\Catalog\ItemsOfLevel;
+use App\Catalog\TermNumbers;
+use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
 
 /** What becomes of one term on the pages that shoppers visit: its products there before and after, and the terms that go. */
@@ -21,7 +22,7 @@ final class PagesTouched
     {
         $all = implode(',', array_unique(array_map(intval(...), [...$before, ...$after])));
         $in = fn (array $ids): string => 's.value_id IN ('.implode(',', array_map(intval(...), $ids ?: [0])).')';
-        $product = Counted::PRODUCT;
+        $product = ItemsOfLevel::PRODUCT;
         $found = DB::select(
             "SELECT p.category_id AS category, COUNT(DISTINCT CASE WHEN {$in(
                 $before,
@@ -31,7 +32,7 @@ final class PagesTouched
             FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
             JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = {$product}
             WHERE s.value_id IN ({$all}) AND ".
-                Counted::on($definition->level).
+                ItemsOfLevel::on($definition->level).
                 ' AND p.category_id IS NOT NULL GROUP BY p.category_id',
         );
         $tree = CategoryTree::load();

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
+use App\Catalog\ProductCounts;
 use App\History\Remembered;
+use App\Models\Definition;
+use App\Models\Value;
 use Illuminate\Support\Facades\DB;
 use Lokum\LookAlike\Candidate;
 use Lokum\LookAlike\Group;

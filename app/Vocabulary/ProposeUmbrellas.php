@@ -4,7 +4,10 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
+use App\Catalog\ProductCounts;
+use App\Models\Definition;
+use App\Models\Umbrella;
+use App\Models\Value;
 use Closure;
 use Lokum\Color\BasicColor;
 use Lokum\Lens\Measures;

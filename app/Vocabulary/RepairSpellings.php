@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Support\Refused;
+use App\Values\SpellingReading;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Kind;
 
@@ -22,7 +24,7 @@ final readonly class RepairSpellings
     /** @param  array<int, string>  $readAs  by spelling; those left empty stay unread */
     public function __invoke(Definition $definition, array $readAs): ?Change
     {
-        $definition->allowChange();
+        ManagersOnly::allow($definition->id);
         $flags = $definition->kind === Kind::Flag ? $definition->values()->pluck('id', 'slug')->all() : [];
 
         return $this->ledger->record('Values', function (Journal $journal) use ($definition, $readAs, $flags): string {

@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\Models\Change;
+use App\Models\Value;
+use App\Support\Refused;
+use App\Values\CreateValue;
+use App\Values\FindValue;
+use App\Values\TermNames;
 use Lokum\Text\Label;
 use Lokum\Vocabulary\Look;
 

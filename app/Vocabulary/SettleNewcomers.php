@@ -4,11 +4,12 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Support\Refused;
 
 /** Decides on newcomers, one or many at once: the same as a value that was there, under an umbrella, or a value of its own. */
 final readonly class SettleNewcomers
@@ -25,7 +26,7 @@ final readonly class SettleNewcomers
      */
     public function __invoke(Definition $definition, array $decisions, array $shown = []): Change
     {
-        $definition->allowChange();
+        ManagersOnly::allow($definition->id);
         $waiting = array_filter($this->find->of($definition), fn (Newcomer $one): bool => isset($decisions[$one->spelling]));
         if ($waiting === []) {
             throw new Refused('Somebody has decided on them meanwhile, or none is ticked.');

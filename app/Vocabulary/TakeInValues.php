@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\History\Change;
 use App\History\Journal;
 use App\History\Ledger;
-use App\Refused;
+use App\History\ManagersOnly;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Umbrella;
+use App\Support\Refused;
+use App\Values\CreateValue;
+use App\Values\FindValue;
+use App\Values\FirstLook;
+use App\Values\TermNames;
 use Illuminate\Support\Facades\DB;
 use InvalidArgumentException;
 use Lokum\Feed\CsvFile;
@@ -46,7 +52,7 @@ final readonly class TakeInValues
     /** @param  resource  $source */
     public function __invoke(Definition $definition, $source): ?Change
     {
-        $definition->allowChange();
+        ManagersOnly::allow($definition->id);
         $rows = $this->rows($definition, $source);
 
         return $this->ledger->record('Values', function (Journal $journal) use ($definition, $rows): string {
@@ -197,7 +203,7 @@ final readonly class TakeInValues
             'definition_id' => $definition->id,
             'label' => $label,
             'slug' => TermNames::slug($definition, $label),
-            'look' => Dress::wearsColors($definition) ? Dress::fromName($label) : null,
+            'look' => FirstLook::wearsColors($definition) ? FirstLook::fromName($label) : null,
         ]);
     }
 }

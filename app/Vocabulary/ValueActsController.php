@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\History\Change;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Spelling;
+use App\Models\Umbrella;
+use App\Values\FindValue;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 

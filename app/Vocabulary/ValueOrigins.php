@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Vocabulary;
 
 use App\Catalog\CategoryTree;
-use App\Catalog\Counted;
-use App\Definitions\Definition;
+use App\Catalog\ItemsOfLevel;
 use App\History\Remembered;
+use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
 
 /** Where each value of an attribute is used, and since when and from which feed it is there. */
@@ -38,10 +38,10 @@ final class ValueOrigins
             DB::select(
                 'SELECT s.value_id AS value, p.category_id AS category, COUNT(DISTINCT p.id) AS n FROM spellings s
                     JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.
-                    Counted::PRODUCT.
+                    ItemsOfLevel::PRODUCT.
                     '
             WHERE s.definition_id = ? AND s.value_id IS NOT NULL AND p.category_id IS NOT NULL AND '.
-                    Counted::on($definition->level).
+                    ItemsOfLevel::on($definition->level).
                     ' GROUP BY s.value_id, p.category_id',
                 [$definition->id],
             ) as $row

@@ -4,8 +4,9 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Pictures;
-use App\Refused;
+use App\Models\Value;
+use App\Support\Pictures;
+use App\Support\Refused;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
+use App\Models\Value;
+
 /** A value as the workbench lists it. */
 final readonly class ValueRow
 {

@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Catalog\Counted;
-use App\Definitions\Definition;
+use App\Catalog\ItemsOfLevel;
+use App\Catalog\ProductCounts;
+use App\Models\Definition;
+use App\Models\Value;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\KnownValue;
 use Lokum\Vocabulary\Term;
@@ -80,8 +82,8 @@ final readonly class ValueTable
             ->join('assignments as a', 'a.spelling_id', '=', 's.id')
             ->join('items as i', 'i.id', '=', 'a.item_id')
             ->whereIn('s.value_id', $ids)
-            ->whereRaw(Counted::on($definition->level))
-            ->selectRaw('COUNT(DISTINCT '.Counted::PRODUCT.') AS n')
+            ->whereRaw(ItemsOfLevel::on($definition->level))
+            ->selectRaw('COUNT(DISTINCT '.ItemsOfLevel::PRODUCT.') AS n')
             ->value('n');
     }
 

@@ -4,8 +4,13 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\Refused;
+use App\Catalog\ProductCounts;
+use App\Models\Definition;
+use App\Models\Spelling;
+use App\Models\Umbrella;
+use App\Models\Value;
+use App\Support\Refused;
+use App\Values\CreateValue;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;

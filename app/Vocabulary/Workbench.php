@@ -4,8 +4,11 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
-use App\Definitions\Definition;
-use App\Refused;
+use App\Catalog\ProductCounts;
+use App\Models\Definition;
+use App\Models\Spelling;
+use App\Models\Umbrella;
+use App\Support\Refused;
 use Illuminate\Http\Request;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\KnownValue;

@@ -13,8 +13,6 @@ use Lokum\Vocabulary\TermOrder;
 final readonly class FilterSettings
 {
     /** The filter over the categories below a page. */
-    public const CATEGORY = 'category';
-
     /** What each property is where nobody says otherwise. */
     public const DEFAULTS = [
         'title' => '',
@@ -141,7 +139,7 @@ final readonly class FilterSettings
     /** Whether a lone term that only some products carry is something to choose: "yes", a band, a category below. */
     public function loneTermNarrows(): bool
     {
-        return $this->kind === Kind::Flag || $this->control === Control::Bands || $this->key === self::CATEGORY;
+        return $this->kind === Kind::Flag || $this->control === Control::Bands || $this->key === ProductField::Category->value;
     }
 
     /** Whether a term is offered by this filter. */

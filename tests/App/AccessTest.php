@@ -2,21 +2,21 @@
 
 declare(strict_types=1);
 
-use App\Access\Role;
-use App\Access\User;
-use App\Api\Receiver;
-use App\Api\Token;
-use App\Catalog\EditViews;
-use App\Catalog\Item;
-use App\Definitions\Definition;
-use App\Feeds\Reading;
-use App\Feeds\ReadingState;
+use App\Draft\DraftLineups;
 use App\Fill\EditRules;
 use App\Fill\RuleForm;
 use App\Lineups\ChangeFilter;
-use App\Lineups\Compositions;
 use App\Lineups\EditLineup;
-use App\Lineups\Filter;
+use App\Models\Definition;
+use App\Models\Filter;
+use App\Models\Item;
+use App\Models\Reading;
+use App\Models\ReadingState;
+use App\Models\Receiver;
+use App\Models\Role;
+use App\Models\Token;
+use App\Models\User;
+use App\Products\EditViews;
 use App\Vocabulary\GatherValues;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Route;
@@ -196,7 +196,7 @@ test('two people on one line-up: the second is told and keeps what was typed', f
         'combine' => 'any',
         'empty_terms' => 'hide',
         'page' => 'shop',
-        'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['color']->given),
+        'token' => ChangeFilter::token(DraftLineups::load()->of('shop')->filters['color']->given),
     ];
     $this->actingAs($this->person())->put('/line-ups/color', $input)->assertSessionHas('done');
     $this->from('/line-ups?filter=color')

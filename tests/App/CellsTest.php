@@ -2,20 +2,20 @@
 
 declare(strict_types=1);
 
-use App\Catalog\Category;
-use App\Catalog\CellChange;
-use App\Catalog\ChangeCells;
-use App\Catalog\Chosen;
-use App\Catalog\EditViews;
-use App\Catalog\GridTokens;
-use App\Catalog\Item;
-use App\Catalog\Narrowing;
-use App\Catalog\SavedView;
-use App\Definitions\Definition;
+use App\Cells\CellChange;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
 use App\Definitions\SayExpected;
-use App\History\Change;
 use App\History\TakeBack;
-use App\Refused;
+use App\Models\Category;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Item;
+use App\Models\SavedView;
+use App\Products\EditViews;
+use App\Products\GridTokens;
+use App\Support\Refused;
 use App\Vocabulary\RepairSpellings;
 use Illuminate\Support\Facades\DB;
 

@@ -2,31 +2,31 @@
 
 declare(strict_types=1);
 
-use App\Access\Role;
-use App\Catalog\Category;
-use App\Catalog\CellChange;
-use App\Catalog\ChangeCells;
-use App\Catalog\Chosen;
-use App\Catalog\Narrowing;
-use App\Definitions\Coverage;
+use App\Catalog\Coverage;
+use App\Catalog\Expected;
+use App\Cells\CellChange;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
 use App\Definitions\CreateDefinition;
-use App\Definitions\Definition;
 use App\Definitions\DefinitionForm;
 use App\Definitions\EndDefinition;
-use App\Definitions\Expected;
 use App\Definitions\LikeNames;
 use App\Definitions\MergeDefinitions;
 use App\Definitions\ReadAgain;
 use App\Definitions\SaveDefinition;
 use App\Definitions\SayExpected;
-use App\Definitions\State;
 use App\Fill\EditRules;
 use App\Fill\RuleForm;
 use App\History\TakeBack;
 use App\Lineups\EditLineup;
-use App\Lineups\Lineup;
-use App\Refused;
-use App\Vocabulary\FindValue;
+use App\Models\Category;
+use App\Models\Definition;
+use App\Models\Lineup;
+use App\Models\Role;
+use App\Models\State;
+use App\Support\Refused;
+use App\Values\FindValue;
 use App\Vocabulary\MergeValues;
 use Illuminate\Support\Facades\DB;
 
@@ -179,7 +179,7 @@ test(
             ])
             ->and(DB::table('assignments')->where('definition_id', definition_of('colour')->id)->exists())
             ->toBeFalse()
-            ->and(Lineup::ofTheShop()->filters()->pluck('definition_id')->all())
+            ->and(Lineup::query()->where('placement', 'shop')->firstOrFail()->filters()->pluck('definition_id')->all())
             ->toBe([definition_of('color')->id]);
         app(TakeBack::class)($done);
         expect(everything())->toEqual($before);

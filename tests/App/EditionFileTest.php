@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use App\Catalog\Category;
+use App\Editions\EditionOrder;
+use App\Editions\Picks;
+use App\Editions\Served;
 use App\Lineups\EditLineup;
-use App\Publishing\Edition;
-use App\Publishing\EditionOrder;
-use App\Publishing\Picks;
-use App\Publishing\Served;
+use App\Models\Category;
+use App\Models\Edition;
 use App\Storefront\ListingAddress;
 use App\Storefront\ListingPage;
 use App\Storefront\ShopPage;
@@ -58,14 +58,14 @@ test('the counts that an edition keeps for each listing are those that its bitma
 })->with(['with what is below' => false, 'a category of its own products only' => true]);
 
 test('values below their umbrellas are counted as products, too', function (): void {
-    $color = App\Definitions\Definition::query()->where('slug', 'color')->firstOrFail();
+    $color = App\Models\Definition::query()->where('slug', 'color')->firstOrFail();
     $ids = $color
         ->values()
         ->whereIn('label', ['v1', 'v2', 'v3'])
         ->pluck('id')
         ->all();
     app(App\Vocabulary\GatherValues::class)($color, 'Low', $ids);
-    $given = App\Lineups\Compositions::load()->of('shop')->filters['color']->given;
+    $given = App\Draft\DraftLineups::load()->of('shop')->filters['color']->given;
     app(App\Lineups\ChangeFilter::class)->save(
         'color',
         ['control' => 'nested'] + $given,
@@ -78,7 +78,7 @@ test('values below their umbrellas are counted as products, too', function (): v
     $below = array_filter($edition->terms($attribute, nested: true), fn ($term): bool => $term->parent !== null);
     expect($below)->toHaveCount(3);
     foreach ([null, ...$edition->categories()] as $category) {
-        $page = new App\Publishing\CountPage($edition, $category, new Picks(), ['color'], nested: ['color']);
+        $page = new App\Editions\CountPage($edition, $category, new Picks(), ['color'], nested: ['color']);
         $counted = $page->counter->counts()['color'];
         $kept = $edition->listingCounts($category);
         foreach ($below as $id => $term) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Access\Role;
+use App\Models\Role;
 use Illuminate\Support\Facades\Route;
 
 /* What cannot be shown says so in Lokum's own words, whatever it was. */

@@ -2,19 +2,20 @@
 
 declare(strict_types=1);
 
-use App\Catalog\CellChange;
-use App\Catalog\ChangeCells;
-use App\Catalog\Chosen;
-use App\Catalog\Item;
-use App\Catalog\Narrowing;
-use App\Definitions\Definition;
+use App\Cells\CellChange;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
 use App\Definitions\EndDefinition;
 use App\Fill\EditRules;
-use App\Fill\FillRule;
 use App\Fill\RuleForm;
+use App\Fill\RuleState;
 use App\Fill\RunRules;
 use App\History\TakeBack;
-use App\Refused;
+use App\Models\Definition;
+use App\Models\FillRule;
+use App\Models\Item;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
 /* Fill rules: each source, what wins over what, readings, and the way back. */
@@ -220,9 +221,9 @@ test(
         ]);
         expect(ruled('finish'))->toBe(['P' => 'Gloss']);
         $deleted = app(EndDefinition::class)->delete(Definition::query()->where('slug', 'color')->firstOrFail());
-        expect($broken->refresh()->load('definition')->problem())
+        expect(RuleState::problem($broken->refresh()->load('definition')))
             ->toContain('Choose the definition')
-            ->and($other->refresh()->load('definition')->problem())
+            ->and(RuleState::problem($other->refresh()->load('definition')))
             ->toBeNull();
         $this->read("sku,name,category\nN,New,Brushes > Round\n", feed: 'Second');
         expect(ruled('finish'))
@@ -234,6 +235,6 @@ test(
             ->assertOk()
             ->assertSee('Choose the definition');
         app(TakeBack::class)($deleted);
-        expect($broken->refresh()->load('definition')->problem())->toBeNull();
+        expect(RuleState::problem($broken->refresh()->load('definition')))->toBeNull();
     },
 );

@@ -3,10 +3,10 @@
 declare(strict_types=1);
 
 use App\Data\FileLock;
-use App\Publishing\Edition;
+use App\Editions\Served;
+use App\Models\Edition;
 use App\Publishing\Publish;
-use App\Publishing\Served;
-use App\Refused;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 

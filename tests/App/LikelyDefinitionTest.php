@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
-use App\Definitions\Definition;
-use App\Feeds\Feed;
 use App\Feeds\LikelyDefinition;
-use App\Feeds\Reading;
 use App\Feeds\ResolveColumns;
+use App\Models\Definition;
+use App\Models\Feed;
+use App\Models\Reading;
 use Lokum\Feed\ColumnMap;
 use Lokum\Feed\CsvFile;
 
@@ -53,7 +53,7 @@ test('a renamed column leads to the definition whose values it holds', function 
 
 test('nothing is decided without a person: the command makes a definition of its own', function (): void {
     $this->read("sku,Farbton\nA,Red\nB,Blue\n");
-    expect(App\Definitions\Definition::query()->where('slug', 'farbton')->exists())->toBeTrue();
+    expect(App\Models\Definition::query()->where('slug', 'farbton')->exists())->toBeTrue();
 });
 
 test('yes and no alone are no evidence', function (): void {

@@ -2,28 +2,28 @@
 
 declare(strict_types=1);
 
-use App\Catalog\Category;
-use App\Definitions\Definition;
+use App\Catalog\ProductCounts;
+use App\Draft\DraftLineups;
+use App\Draft\PageFacts;
+use App\Editions\Served;
 use App\History\TakeBack;
 use App\Lineups\ChangeFilter;
-use App\Lineups\Compositions;
 use App\Lineups\EditLineup;
 use App\Lineups\FilterForm;
 use App\Lineups\LineupLedger;
 use App\Lineups\LineupWarnings;
 use App\Lineups\ListOwnOnly;
 use App\Lineups\MoveLineup;
-use App\Lineups\PageFacts;
 use App\Lineups\PageWorth;
-use App\Publishing\Served;
-use App\Refused;
-use App\Vocabulary\CreateValue;
-use App\Vocabulary\FindValue;
+use App\Models\Category;
+use App\Models\Definition;
+use App\Models\Umbrella;
+use App\Support\Refused;
+use App\Values\CreateValue;
+use App\Values\FindValue;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
-use App\Vocabulary\ProductCounts;
-use App\Vocabulary\Umbrella;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\FilterSettings;
 
@@ -59,7 +59,7 @@ function colors(): Definition
 
 function saveFilter(string $key, array $changes, string $placement = 'shop'): void
 {
-    $given = Compositions::load()->of(LineupLedger::pageOf($placement))->filters[$key]->given;
+    $given = DraftLineups::load()->of(LineupLedger::pageOf($placement))->filters[$key]->given;
     app(ChangeFilter::class)->save($key, $changes + $given, $placement, ChangeFilter::token($given));
 }
 
@@ -104,38 +104,38 @@ test(
             ->toBe(['Brand', 'Price'])
             ->and(shownOn($this, '/shop/search?q=ink'))
             ->toBe(['Color', 'Price']);
-        $composed = Compositions::load()->of(pageOf('oil'));
+        $composed = DraftLineups::load()->of(pageOf('oil'));
         expect($composed->filters['color']->changed)
             ->toHaveKeys(['title', 'columns'])
             ->and(array_keys($composed->dropped))
             ->toBe(['brand']);
         // What is changed at the top still reaches the branch, save for what it says itself.
         saveFilter('color', ['title' => 'Hue', 'help' => 'Look closely']);
-        expect(Compositions::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray([
+        expect(DraftLineups::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray([
             'title' => 'Shade',
             'help' => 'Look closely',
         ]);
         app(ChangeFilter::class)->fallBack('color', $paint, 'title');
-        expect(Compositions::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray([
+        expect(DraftLineups::load()->of(pageOf('oil'))->filters['color']->given)->toMatchArray([
             'title' => 'Hue',
             'columns' => 3,
         ]);
         app(MoveLineup::class)->copy($paint, 'below:'.pageOf('brushes'));
-        expect(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))->toBe(['weight', 'price', 'color']);
+        expect(array_keys(DraftLineups::load()->of(pageOf('brushes'))->filters))->toBe(['weight', 'price', 'color']);
         app(MoveLineup::class)->copy('below:'.pageOf('brushes'), 'search', move: true);
-        expect(array_keys(Compositions::load()->of('search')->filters))
+        expect(array_keys(DraftLineups::load()->of('search')->filters))
             ->toBe(['weight', 'price', 'color'])
-            ->and(array_keys(Compositions::load()->of(pageOf('brushes'))->filters))
+            ->and(array_keys(DraftLineups::load()->of(pageOf('brushes'))->filters))
             ->toBe(['color', 'brand', 'price']);
         app(MoveLineup::class)->remove($paint);
-        expect(array_keys(Compositions::load()->of(pageOf('ink'))->filters))
+        expect(array_keys(DraftLineups::load()->of(pageOf('ink'))->filters))
             ->toBe(['color', 'brand', 'price'])
             ->and(fn () => app(MoveLineup::class)->remove('shop'))
             ->toThrow(Refused::class);
         while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === 'Line-ups') {
             app(TakeBack::class)($newest);
         }
-        expect(Compositions::load()->of('shop')->filters)
+        expect(DraftLineups::load()->of('shop')->filters)
             ->toBe([])
             ->and(DB::table('filter_changes')->count())
             ->toBe(0)
@@ -170,7 +170,7 @@ test(
         expect($terms())->toBe(['olive', 'reds']);
         $new = app(CreateValue::class)(colors(), 'Gamboge');
         $this->read("sku,category,Color\nP9,Paint,Gamboge\n", STOCKED_MAP);
-        $filter = Compositions::load()->of('shop')->filters['color']->settings();
+        $filter = DraftLineups::load()->of('shop')->filters['color']->settings();
         expect($terms())
             ->toBe(['olive', 'reds'])
             ->and(FilterForm::isWaiting($filter, $new))
@@ -355,7 +355,7 @@ test('what filters earn is worked out on the draft, and proposed from nothing', 
     );
     app(EditLineup::class)->several(['tone', 'grade']);
     $page = pageOf('shelf');
-    $lineup = Compositions::load()->of($page);
+    $lineup = DraftLineups::load()->of($page);
     $worth = app(PageWorth::class)->of($page, $lineup);
     expect($worth['color']->coverage)
         ->toBe(1.0)
@@ -377,7 +377,7 @@ test('what filters earn is worked out on the draft, and proposed from nothing', 
         ->toEqualWithDelta(10 / 120, 1e-9);
     // Where all is inherited nothing is warned about; the shop's line-up says it.
     expect(app(LineupWarnings::class)->of($page, $lineup, app(PageFacts::class), $worth))->toBe([]);
-    $shop = Compositions::load()->of('shop');
+    $shop = DraftLineups::load()->of('shop');
     $warnings = app(LineupWarnings::class)->of('shop', $shop, app(PageFacts::class), app(PageWorth::class)->of('shop', $shop));
     expect($warnings['tone'][0]['text'])
         ->toBe('says nearly the same as Color')
@@ -416,7 +416,7 @@ test('bad settings are refused, naming the field, and nothing is lost', function
     string $why,
 ): void {
     $this->actingAs($this->person());
-    $given = Compositions::load()->of('shop')->filters['price']->given;
+    $given = DraftLineups::load()->of('shop')->filters['price']->given;
     $this->put(
         '/line-ups/price',
         $input + [
@@ -426,7 +426,7 @@ test('bad settings are refused, naming the field, and nothing is lost', function
             'token' => ChangeFilter::token($given),
         ],
     )->assertSessionHasErrors([$field => $why]);
-    expect(Compositions::load()->of('shop')->filters['price']->given)->toBe($given);
+    expect(DraftLineups::load()->of('shop')->filters['price']->given)->toBe($given);
 })->with([
     ['title', ['title' => ' '], 'A filter needs a title of 1 to 100 characters.'],
     ['title', ['title' => 'Color'], 'Another filter of this line-up is titled "Color".'],
@@ -461,7 +461,7 @@ test('what a form does not show stays: chosen terms, looks; what it clears goes 
     ]);
     app(EditLineup::class)->add('weight');
     $this->actingAs($this->person());
-    $given = Compositions::load()->of('shop')->filters['color']->given;
+    $given = DraftLineups::load()->of('shop')->filters['color']->given;
     $this->put('/line-ups/color', [
         'page' => 'shop',
         'title' => 'Color',
@@ -474,7 +474,7 @@ test('what a form does not show stays: chosen terms, looks; what it clears goes 
         'counts' => 1,
         'title_shown' => 1,
     ])->assertSessionHasNoErrors();
-    $after = Compositions::load()->of('shop')->filters['color']->settings();
+    $after = DraftLineups::load()->of('shop')->filters['color']->settings();
     expect($after->chosen)
         ->toBe([$id('Sage'), $id('Crimson')])
         ->and($after->looks[$id('Sage')]->label)
@@ -482,7 +482,7 @@ test('what a form does not show stays: chosen terms, looks; what it clears goes 
         ->and($after->looks[$id('Crimson')]->label)
         ->toBe('Deep red');
     saveFilter('weight', ['unit' => 'grams']);
-    expect(Compositions::load()->of('shop')->filters['weight']->settings()->unit)->toBe('grams');
+    expect(DraftLineups::load()->of('shop')->filters['weight']->settings()->unit)->toBe('grams');
     $this->put('/line-ups/weight', [
         'page' => 'shop',
         'title' => 'Weight',
@@ -491,12 +491,12 @@ test('what a form does not show stays: chosen terms, looks; what it clears goes 
         'shown' => 1,
         'counts' => 1,
         'title_shown' => 1,
-        'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['weight']->given),
+        'token' => ChangeFilter::token(DraftLineups::load()->of('shop')->filters['weight']->given),
     ])->assertSessionHasNoErrors();
-    expect(Compositions::load()->of('shop')->filters['weight']->settings()->unit)->toBe('g');
+    expect(DraftLineups::load()->of('shop')->filters['weight']->settings()->unit)->toBe('g');
     // Saved on a branch as it is, nothing is said there.
     $paint = pageOf('paint');
-    $same = Compositions::load()->of($paint)->filters['weight']->given;
+    $same = DraftLineups::load()->of($paint)->filters['weight']->given;
     $this->put('/line-ups/weight', [
         'page' => $paint,
         'title' => 'Weight',

@@ -2,11 +2,11 @@
 
 declare(strict_types=1);
 
+use App\Draft\DraftLineups;
+use App\Editions\EditionFile;
+use App\Editions\Served;
 use App\Lineups\ChangeFilter;
-use App\Lineups\Compositions;
 use App\Lineups\EditLineup;
-use App\Publishing\EditionFile;
-use App\Publishing\Served;
 use App\Storefront\ListingAddress;
 use App\Storefront\ShopPage;
 use Illuminate\Http\Request;
@@ -21,7 +21,7 @@ beforeEach(function (): void {
         '{"columns": {"Color": {"kind": "choice"}, "Size": {"kind": "choice"}, "Weight": {"kind": "number"}, "Notes": {"kind": "text"}}}',
     );
     array_map(app(EditLineup::class)->add(...), ['color', 'size', 'price', 'weight', 'notes']);
-    $given = Compositions::load()->of('shop')->filters['size']->given;
+    $given = DraftLineups::load()->of('shop')->filters['size']->given;
     app(ChangeFilter::class)->save('size', ['combine' => 'one'] + $given, 'shop', ChangeFilter::token($given));
     $this->publish();
 });

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Catalog\Narrowing;
+use App\Cells\Narrowing;
 use Lokum\Feed\CsvWriter;
 
 /* Reference: a plain search over what was written into the feed, by the words of docs/commands.md ("Narrowing") and nothing else. */

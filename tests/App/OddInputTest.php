@@ -2,18 +2,18 @@
 
 declare(strict_types=1);
 
-use App\Access\Role;
-use App\Access\User;
-use App\Api\Receiver;
-use App\Api\Token;
-use App\Catalog\EditViews;
-use App\Definitions\Definition;
-use App\Feeds\Feed;
-use App\Feeds\Reading;
-use App\Feeds\ReadingState;
 use App\Fill\EditRules;
 use App\Fill\RuleForm;
 use App\Lineups\EditLineup;
+use App\Models\Definition;
+use App\Models\Feed;
+use App\Models\Reading;
+use App\Models\ReadingState;
+use App\Models\Receiver;
+use App\Models\Role;
+use App\Models\Token;
+use App\Models\User;
+use App\Products\EditViews;
 use App\Vocabulary\GatherValues;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Routing\Route as OneRoute;

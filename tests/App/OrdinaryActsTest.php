@@ -2,15 +2,16 @@
 
 declare(strict_types=1);
 
-use App\Definitions\Definition;
+use App\Draft\DraftLineups;
+use App\Editions\Served;
 use App\Lineups\ChangeFilter;
-use App\Lineups\Compositions;
 use App\Lineups\EditLineup;
 use App\Lineups\ProposeFilter;
+use App\Models\Definition;
 use App\Publishing\CurrentDrift;
-use App\Publishing\Served;
-use App\Refused;
+use App\Support\Refused;
 use App\Vocabulary\GatherValues;
+use Lokum\Lineup\ProductField;
 
 /* Acts of an ordinary day, two in a row. */
 
@@ -36,16 +37,16 @@ test('without a list price no discount is offered', function (): void {
     Definition::query()
         ->where('slug', 'list-price')
         ->update(['slug' => 'catalog-number']);
-    expect(ProposeFilter::fields())->not->toHaveKey('discount');
+    expect(ProposeFilter::fields())->not->toContain(ProductField::Discount);
     $this->get('/line-ups')->assertDontSee('value="discount"', false);
     expect(fn () => app(EditLineup::class)->add('discount'))->toThrow(Refused::class, 'There is no list price');
 });
 
 test('a filter that is changed on one page opens on the pages below it and in both tabs', function (): void {
     app(EditLineup::class)->add('color');
-    $lamps = Compositions::load()->tree->bySlug('lamps')->id;
-    $desk = Compositions::load()->tree->bySlug('desk')->id;
-    $given = Compositions::load()->of((string) $lamps)->filters['color']->given;
+    $lamps = DraftLineups::load()->tree->bySlug('lamps')->id;
+    $desk = DraftLineups::load()->tree->bySlug('desk')->id;
+    $given = DraftLineups::load()->of((string) $lamps)->filters['color']->given;
     app(ChangeFilter::class)->save('color', ['title' => 'Shade'] + $given, "below:{$lamps}", ChangeFilter::token($given));
     $this->get("/line-ups?page={$desk}")
         ->assertOk()
@@ -87,7 +88,7 @@ test('a filter that was dropped comes back as it was inherited, on its page and 
     string $page,
 ): void {
     app(EditLineup::class)->add('color');
-    $given = Compositions::load()->of('shop')->filters['color']->given;
+    $given = DraftLineups::load()->of('shop')->filters['color']->given;
     app(ChangeFilter::class)->save(
         'color',
         ['title' => 'Shade', 'combine' => 'all'] + $given,
@@ -97,6 +98,6 @@ test('a filter that was dropped comes back as it was inherited, on its page and 
     app(EditLineup::class)->drop('color', 'below:1');
     $this->get("/line-ups?page={$page}&why=1")->assertSee('Shade is dropped by');
     app(EditLineup::class)->add('color', $placement);
-    $back = Compositions::load()->of($page)->filters['color']->given;
+    $back = DraftLineups::load()->of($page)->filters['color']->given;
     expect($back['title'])->toBe('Shade')->and($back['combine'])->toBe('all');
 })->with([['below:1', '1'], ['only:1', '1'], ['below:2', '2']]);

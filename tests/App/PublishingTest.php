@@ -2,16 +2,16 @@
 
 declare(strict_types=1);
 
-use App\Definitions\Definition;
-use App\Definitions\State;
+use App\Editions\Picks;
+use App\Editions\Served;
 use App\Lineups\EditLineup;
-use App\Lineups\Filter;
+use App\Models\Definition;
+use App\Models\Edition;
+use App\Models\Filter;
+use App\Models\State;
 use App\Publishing\CurrentDrift;
-use App\Publishing\Edition;
-use App\Publishing\Picks;
 use App\Publishing\Publish;
-use App\Publishing\Served;
-use App\Refused;
+use App\Support\Refused;
 use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Process;
 

@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-use App\Definitions\Definition;
-use App\Lineups\Compositions;
+use App\Draft\DraftLineups;
+use App\Draft\Placement;
+use App\Editions\Served;
 use App\Lineups\DraftListing;
 use App\Lineups\EditLineup;
-use App\Lineups\Placement;
+use App\Models\Definition;
 use App\Publishing\CurrentDrift;
-use App\Publishing\Served;
 use App\Storefront\ListingAddress;
 use App\Storefront\ListingPage;
 use App\Storefront\ShopPage;
@@ -72,14 +72,14 @@ function asShown(ShownFilter $filter): array
 /** @return array{filters: list<array<string, mixed>>, products: list<string>, total: int} the page beside the work */
 function besideTheWork(string $page): array
 {
-    $all = Compositions::load();
+    $all = DraftLineups::load();
     $draft = app(DraftListing::class);
     $lineup = $all->of($page);
 
     return [
         'filters' => array_map(asShown(...), $draft->of($page, $lineup, $all)['filters']),
         'products' => array_map(fn ($item): string => $item->sku, $draft->products($page, $lineup)),
-        'total' => app(App\Lineups\PageFacts::class)->products($page),
+        'total' => app(App\Draft\PageFacts::class)->products($page),
     ];
 }
 
@@ -113,7 +113,7 @@ function asPublished(string $page): ?array
 function brandPage(): ?ShopPage
 {
     $edition = Served::now()->file();
-    $term = app(App\Lineups\PageFacts::class)->scope(Placement::BRANDS)->term;
+    $term = app(App\Draft\PageFacts::class)->scope(Placement::BRANDS)->term;
     foreach ($edition->directories() as $attribute) {
         $found = $edition->terms($attribute)[$term ?? 0] ?? null;
         if ($found !== null) {
@@ -127,7 +127,7 @@ function brandPage(): ?ShopPage
 /** @return list<string> */
 function allPages(): array
 {
-    return array_map(strval(...), array_keys(Compositions::load()->pages()));
+    return array_map(strval(...), array_keys(DraftLineups::load()->pages()));
 }
 
 /** Opens every room and ten pages of the shop. */
@@ -165,7 +165,7 @@ function openAll(CatalogTestCase $test, string $told): void
             "/line-ups?page={$page}&at=only&propose=order",
             "/line-ups?page={$page}&propose=lineup&with=shop",
         );
-        foreach (array_slice(array_keys(Compositions::load()->of($page)->filters), 0, 3) as $key) {
+        foreach (array_slice(array_keys(DraftLineups::load()->of($page)->filters), 0, 3) as $key) {
             $rooms[] = "/line-ups?page={$page}&filter={$key}&bands=steps";
         }
     }

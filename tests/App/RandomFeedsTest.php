@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Refused;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\CsvWriter;
 use Lokum\Feed\UnreadableFile;

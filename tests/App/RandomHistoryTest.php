@@ -2,24 +2,24 @@
 
 declare(strict_types=1);
 
-use App\Catalog\CellChange;
-use App\Catalog\ChangeCells;
-use App\Catalog\Chosen;
-use App\Catalog\Narrowing;
-use App\Definitions\Definition;
-use App\History\Change;
+use App\Cells\CellChange;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
 use App\History\TakeBack;
 use App\History\WayBack;
-use App\Refused;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Spelling;
+use App\Models\Value;
+use App\Support\Refused;
+use App\Values\CreateValue;
 use App\Vocabulary\ChangeValues;
-use App\Vocabulary\CreateValue;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\KeepApart;
 use App\Vocabulary\MergeValues;
 use App\Vocabulary\MoveSpelling;
 use App\Vocabulary\SaveValue;
-use App\Vocabulary\Spelling;
-use App\Vocabulary\Value;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Look;
 
@@ -61,6 +61,13 @@ function dayAsItIs(): array
     ];
 }
 
+function anySpelling(Definition $definition): Spelling
+{
+    $all = Spelling::query()->where('definition_id', $definition->id)->orderBy('id')->get();
+
+    return $all[mt_rand(0, count($all) - 1)];
+}
+
 /** One act of somebody; null, where it was refused or nothing was different. */
 function act(): ?Change
 {
@@ -89,7 +96,7 @@ function act(): ?Change
             ),
             7 => app(MoveSpelling::class)(
                 $definition,
-                Spelling::query()->where('definition_id', $definition->id)->inRandomOrder(mt_rand())->firstOrFail(),
+                anySpelling($definition),
                 mt_rand(0, 1) === 0 ? null : $values[0],
             ),
             8 => app(ChangeValues::class)($definition, ['retire', 'hide', 'show'][mt_rand(0, 2)], $ids),
@@ -151,31 +158,26 @@ test(
         for ($i = 0; $i < 20; $i++) {
             act();
         }
-        $refused = 0;
         $left = Change::query()->where('has_way_back', true)->where('room', '!=', 'Feeds')->get()->all();
-        for ($round = 0; $left !== [] && $round < 400; $round++) {
+        // Whatever stands in whatever other's way, one of them is always free.
+        while ($left !== []) {
             shuffle($left);
-            $change = array_pop($left);
-            $state = dayAsItIs();
-            $way = WayBack::of($change->refresh());
-            try {
-                app(TakeBack::class)($change);
-                expect($way->isOpen())->toBeTrue();
-            } catch (Refused $why) {
-                $refused++;
-                expect($why->getMessage())->not->toBe('')->and(dayAsItIs())->toEqual($state);
-                $left[] = $change;
+            $blocked = [];
+            foreach ($left as $change) {
+                $state = dayAsItIs();
+                $way = WayBack::of($change->refresh());
+                try {
+                    app(TakeBack::class)($change);
+                    expect($way->isOpen())->toBeTrue();
+                } catch (Refused $why) {
+                    expect($why->getMessage())->not->toBe('')->and(dayAsItIs())->toEqual($state);
+                    $blocked[$change->id] = "{$change->summary}: {$why->getMessage()}";
+                }
             }
+            expect(count($blocked))->toBeLessThan(count($left), implode("\n", $blocked));
+            $left = array_values(array_filter($left, fn (Change $change): bool => isset($blocked[$change->id])));
         }
-        $stuck = implode(
-            "\n",
-            array_map(
-                fn (Change $change): string => "{$change->id} {$change->summary}: ".
-                    implode(' ', WayBack::of($change->refresh())->obstacles),
-                $left,
-            ),
-        );
-        expect($stuck)->toBe('')->and(dayAsItIs())->toEqual($start);
+        expect(dayAsItIs())->toEqual($start);
     },
 )->with(range(21, 30));
 

@@ -2,15 +2,15 @@
 
 declare(strict_types=1);
 
-use App\Catalog\CellChange;
-use App\Catalog\ChangeCells;
-use App\Catalog\Chosen;
-use App\Catalog\Narrowing;
-use App\Definitions\Definition;
-use App\History\Change;
+use App\Cells\CellChange;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
 use App\History\TakeBack;
 use App\History\WayBack;
-use App\Refused;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\CsvWriter;
 

@@ -2,14 +2,14 @@
 
 declare(strict_types=1);
 
-use App\Catalog\CellChange;
-use App\Catalog\ChangeCells;
-use App\Catalog\Chosen;
-use App\Catalog\Item;
-use App\Definitions\Definition;
+use App\Cells\CellChange;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
 use App\Feeds\ReadFeed;
-use App\Refused;
-use App\Vocabulary\Value;
+use App\Models\Definition;
+use App\Models\Item;
+use App\Models\Value;
+use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\ColumnMap;
 use Lokum\Vocabulary\Policy;

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use App\Definitions\Definition;
 use App\History\TakeBack;
+use App\Models\Definition;
+use App\Models\Value;
 use App\Vocabulary\KeepApart;
 use App\Vocabulary\Proposal;
 use App\Vocabulary\ProposeMerges;
-use App\Vocabulary\Value;
 
 /* Look-alikes of an attribute: proposed, merged under a name, kept apart, and the certain ones all at once. */
 

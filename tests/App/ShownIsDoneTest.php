@@ -2,28 +2,28 @@
 
 declare(strict_types=1);
 
-use App\Catalog\CellChange;
-use App\Catalog\ChangeCells;
-use App\Catalog\Chosen;
-use App\Catalog\Item;
-use App\Catalog\Narrowing;
-use App\Definitions\Definition;
+use App\Cells\CellChange;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
 use App\Definitions\MergeDefinitions;
+use App\Draft\DraftLineups;
 use App\History\TakeBack;
 use App\Lineups\ChangeFilter;
-use App\Lineups\Compositions;
 use App\Lineups\EditLineup;
 use App\Lineups\PageWorth;
+use App\Models\Definition;
+use App\Models\Item;
+use App\Models\Umbrella;
+use App\Models\Value;
 use App\Publishing\CurrentDrift;
 use App\Publishing\DriftInWords;
-use App\Refused;
+use App\Support\Refused;
 use App\Vocabulary\FindNewcomers;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\MergeValues;
 use App\Vocabulary\SaveValue;
 use App\Vocabulary\SettleNewcomers;
-use App\Vocabulary\Umbrella;
-use App\Vocabulary\Value;
 use Illuminate\Support\Facades\DB;
 use Lokum\Fill\WordFinder;
 use Lokum\Fill\WordLine;
@@ -56,7 +56,7 @@ function valueOf(string $label): Value
 /** @param  array<string, mixed>  $properties */
 function change(string $key, array $properties, string $placement = 'shop'): void
 {
-    $given = Compositions::load()->of('shop')->filters[$key]->given;
+    $given = DraftLineups::load()->of('shop')->filters[$key]->given;
     app(ChangeFilter::class)->save($key, $properties + $given, $placement, ChangeFilter::token($given));
 }
 
@@ -88,7 +88,7 @@ test('bands with equal ends are refused, and proposed ones hold products', funct
             'control' => 'bands',
             'bands' => [['from' => '1', 'to' => '5'], ['from' => '1,0', 'to' => '5.0']],
             'page' => 'shop',
-            'token' => ChangeFilter::token(Compositions::load()->of('shop')->filters['price']->given),
+            'token' => ChangeFilter::token(DraftLineups::load()->of('shop')->filters['price']->given),
         ])
         ->assertSessionHasErrors('bands');
     $this->get('/line-ups?filter=price')->assertSee('has the same ends as band 1')->assertSee('value="1,0"', false);
@@ -191,7 +191,7 @@ test('an order that takes another\'s place has an address of its own', function 
             ],
         ],
     ]);
-    $sorts = array_column((array) Compositions::load()->of('shop')->settings['sorts'], 'slug', 'name');
+    $sorts = array_column((array) DraftLineups::load()->of('shop')->settings['sorts'], 'slug', 'name');
     expect($sorts)->toBe(['Name' => 'name', 'Brightest' => 'brightest']);
 });
 
@@ -309,7 +309,7 @@ test('a list that is almost unique earns nothing, and price is not color', funct
     }
     $this->read($csv, '{"columns": {"Serial": {"kind": "choice", "level": "product"}}}');
     app(EditLineup::class)->add('serial');
-    $lineup = Compositions::load()->of('shop');
+    $lineup = DraftLineups::load()->of('shop');
     $worth = app(PageWorth::class)->of('shop', $lineup);
     expect($worth['serial']->earns)
         ->toBeLessThan(0.05)

@@ -2,23 +2,23 @@
 
 declare(strict_types=1);
 
-use App\Catalog\Narrowing;
-use App\Definitions\Definition;
+use App\Catalog\ProductCounts;
+use App\Cells\Narrowing;
+use App\Editions\Picks;
 use App\History\TakeBack;
 use App\Lineups\EditLineup;
+use App\Models\Definition;
+use App\Models\Umbrella;
+use App\Models\Value;
 use App\Publishing\CurrentDrift;
-use App\Publishing\Picks;
-use App\Refused;
-use App\Vocabulary\FindValue;
+use App\Support\Refused;
+use App\Values\FindValue;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\ListValues;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
-use App\Vocabulary\ProductCounts;
 use App\Vocabulary\ProposeUmbrellas;
 use App\Vocabulary\TakeInValues;
-use App\Vocabulary\Umbrella;
-use App\Vocabulary\Value;
 use Illuminate\Support\Facades\DB;
 
 /* Umbrellas: several values that shoppers tick as one; products keep their own. */

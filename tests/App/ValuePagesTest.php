@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use App\Pictures;
+use App\Models\Value;
 use App\Publishing\CurrentDrift;
-use App\Refused;
-use App\Vocabulary\FindValue;
+use App\Support\Pictures;
+use App\Support\Refused;
+use App\Values\FindValue;
 use App\Vocabulary\MergeValues;
-use App\Vocabulary\Value;
 use Illuminate\Http\UploadedFile;
 
 /* Values with pages of their own: pictures by their content, the directory, the page, and where merged ones lead. */

@@ -2,25 +2,25 @@
 
 declare(strict_types=1);
 
-use App\Catalog\CellChange;
-use App\Catalog\CellMode;
-use App\Catalog\ChangeCells;
-use App\Catalog\Chosen;
-use App\Catalog\Item;
-use App\Definitions\Definition;
+use App\Catalog\ProductCounts;
+use App\Cells\CellChange;
+use App\Cells\CellMode;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
 use App\Definitions\DefinitionForm;
 use App\Definitions\SaveDefinition;
-use App\Definitions\State;
-use App\History\Change;
 use App\History\TakeBack;
 use App\History\WayBack;
-use App\Refused;
-use App\Vocabulary\FindValue;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Item;
+use App\Models\State;
+use App\Models\Value;
+use App\Support\Refused;
+use App\Values\FindValue;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
-use App\Vocabulary\ProductCounts;
 use App\Vocabulary\SaveValue;
-use App\Vocabulary\Value;
 use App\Vocabulary\ValueTable;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Look;
@@ -262,7 +262,7 @@ test('merged values that were merged on lead to the last one', function (): void
     merge('grn', 'Verde');
     merge('Green', 'grn');
     $this->publish();
-    $edition = App\Publishing\Served::now()->file();
+    $edition = App\Editions\Served::now()->file();
     expect($edition->redirect($edition->attribute('color'), 'verde'))
         ->toBe('green')
         ->and(Value::query()->whereNull('merged_into')->count())

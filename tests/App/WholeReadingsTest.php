@@ -2,15 +2,16 @@
 
 declare(strict_types=1);
 
-use App\Definitions\Definition;
+use App\Feeds\FeedFile;
 use App\Feeds\FinishReading;
-use App\Feeds\Reading;
 use App\Feeds\ReadingLock;
-use App\Feeds\ReadingState;
 use App\Feeds\RunReading;
 use App\Fill\EditRules;
-use App\Fill\FillRule;
 use App\Fill\RuleForm;
+use App\Models\Definition;
+use App\Models\FillRule;
+use App\Models\Reading;
+use App\Models\ReadingState;
 use Lokum\Feed\ColumnMap;
 
 /* One reading is one fact, whatever breaks off behind it. */
@@ -78,5 +79,5 @@ test(
 );
 
 test('readings do not depend on where the data directory lies', function (): void {
-    expect($this->reading->path)->toStartWith('feeds/')->and(stream_get_contents($this->reading->open()))->toContain('Green');
+    expect($this->reading->path)->toStartWith('feeds/')->and(stream_get_contents(FeedFile::ofReading($this->reading)))->toContain('Green');
 });

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Cube;
+use App\Support\Cube;
 use Lokum\Color\Contrast;
 use Lokum\Vocabulary\Look;
 use Symfony\Component\Process\Process;

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use App\Access\Role;
-use App\Access\User;
 use App\Data\Setup;
+use App\Editions\CountPage;
+use App\Editions\EditionAttribute;
+use App\Editions\Picks;
+use App\Editions\Served;
 use App\Feeds\ReadFeed;
 use App\Feeds\ReadingFigures;
-use App\Publishing\CountPage;
-use App\Publishing\Edition;
-use App\Publishing\EditionAttribute;
-use App\Publishing\Picks;
+use App\Models\Edition;
+use App\Models\Role;
+use App\Models\User;
 use App\Publishing\Publish;
-use App\Publishing\Served;
 use Illuminate\Contracts\Console\Kernel;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Testing\TestCase;

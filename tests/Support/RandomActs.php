@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
-use App\Access\User;
-use App\Definitions\Definition;
-use App\History\Change;
+use App\Draft\DraftLineups;
 use App\Lineups\ChangeFilter;
-use App\Lineups\Compositions;
 use App\Lineups\ProposeFilter;
-use App\Vocabulary\Umbrella;
-use App\Vocabulary\Value;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Umbrella;
+use App\Models\User;
+use App\Models\Value;
 use Illuminate\Testing\TestResponse;
 use Lokum\Lineup\Control;
 use Lokum\Vocabulary\Kind;
@@ -110,7 +110,7 @@ final class RandomActs
     /** @return array{page: string, at: string} */
     private function page(): array
     {
-        $categories = array_map(fn (array $row): string => (string) $row[0]->id, Compositions::load()->tree->flat());
+        $categories = array_map(fn (array $row): string => (string) $row[0]->id, DraftLineups::load()->tree->flat());
 
         return [
             'page' => self::one(['shop', 'shop', 'search', 'brands', ...$categories, ...$categories]),
@@ -121,14 +121,14 @@ final class RandomActs
     /** @param  array{page: string, at: string}  $where */
     private function filterOn(array $where): ?string
     {
-        $keys = array_keys(Compositions::load()->of($where['page'])->filters);
+        $keys = array_keys(DraftLineups::load()->of($where['page'])->filters);
 
         return $keys === [] ? null : (string) self::one($keys);
     }
 
     private function addFilter(): void
     {
-        $sources = [...Definition::query()->live()->pluck('slug')->all(), ...array_keys(ProposeFilter::fields())];
+        $sources = [...Definition::query()->live()->pluck('slug')->all(), ...array_column(ProposeFilter::fields(), 'value')];
         $this->send(
             'POST',
             '/line-ups',
@@ -143,7 +143,7 @@ final class RandomActs
         if ($key === null) {
             return;
         }
-        $all = Compositions::load();
+        $all = DraftLineups::load();
         $settings = $all->of($where['page'])->filters[$key]->settings();
         $definition = Definition::query()->where('slug', $key)->first();
         $terms =
@@ -208,7 +208,7 @@ final class RandomActs
     private function orderFilters(): void
     {
         $where = $this->page();
-        $keys = array_map(strval(...), array_keys(Compositions::load()->of($where['page'])->filters));
+        $keys = array_map(strval(...), array_keys(DraftLineups::load()->of($where['page'])->filters));
         shuffle($keys);
         if ($keys !== []) {
             $this->send('POST', '/line-ups/order', ['ids' => $keys] + $where);
@@ -262,7 +262,7 @@ final class RandomActs
         $this->send(
             'POST',
             '/line-ups/categories/'.
-                self::one(array_map(fn (array $row): int => $row[0]->id, Compositions::load()->tree->flat())),
+                self::one(array_map(fn (array $row): int => $row[0]->id, DraftLineups::load()->tree->flat())),
             ['own_only' => self::one(['0', '1'])],
         );
     }

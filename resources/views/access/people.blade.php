@@ -22,7 +22,7 @@
                         <form method="post" action="{{ route('people.update', $person) }}" class="cell-form">@csrf @method('put')
                             <input type="hidden" name="name" value="{{ $person->name }}">
                             <select class="select small" name="role" aria-label="Role of {{ $person->name }}">
-                                @foreach (App\Access\Role::cases() as $role)
+                                @foreach (App\Models\Role::cases() as $role)
                                     <option value="{{ $role->value }}" @selected($role === $person->role)>{{ $role->value }}</option>
                                 @endforeach
                             </select>
@@ -55,7 +55,7 @@
             name="password" type="password" minlength="12" required
                 autocomplete="new-password"><x-error for="password" /></div>
         <div class="field"><span class="label">Role</span>
-            @foreach (App\Access\Role::cases() as $role)
+            @foreach (App\Models\Role::cases() as $role)
                 <label class="check"><input type="radio" name="role" value="{{ $role->value }}"
                     @checked(old('role', 'editor') === $role->value)><span><b>{{ ucfirst($role->value) }}</b><br><span
                             class="small soft">{{ $role->says() }}</span></span></label>

@@ -1,2 +1,2 @@
 @props(['cells', 'definition', 'most' => 2])
-{!! App\Catalog\CellMarkup::values($cells, $definition, $most) !!}
+{!! App\Products\CellMarkup::values($cells, $definition, $most) !!}

@@ -1,3 +1,3 @@
 @props(['label', 'look' => null, 'boxed' => false, 'stays' => false])
-<span {{ $attributes->class(['cube', 'boxed' => $boxed, 'stays' => $stays]) }}>{!! App\Cube::picture($label, $look) !!}<span
+<span {{ $attributes->class(['cube', 'boxed' => $boxed, 'stays' => $stays]) }}>{!! App\Support\Cube::picture($label, $look) !!}<span
     class="name">{{ $label }}</span>{{ $slot }}</span>

@@ -1,4 +1,4 @@
-@use('App\Format')
+@use('App\Support\Format')
 <p class="label">{{ $editing->label }}</p>
 <h2>What it holds together</h2>
 <dl class="figures">

@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @section('title', 'Expected · Definitions · Lokum')
 @section('crumbs')
     <a href="{{ route('definitions') }}">Definitions</a><span class="before">/</span>

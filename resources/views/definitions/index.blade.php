@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @use('Lokum\Vocabulary\Kind')
 @use('Lokum\Vocabulary\Level')
 @use('Lokum\Vocabulary\Policy')

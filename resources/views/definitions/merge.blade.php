@@ -1,4 +1,4 @@
-@use('App\Format')
+@use('App\Support\Format')
 <p class="label">
     {{ $editing->label }} <span class="mono">{{ $editing->slug }}</span></p>
 <h2>Merge into {{ $into->label }}?</h2>

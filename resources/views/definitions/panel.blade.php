@@ -1,5 +1,5 @@
 {{-- The open definition: its settings, and what becomes of the rest when it goes. --}}
-@use('App\Format')
+@use('App\Support\Format')
 @use('Lokum\Vocabulary\Kind')
 @use('Lokum\Vocabulary\Level')
 @use('Lokum\Vocabulary\Policy')
@@ -145,12 +145,12 @@
     </form>
     @can('edit')
         <div class="deed">
-            @if ($editing && $editing->state !== App\Definitions\State::Accepted)
+            @if ($editing && $editing->state !== App\Models\State::Accepted)
             <button class="button main" form="definition" name="state" value="accepted" data-key="s">Accept
             <kbd>S</kbd></button>@else<button class="button main"
                     form="definition" data-key="s">{{ $editing ? 'Save' : 'Define' }} <kbd>S</kbd></button>
             @endif
-            @if ($editing && $editing->state === App\Definitions\State::Proposed)
+            @if ($editing && $editing->state === App\Models\State::Proposed)
                 <button class="button" form="definition" name="state" value="aside" formnovalidate>Leave aside</button>
             @endif
             @if ($editing)

@@ -1,4 +1,4 @@
-@use('App\Format')
+@use('App\Support\Format')
 <dl class="figures">
     <div>
         <dt>Rows in the file</dt>

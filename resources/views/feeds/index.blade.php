@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @section('title', 'Feeds · Lokum')
 @section('crumbs')
     <h1>Feeds</h1>

@@ -1,6 +1,6 @@
 @extends('layouts.desk')
-@use('App\Format')
-@use('App\Feeds\ReadingState')
+@use('App\Support\Format')
+@use('App\Models\ReadingState')
 @use('Lokum\Feed\ColumnName')
 @section('title', $reading->file_name . ' · Lokum')
 @section('crumbs')

@@ -1,6 +1,6 @@
 {{-- Bands over the histogram of this page's products: edges are typed, or dragged. --}}
 @use('Lokum\Lineup\Band')
-@use('App\Format')
+@use('App\Support\Format')
 @php($numbers = $facts->numbers)
 @php($line = $numbers === [] ? null : new Lokum\Lens\NumberLine(array_map(floatval(...), array_keys($numbers)), array_values($numbers)))
 @if ($line)

@@ -3,7 +3,7 @@
 @php($keys = array_keys($lineup->filters + $other->filters))
 <section class="card">
     <h3>Compared with {{ ctype_digit($compared['page']) ? $tree->find((int) $compared['page'])->path
-        : App\Lineups\Placement::of($compared['page'], $tree)->name($tree) }}</h3>
+        : App\Draft\Placement::of($compared['page'], $tree)->name($tree) }}</h3>
     <table class="plain">
         <thead>
             <tr>

@@ -1,5 +1,5 @@
 {{-- One filter of the page, opened. --}}
-@use('App\Format')
+@use('App\Support\Format')
 @use('Lokum\Lineup\Control')
 @use('Lokum\Lineup\EmptyTerms')
 @use('Lokum\Lineup\TermChoice')
@@ -14,7 +14,7 @@
     </div>
     @if (!$own)
         <p class="small soft">It comes from {{ $named($open->from) }}; what you change is kept for
-            {{ App\Lineups\Placement::of($at, $tree)->name($tree) }}.
+            {{ App\Draft\Placement::of($at, $tree)->name($tree) }}.
             @php($layerId = collect($all->layers())->search(fn($one) => $one->id === $open->from))
             @php($giver = App\Lineups\LineupLedger::pageOf($layerId))
             <a href="{{ route('line-ups', ['page' => $giver, 'filter' => $open->key]) }}">Change it there</a></p>
@@ -36,7 +36,7 @@
             </div>
         @endif
     @endif
-    @if ($open->key === App\Lineups\Filter::STOCK)
+    @if ($open->key === Lokum\Lineup\ProductField::Stock->value)
         <p class="small soft">Variants count: a product with one variant in stock and one sold out is in both.</p>
     @endif
     <form method="post" action="{{ route('line-ups.update', $open->key) }}" class="grid gap-3" id="filter"
@@ -96,7 +96,7 @@
             @endif
             @if (in_array($settings->kind->value, ['number', 'date'], true))
                 <div class="field"><label for="unit">Unit</label><input class="input small" id="unit" name="unit" maxlength="20"
-                        value="{{ old('unit', $settings->unit) }}" placeholder="{{ $open->key === 'price'
+                        value="{{ old('unit', $settings->unit) }}" placeholder="{{ $open->key === Lokum\Lineup\ProductField::Price->value
                             ? Format::unit(config('lokum.currency')) : '' }}"></div>
                 <div class="field"><label for="prefix">Before it</label><input class="input small" id="prefix" name="prefix" maxlength="20"
                         value="{{ old('prefix', $settings->prefix) }}"></div>

@@ -1,5 +1,5 @@
 {{-- The page as shoppers would get it if the draft were published now. --}}
-@use('App\Format')
+@use('App\Support\Format')
 <div class="flex justify-between items-baseline gap-2">
     <p class="label">As shoppers would see it</p><span class="small soft">draft · <a
             href="{{ request()->fullUrlWithQuery(['why' => $why ? null : 1]) }}">{{ $why ? 'without reasons' : 'why these?' }}</a></span>

@@ -1,6 +1,6 @@
 @extends('layouts.desk')
-@use('App\Format')
-@use('App\Lineups\Placement')
+@use('App\Support\Format')
+@use('App\Draft\Placement')
 @section('title', 'Line-ups · Lokum')
 @php($tree = $all->tree)
 @php($category = ctype_digit($page) ? $tree->find((int) $page) : null)
@@ -86,8 +86,8 @@
                             <option value="">Add a filter over …</option>
                             @if ($fields !== [])
                                 <optgroup label="What every product has">
-                                    @foreach ($fields as $field => [$label])
-                                        <option value="{{ $field }}">{{ $label }}</option>
+                                    @foreach ($fields as $field)
+                                        <option value="{{ $field->value }}">{{ $field->title() }}</option>
                                     @endforeach
                                 </optgroup>
                             @endif

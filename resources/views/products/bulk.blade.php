@@ -1,6 +1,6 @@
 {{-- What is to be done to the chosen products, counted before it is done. --}}
-@use('App\Format')
-@use('App\Catalog\CellMode')
+@use('App\Support\Format')
+@use('App\Cells\CellMode')
 @if ($bulk === null)
     <h2>Select products</h2>
     <p class="soft">Tick products, or take all that match, and change a value of all of them here. What it would change is counted

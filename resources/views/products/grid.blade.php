@@ -1,7 +1,7 @@
 {{-- Products down, definitions across; variants below their product when asked for. --}}
-@use('App\Format')
-@use('App\Catalog\CellMarkup')
-@use('App\Catalog\GridCell')
+@use('App\Support\Format')
+@use('App\Products\CellMarkup')
+@use('App\Products\GridCell')
 <table class="grid-table sheet"
     @can('edit') x-data="grid" data-cells="{{ route('products.cells') }}" data-suggest="{{ route('products.suggest') }}"
         data-token="{{ csrf_token() }}" aria-describedby="grid-keys" @endcan>

@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @section('title', 'Products · Lokum')
 @section('crumbs')
     <h1>Products</h1>

@@ -1,5 +1,5 @@
 {{-- What the list is narrowed to, and how to narrow it further. --}}
-@use('App\Format')
+@use('App\Support\Format')
 <div class="bar">
     @foreach ($narrowing->conditions as $condition)
         <a class="chip" href="{{ route('products', ['where' => $narrowing->without($condition)->lines()]

@@ -1,5 +1,5 @@
 {{-- What was pasted, looked over whole before any of it is put in. --}}
-@use('App\Format')
+@use('App\Support\Format')
 <p class="label">Pasted</p>
 <h2>{{ $figures->placed ? 'Put ' . Format::count($figures->placed, 'cell') . ' in?' : 'Nothing fits' }}</h2>
 <dl class="figures">

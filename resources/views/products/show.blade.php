@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @use('Lokum\Vocabulary\Level')
 @use('Lokum\Vocabulary\Kind')
 @section('title', $item->title . ' · Products · Lokum')

@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @section('title', 'For real shops · Lokum')
 @section('crumbs')
     <a href="{{ route('publishing') }}">Publishing</a><span class="before">/</span>
@@ -49,7 +49,7 @@
                             placeholder="the shop that will use it"><x-error for="name" /></div>
                 <div class="field"><label for="days">It lets in</label><select class="select" id="days" name="days">
                         <option value="">until it is taken away</option>
-                        @foreach (App\Api\OutsideController::DAYS as $days)
+                        @foreach (App\Api\ConnectionsController::DAYS as $days)
                             <option value="{{ $days }}">for {{ $days }} days</option>
                         @endforeach
                     </select></div><button

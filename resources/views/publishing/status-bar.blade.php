@@ -1,4 +1,4 @@
-@php($served = App\Publishing\Served::of(request()))
+@php($served = App\Editions\Served::of(request()))
 @php($edition = $served->edition)
 @php($differences = app(App\Publishing\CurrentDrift::class)->known($edition))
 @if ($differences === null)

@@ -10,5 +10,5 @@
         title="Editions (P)">no drift</a></span>
 @else
     <span class="dot drifted"></span><span><b>Edition {{ $edition->id }}</b> is live · <a href="{{ route('publishing') }}" data-key="p"
-            title="Look at the drift and publish (P)">{{ App\Format::count($differences, 'difference') }}</a></span>
+            title="Look at the drift and publish (P)">{{ App\Support\Format::count($differences, 'difference') }}</a></span>
 @endif

@@ -1,6 +1,6 @@
 @extends('layouts.desk')
-@use('App\Format')
-@use('App\Fill\FillSource')
+@use('App\Support\Format')
+@use('App\Models\FillSource')
 @section('title', 'Fill rules · Lokum')
 @section('crumbs')
     <a href="{{ route('definitions') }}">Definitions</a><span class="before">/</span>
@@ -38,17 +38,17 @@
     @endif
     <section>
         <div class="bar">
-            <h2>In this order</h2><span class="soft">{{ Format::count($rules->count(), 'rule') }}. They run after every reading;
+            <h2>In this order</h2><span class="soft">{{ Format::count(count($states), 'rule') }}. They run after every reading;
                 what a feed or a person says stays.</span>
             @can('edit')<span class="ml-auto flex gap-2">
-                    @if ($rules->isNotEmpty())
+                    @if ($states !== [])
                         <form method="post" action="{{ route('rules.run') }}">@csrf<button class="button small">Run all now</button></form>
                     @endif
                     <a class="button small" href="{{ route('rules', ['new' => 1]) }}" data-key="n" title="New rule (N)">
                         <x-icon name="plus" small />New rule</a>
             </span>@endcan
         </div>
-        @if ($rules->isEmpty())
+        @if ($states === [])
             <div class="empty">
                 <h2>No fill rules yet</h2>
                 <p class="soft">A rule gives products a value by what is known already: their category, words in their name, a
@@ -69,7 +69,8 @@
                         </tr>
                     </thead>
                     <tbody data-list>
-                        @foreach ($rules as $rule)
+                        @foreach ($states as $state)
+                            @php($rule = $state->rule)
                             <tr data-row data-id="{{ $rule->id }}" data-name="{{ $rule->definition->label }}"
                                 @class(['open' => $open?->id === $rule->id])>
                                 <td><button type="button" class="handle" id="handle-{{ $rule->id }}"
@@ -78,15 +79,13 @@
                                 <td><a class="name" data-stop
                                     href="{{ route('rules', ['rule' => $rule->id]) }}">{{ $rule->definition->label }}</a></td>
                                 <td>{{ mb_strimwidth($rule->inWords(), 0, 70, '…') }}</td>
-                                <td class="soft">@php($cannot = $rule->problem()){{ $cannot === null
-                                    ? mb_strimwidth($rule->placeInWords(), 0, 70, '…') : implode(', ', $rule->scope) }}
-                                </td>
-                                <td class="num">@php($filled = $rule->filled())<a
+                                <td class="soft">{{ mb_strimwidth($state->place, 0, 70, '…') }}</td>
+                                <td class="num"><a
                                     href="{{ route('products', ['where' => ["origin:{$rule->definition->slug}=rule"]]) }}"
-                                        aria-label="{{ $filled }} filled">{{ Format::number($filled) }}</a></td>
+                                        aria-label="{{ $state->filled }} filled">{{ Format::number($state->filled) }}</a></td>
                                 <td>
-                                    @if ($cannot)
-                                        <span class="tag harm" title="{{ $cannot }}">cannot run</span>
+                                    @if ($state->problem !== null)
+                                        <span class="tag harm" title="{{ $state->problem }}">cannot run</span>
                                     @elseif ($rule->paused)
                                     <span class="tag waiting">paused</span>@else<span class="tag settled">runs</span>
                                     @endif
@@ -312,7 +311,7 @@
                     <form method="post" action="{{ route('rules.destroy', $open) }}">@csrf @method('delete')<button
                         class="button small harm w-full">Take the rule back</button></form>
                 </div>
-                <p class="small soft">Taking it back clears the {{ Format::number($open->filled()) }} it filled. History brings it back.</p>
+                <p class="small soft">Taking it back clears the {{ Format::number($filled) }} it filled. History brings it back.</p>
             @endcan
         @endif
     @endif

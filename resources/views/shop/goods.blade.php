@@ -1,4 +1,4 @@
-@use('App\Format')
+@use('App\Support\Format')
 <div class="goods" id="goods" tabindex="-1" data-edition="{{ $page->edition }}">
     @foreach ($page->shown as $product)
         <a class="good" href="{{ route('shop.product', $product->sku) }}"><x-picture :colors="$product->colors"

@@ -1,5 +1,5 @@
 @extends('shop.frame')
-@use('App\Format')
+@use('App\Support\Format')
 @section('title', $product->name . ' · Quillmoor Art Supply')
 @section('shop')
     <main class="max-w-[1040px] mx-auto p-7 grid gap-5">

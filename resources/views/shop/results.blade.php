@@ -1,5 +1,5 @@
 {{-- What a listing shows: how many, what is picked, the products, the pages. --}}
-@use('App\Format')
+@use('App\Support\Format')
 <div class="flex items-baseline gap-4 pb-3 flex-wrap">
     <h1>{{ $address->page->title }}</h1><span class="soft" role="status">{{ Format::count($page->products, 'product') }}</span>
     <a class="button small drawer-open-it" id="narrow-it" href="#narrow" x-on:click.prevent="show">Filters @if (count($page->chips()) > 0)

@@ -1,5 +1,5 @@
 @extends('shop.frame')
-@use('App\Format')
+@use('App\Support\Format')
 @section('title', $term->label . ' · Quillmoor Art Supply')
 @section('skip')
     <a class="skip" href="#goods">Skip to the products</a>

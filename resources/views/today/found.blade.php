@@ -1,5 +1,5 @@
 {{-- What takes a while to find in a large catalog, fetched when the page is there. --}}
-@use('App\Format')
+@use('App\Support\Format')
 @if ($alike !== [])
     <section class="card waits">
         <h3>{{ Format::count(array_sum(array_column($alike, 'groups')), 'group') }} of look-alikes</h3>

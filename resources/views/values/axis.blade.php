@@ -1,5 +1,5 @@
 {{-- Measures on an axis: a dot for each number, as large as its products, with the texts that say it. --}}
-@use('App\Format')
+@use('App\Support\Format')
 @use('App\Vocabulary\MapLens')
 @php($places = $map->places())
 @php($height = (int) max(120, max([0, ...array_map(fn($at) => $at['y'] + $at['r'], $places)]) + 20))

@@ -1,5 +1,5 @@
 {{-- Values that stay what they are, and that shoppers tick as one. --}}
-@use('App\Format')
+@use('App\Support\Format')
 @can('edit')@if ($definition->kind === Lokum\Vocabulary\Kind::Choice)
     <form method="post" action="{{ route('values.gather', $definition) }}" class="grid gap-2 border-t border-(--line) pt-3"
         id="gather" hx-sync="this:replace">

@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @section('title', 'Values · Lokum')
 @section('crumbs')
     <h1>Values</h1>
@@ -29,7 +29,7 @@
                         <td><a class="name" data-stop href="{{ route('values.show', $attribute) }}">{{ $attribute->label }}</a></td>
                         <td class="num">{{ Format::number($spellings[$attribute->id] ?? 0) }}</td>
                         <td class="num">{{ Format::number($attribute->values_count) }}</td>
-                        <td><span class="tag {{ $attribute->state === App\Definitions\State::Accepted ? 'settled'
+                        <td><span class="tag {{ $attribute->state === App\Models\State::Accepted ? 'settled'
                             : 'waiting' }}">{{ $attribute->state->label() }}</span></td>
                         <td class="num">
                             @if ($new = $newcomers[$attribute->id] ?? 0)

@@ -1,4 +1,4 @@
-@use('App\Format')
+@use('App\Support\Format')
 @use('App\Vocabulary\FlowLens')
 @php($picked = $bench->picked)
 @php([$x1, $x2, $x3, $x4] = FlowLens::COLUMNS)

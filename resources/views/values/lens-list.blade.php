@@ -3,7 +3,7 @@
 @php($kept = ltrim(http_build_query(request()->only('q', 'show', 'page')) . '&', '&'))
 @php($rename = route('values.rename', [$definition, 'ID']))
 @php($products = route('products'))
-@use('App\Format')
+@use('App\Support\Format')
 @php($byHand = $definition->term_order === Lokum\Vocabulary\TermOrder::Hand && !request('q') && !request('show') && $pages <= 1)
 @php($picked = $bench->picked)
 @php($open = $bench->opened())

@@ -1,4 +1,4 @@
-@use('App\Format')
+@use('App\Support\Format')
 @use('App\Vocabulary\MapLens')
 @php($picked = $bench->picked)
 <form method="get" action="{{ route('values.show', [$definition, 'lens' => 'map']) }}" x-data="map"
@@ -42,7 +42,7 @@
                                 class="pick sr-only" type="checkbox" name="pick[]" value="{{ $row->value->id }}"
                                 aria-label="{{ $row->value->label }}, {{ Format::count($row->products, 'product') }}"
                                     @checked(in_array($row->value->id, $picked, true))
-                                data-stop>{!! App\Cube::picture($row->value->label, $row->value->look()) !!}</label></foreignObject>
+                                data-stop>{!! App\Support\Cube::picture($row->value->label, $row->value->look()) !!}</label></foreignObject>
                 @endisset
             @endforeach
             @foreach ($umbrellas as $tray)

@@ -1,5 +1,5 @@
 {{-- What a merge will touch, before it is done. --}}
-@use('App\Format')
+@use('App\Support\Format')
 <dl class="figures">
     <div>
         <dt>Products whose value changes</dt>

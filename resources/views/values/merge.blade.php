@@ -1,5 +1,5 @@
 {{-- What merging the selected values would do. --}}
-@use('App\Format')
+@use('App\Support\Format')
 @php($moved = $merge->plan->moved)
 <p class="label">{{ Format::count(count($moved) + 1, 'value') }} selected</p>
 <h2>Merge into one?</h2>

@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @section('title', $definition->label . ' · Values · Lokum')
 @section('crumbs')
     <a href="{{ route('values') }}">Values</a><span class="before">/</span>

@@ -1,5 +1,5 @@
 {{-- What becomes of a term on the pages that shoppers visit. --}}
-@use('App\Format')
+@use('App\Support\Format')
 @if ($pages !== [])
     <details class="pages" @if (count($pages) <= 4) open @endif>
         <summary>On {{ Format::count(count($pages), 'page') }}</summary>

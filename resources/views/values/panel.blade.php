@@ -1,4 +1,4 @@
-@use('App\Format')
+@use('App\Support\Format')
 @use('Lokum\Vocabulary\Kind')
 @php($merge = $bench->merge())
 @php($picked = $bench->picked)

@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @section('title', 'Look-alikes · ' . $definition->label . ' · Lokum')
 @section('crumbs')
     <a href="{{ route('values.show', $definition) }}">{{ $definition->label }}</a><span class="before">/</span>

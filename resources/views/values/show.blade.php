@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @use('App\Vocabulary\Workbench')
 @section('title', $definition->label . ' · Values · Lokum')
 @section('crumbs')

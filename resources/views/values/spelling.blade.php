@@ -1,5 +1,5 @@
 {{-- One spelling, and where else it could belong. --}}
-@use('App\Format')
+@use('App\Support\Format')
 @php($move = app(App\Vocabulary\MoveSpelling::class))
 @php($with = $move->together($spelling))
 @php($from = $bench->row((int) $spelling->value_id))

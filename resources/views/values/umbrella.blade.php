@@ -1,5 +1,5 @@
 {{-- An umbrella: its name, look and what is under it. --}}
-@use('App\Format')
+@use('App\Support\Format')
 @php($look = $umbrella->look())
 <p class="label">
     Umbrella of {{ Format::count($umbrella->values->count(), 'value') }}</p>

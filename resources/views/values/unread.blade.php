@@ -1,5 +1,5 @@
 @extends('layouts.desk')
-@use('App\Format')
+@use('App\Support\Format')
 @section('title', $definition->label . ' · Texts that cannot be read · Lokum')
 @section('crumbs')
     <a href="{{ route('definitions', ['open' => $definition->slug]) }}">

@@ -1,5 +1,5 @@
 {{-- One value: its name, look and spellings. --}}
-@use('App\Format')
+@use('App\Support\Format')
 @php($look = $open->value->look())
 <p class="label">
     {{ Format::count($open->products, 'product') }} · {{ Format::count(count($open->spellings), 'spelling') }}@if ($open->value->retired)

@@ -2,12 +2,12 @@
 
 declare(strict_types=1);
 
-use App\Api\Delivery;
-use App\Api\OutsideController;
-use App\Api\Receiver;
+use App\Api\ConnectionsController;
 use App\Api\SendNotice;
-use App\Api\Token;
 use App\Lineups\EditLineup;
+use App\Models\Delivery;
+use App\Models\Receiver;
+use App\Models\Token;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Queue;
@@ -194,7 +194,7 @@ test('the stand-in tells a genuine notice from another', function (): void {
         ['HTTP_SIGNATURE' => $signature, 'CONTENT_TYPE' => 'application/json'],
         $body,
     );
-    $post(Receiver::signature($body, OutsideController::STAND_IN_SECRET))->assertOk();
+    $post(Receiver::signature($body, ConnectionsController::STAND_IN_SECRET))->assertOk();
     $post('sha256=wrong')->assertStatus(400);
     expect(DB::table('received_notices')->pluck('genuine')->map(boolval(...))->all())->toBe([true, false]);
     $this->actingAs($this->person())->get('/outside')->assertSee('signature is right')->assertSee('signature is wrong');

@@ -2,10 +2,10 @@
 
 declare(strict_types=1);
 
-use App\Api\Token;
+use App\Editions\Picks;
 use App\Lineups\EditLineup;
-use App\Publishing\Edition;
-use App\Publishing\Picks;
+use App\Models\Edition;
+use App\Models\Token;
 use Lokum\Feed\CsvWriter;
 use Lokum\Text\Slug;
 use Symfony\Component\Process\Process;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-use App\Publishing\Picks;
+use App\Editions\Picks;
 use Lokum\Facet\Combine;
 use Lokum\Feed\CsvWriter;
 

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-use App\Api\Delivery;
-use App\Api\Receiver;
 use App\Api\SendNotice;
+use App\Models\Delivery;
+use App\Models\Receiver;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Queue;
 use Symfony\Component\Process\Process;

@@ -9,6 +9,6 @@
     @foreach ($filter->terms as $term)
         @continue($several && $term->picked)
         <option value="{{ $term->slug }}" @selected(!$several && $term->picked) @disabled(!$term->isAvailable())>
-            {{ $term->label }}{{ $filter->settings->counts ? ' (' . App\Format::number($term->count) . ')' : '' }}</option>
+            {{ $term->label }}{{ $filter->settings->counts ? ' (' . App\Support\Format::number($term->count) . ')' : '' }}</option>
     @endforeach
 </select>

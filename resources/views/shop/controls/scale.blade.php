@@ -8,12 +8,12 @@
                 : $steps->snap($filter->to) }}"
             aria-label="{{ $filter->title }} to"></div>
     <div class="range"><label><span class="sr-only">{{ $filter->title }} </span>from{{ $filter->settings->prefix ? ' '
-        . $filter->settings->prefix : '' }}{{ $filter->unit ? ', ' . App\Format::unit($filter->unit) : '' }}<input
+        . $filter->settings->prefix : '' }}{{ $filter->unit ? ', ' . App\Support\Format::unit($filter->unit) : '' }}<input
                 class="input small" id="from-{{ $filter->key }}" x-ref="from" name="{{ $filter->key }}[from]" inputmode="decimal"
                     value="{{ $filter->from }}"
                 placeholder="{{ $steps->min }}"></label><label><span
                     class="sr-only">{{ $filter->title }} </span>to{{ $filter->settings->prefix ? ' ' . $filter->settings->prefix
-                    : '' }}{{ $filter->unit ? ', ' . App\Format::unit($filter->unit) : '' }}<input
+                    : '' }}{{ $filter->unit ? ', ' . App\Support\Format::unit($filter->unit) : '' }}<input
                 class="input small" id="to-{{ $filter->key }}" x-ref="to" name="{{ $filter->key }}[to]" inputmode="decimal"
                     value="{{ $filter->to }}" placeholder="{{ $steps->max }}"></label>
     </div>

@@ -1,0 +1,139 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use App\Access\EditPeople;
+use App\History\Ledger;
+use App\Models\Delivery;
+use App\Models\Edition;
+use App\Models\Receiver;
+use App\Models\Token;
+use App\Support\Refused;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Illuminate\View\View;
+
+/** Tokens for shops that read the edition, receivers that are told of a new one, and a stand-in for such a shop. */
+final class ConnectionsController
+{
+    /** Notices of the stand-in that are kept. */
+    private const KEPT = 50;
+
+    /** Days that a token may be made for. */
+    public const DAYS = [30, 90, 365];
+
+    public function __construct(private readonly Ledger $ledger)
+    {
+    }
+
+    /** The stand-in is not a secret; it shows how a receiver checks what comes. */
+    public const STAND_IN_SECRET = 'stand-in';
+
+    public function show(): View
+    {
+        return view('publishing.outside', [
+            'tokens' => Token::query()->latest('id')->get(),
+            'receivers' => Receiver::query()
+                ->with(['deliveries' => fn ($query) => $query->limit(5)])
+                ->get(),
+            'received' => DB::table('received_notices')->orderByDesc('id')->limit(10)->get(),
+            'edition' => Edition::current(),
+        ]);
+    }
+
+    public function token(Request $request): RedirectResponse
+    {
+        $name = trim(mb_substr($request->string('name')->toString(), 0, 100));
+        if ($name === '') {
+            throw new Refused('Name the shop or program that will use it.', 'name');
+        }
+        $days = in_array($request->integer('days'), self::DAYS, true) ? $request->integer('days') : null;
+        $secret = Token::make($name, $days);
+        $this->ledger->note(
+            EditPeople::ROOM,
+            "Made a token for {$name}, ".($days === null ? 'without an end' : "for {$days} days"),
+        );
+
+        return redirect()
+            ->route('outside')
+            ->with('secret', $secret)
+            ->with('done', "Made a token for {$name}.");
+    }
+
+    public function removeToken(Token $token): RedirectResponse
+    {
+        $token->delete();
+        $this->ledger->note(EditPeople::ROOM, "Took away the token of {$token->name}");
+
+        return redirect()
+            ->route('outside')
+            ->with('done', "{$token->name} is not let in any more.");
+    }
+
+    public function receiver(Request $request): RedirectResponse
+    {
+        $standIn = $request->boolean('stand_in') && config('lokum.demo');
+        $url = $standIn ? url(route('stand-in', absolute: false)) : trim($request->string('url')->toString());
+        if (! Receiver::isStandIn($url)) {
+            PublicAddress::of($url);
+        }
+        $secret = $standIn ? self::STAND_IN_SECRET : bin2hex(random_bytes(20));
+        Receiver::query()->create(['url' => $url, 'secret' => $secret]);
+        $this->ledger->note(EditPeople::ROOM, "Notices go to {$url}");
+
+        return redirect()
+            ->route('outside')
+            ->with('done', 'Notices go to '.$url.' from now on.')
+            ->with('secret', $standIn ? null : $secret);
+    }
+
+    public function removeReceiver(Receiver $receiver): RedirectResponse
+    {
+        $receiver->delete();
+        $this->ledger->note(EditPeople::ROOM, "No more notices go to {$receiver->url}");
+
+        return redirect()
+            ->route('outside')
+            ->with('done', "No more notices go to {$receiver->url}.");
+    }
+
+    public function again(Receiver $receiver): RedirectResponse
+    {
+        $edition = Edition::current() ?? throw new Refused('There is no edition to tell of yet.');
+        SendNotice::dispatch(
+            Delivery::query()->create([
+                'receiver_id' => $receiver->id,
+                'edition_id' => $edition->id,
+                'state' => Delivery::WAITING,
+            ])->id,
+        );
+
+        return redirect()
+            ->route('outside')
+            ->with('done', "A notice of edition {$edition->id} is on its way.");
+    }
+
+    /** What a real shop would do with a notice: check the signature, keep it. */
+    public function standIn(Request $request): JsonResponse
+    {
+        abort_unless((bool) config('lokum.demo'), 404);
+        $genuine = hash_equals(
+            Receiver::signature($request->getContent(), self::STAND_IN_SECRET),
+            (string) $request->header('Signature'),
+        );
+        DB::table('received_notices')->insert([
+            'genuine' => $genuine,
+            'body' => mb_strimwidth(mb_scrub($request->getContent()), 0, 2000),
+            'created_at' => now(),
+        ]);
+        DB::table('received_notices')
+            ->where('id', '<=', (int) DB::table('received_notices')->max('id') - self::KEPT)
+            ->delete();
+
+        return response()->json(['received' => $genuine], $genuine ? 200 : 400);
+    }
+}

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Api;
+
+use App\Door\Answers;
+use App\Door\Throttle;
+use App\Editions\Served;
+use App\Models\Token;
+use Closure;
+use Illuminate\Database\QueryException;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Lets requests with a token in, answers errors in JSON, and says "not changed" where the edition is the one that is known. */
+final class RequireToken
+{
+    private const SEEN_EVERY = 60;
+
+    /** Requests a minute of one token, and of one address without. */
+    private const MOST = 600;
+
+    private const MOST_UNKNOWN = 60;
+
+    public function handle(Request $request, Closure $next): Response
+    {
+        $token = Token::of($request->bearerToken());
+        Throttle::count(
+            $token === null ? 'guest:'.$request->ip() : "token:{$token->id}",
+            $token === null ? self::MOST_UNKNOWN : self::MOST,
+        );
+        if ($token === null) {
+            return Answers::json(401, 'Show a token: Authorization: Bearer …')->withHeaders(['WWW-Authenticate' => 'Bearer']);
+        }
+        if ($token->used_at === null || $token->used_at->diffInSeconds(now()) > self::SEEN_EVERY) {
+            try {
+                $token->forceFill(['used_at' => now()])->save();
+            } catch (QueryException) {
+                // Where the disk is full, shops are let in all the same.
+            }
+        }
+        $served = Served::of($request);
+        if ($served->edition === null) {
+            return Answers::json(503, $served->problem ?? 'There is no edition yet.');
+        }
+        $response = $next($request);
+        if ($response->isSuccessful()) {
+            // After the answer is known: what is not there is not "not changed".
+            $response
+                ->setEtag('edition-'.$served->edition->id)
+                ->setPrivate()
+                ->isNotModified($request);
+        }
+
+        return $response;
+    }
+}

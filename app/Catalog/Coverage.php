@@ -1,0 +1,101 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalog;
+
+use App\History\Remembered;
+use App\Models\Definition;
+use Illuminate\Support\Facades\DB;
+
+/** How many products carry each definition, in all and category by category. Worked out once for each state of the catalog. */
+final readonly class Coverage
+{
+    public function __construct(private Remembered $remembered)
+    {
+    }
+
+    /** @return array<int, int> distinct products by definition id */
+    public function products(): array
+    {
+        return array_map(array_sum(...), $this->byCategory());
+    }
+
+    /** @return array<int, int> the same, or what it was a few changes ago in a large catalog */
+    public function lately(): array
+    {
+        return array_map(array_sum(...), $this->remembered->lately('coverage', $this->count(...)));
+    }
+
+    /** All products of the catalog. */
+    public function total(): int
+    {
+        return array_sum($this->totals());
+    }
+
+    /** @return array<int, int> products by the category they stand in; 0: in none */
+    public function totals(): array
+    {
+        return $this->remembered->ofData(
+            'products',
+            fn (): array => DB::table('items')
+                ->whereNull('parent_id')
+                ->groupBy('category_id')
+                ->selectRaw('COALESCE(category_id, 0) AS category, COUNT(*) AS n')
+                ->pluck('n', 'category')
+                ->map(intval(...))
+                ->all(),
+        );
+    }
+
+    /** @return array<int, array<int, int>> distinct products by definition and the category they stand in */
+    public function byCategory(): array
+    {
+        return $this->remembered->ofData('coverage', $this->count(...));
+    }
+
+    /**
+     * Of the products that should carry a definition: how many there are, and how many do.
+     *
+     * @return array<int, array{expected: int, carried: int}> by definition
+     */
+    public function ofExpected(Expected $expected, ?int $within = null): array
+    {
+        $carried = $this->byCategory();
+        $below = $within === null ? null : array_flip(CategoryTree::load()->withDescendants($within));
+        $figures = [];
+        foreach ($this->totals() as $category => $products) {
+            if ($below !== null && ! isset($below[$category])) {
+                continue;
+            }
+            foreach ($expected->in($category === 0 ? null : $category) as $definition) {
+                $figures[$definition]['expected'] = ($figures[$definition]['expected'] ?? 0) + $products;
+                $figures[$definition]['carried'] =
+                    ($figures[$definition]['carried'] ?? 0) + ($carried[$definition][$category] ?? 0);
+            }
+        }
+
+        return $figures;
+    }
+
+    /** @return array<int, array<int, int>> */
+    private function count(): array
+    {
+        $counts = [];
+        foreach (Definition::query()->get(['id', 'level']) as $definition) {
+            $counts[$definition->id] = DB::table('spellings as s')
+                ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+                ->join('items as i', 'i.id', '=', 'a.item_id')
+                ->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(ItemsOfLevel::PRODUCT)))
+                ->where('s.definition_id', $definition->id)
+                ->whereRaw(ItemsOfLevel::on($definition->level))
+                ->groupBy('category')
+                ->selectRaw('COALESCE(p.category_id, 0) AS category, COUNT(DISTINCT p.id) AS n')
+                ->pluck('n', 'category')
+                ->map(intval(...))
+                ->all();
+        }
+
+        return $counts;
+    }
+}

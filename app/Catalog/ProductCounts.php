@@ -1,0 +1,78 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Catalog;
+
+use App\History\Remembered;
+use App\Models\Definition;
+use Illuminate\Support\Facades\DB;
+
+/** Distinct products that carry each value, and each spelling, of an attribute. */
+final readonly class ProductCounts
+{
+    public function __construct(private Remembered $remembered)
+    {
+    }
+
+    /** @return array<int, int> by value id */
+    public function byValue(Definition $definition): array
+    {
+        return $this->by($definition, 'value_id');
+    }
+
+    /** @return array<int, int> by value id, or what it was a few changes ago in a large catalog */
+    public function lately(Definition $definition): array
+    {
+        return $this->remembered->lately("value_id:{$definition->id}", fn (): array => $this->count($definition, 'value_id'));
+    }
+
+    /** @return array<int, int> by spelling id */
+    public function bySpelling(Definition $definition): array
+    {
+        return $this->by($definition, 'id');
+    }
+
+    /** @return array<int, int> by umbrella id */
+    public function byUmbrella(Definition $definition): array
+    {
+        return $this->remembered->ofData(
+            "umbrella_id:{$definition->id}",
+            fn (): array => DB::table('attribute_values as v')
+                ->join('spellings as s', 's.value_id', '=', 'v.id')
+                ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+                ->join('items as i', 'i.id', '=', 'a.item_id')
+                ->where('v.definition_id', $definition->id)
+                ->whereNotNull('v.umbrella_id')
+                ->where('v.held', false)
+                ->whereRaw(ItemsOfLevel::on($definition->level))
+                ->groupBy('v.umbrella_id')
+                ->selectRaw('v.umbrella_id, COUNT(DISTINCT '.ItemsOfLevel::PRODUCT.') AS n')
+                ->pluck('n', 'umbrella_id')
+                ->map(intval(...))
+                ->all(),
+        );
+    }
+
+    /** @return array<int, int> */
+    private function by(Definition $definition, string $column): array
+    {
+        return $this->remembered->ofData("{$column}:{$definition->id}", fn (): array => $this->count($definition, $column));
+    }
+
+    /** @return array<int, int> */
+    private function count(Definition $definition, string $column): array
+    {
+        return DB::table('spellings as s')
+            ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+            ->join('items as i', 'i.id', '=', 'a.item_id')
+            ->where('s.definition_id', $definition->id)
+            ->whereNotNull("s.{$column}")
+            ->whereRaw(ItemsOfLevel::on($definition->level))
+            ->groupBy("s.{$column}")
+            ->selectRaw("s.{$column}, COUNT(DISTINCT ".ItemsOfLevel::PRODUCT.') AS n')
+            ->pluck('n', $column)
+            ->map(intval(...))
+            ->all();
+    }
+}

@@ -1,0 +1,325 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Draft;
+
+use App\Catalog\FieldNumbers;
+use App\Catalog\ItemsOfLevel;
+use App\Catalog\ProductCounts;
+use App\Catalog\Stock;
+use App\Catalog\TermNumbers;
+use App\History\Remembered;
+use App\Models\Definition;
+use Illuminate\Support\Facades\DB;
+use Lokum\Lineup\ProductField;
+use Lokum\Lineup\ProposedBands;
+use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
+use PDO;
+
+/** What the products of a page say about a filter, counted from the draft. Kept until products, values or definitions change. */
+final class PageFacts
+{
+    private const SHARES = 8;
+
+    private ?DraftLineups $compositions = null;
+
+    /** @var array<string, DraftScope> by page */
+    private array $scopes = [];
+
+    public function __construct(private readonly Remembered $remembered, private readonly ProductCounts $counts)
+    {
+    }
+
+    /** Products of a page. */
+    public function products(string $page): int
+    {
+        return $this->remembered->ofData(
+            "page-products:{$this->name($page)}",
+            fn (): int => (int) DB::table('items as p')
+                ->whereNull('p.parent_id')
+                ->whereRaw($this->scope($page)->product())
+                ->count(),
+        );
+    }
+
+    /** @param  string  $page  a category's id, or "shop", "search", "brands" */
+    public function of(string $page, string $key): FilterFacts
+    {
+        return $this->remembered->ofData("facts:{$this->name($page)}:{$key}", fn (): FilterFacts => $this->count($page, $key));
+    }
+
+    /** @return array<int, int> products of a page by value, of those that are below an umbrella */
+    public function nested(string $page, Definition $definition): array
+    {
+        return $this->remembered->ofData(
+            "nested:{$this->name($page)}:{$definition->slug}",
+            fn (): array => $this->several(
+                $this->ofDefinition($page, $definition, 'v.id', 'v.held = 0 AND v.umbrella_id IS NOT NULL'),
+            )[1],
+        );
+    }
+
+    public function scope(string $page): DraftScope
+    {
+        return $this->scopes[$page] ??= DraftScope::of(
+            $page,
+            $this->compositions()->tree,
+            $this->counts,
+            $this->hidesSoldOut($page),
+        );
+    }
+
+    private function hidesSoldOut(string $page): bool
+    {
+        return ($this->compositions()->of($page)->settings['sold_out'] ?? null) === 'hidden';
+    }
+
+    /** What is kept is kept for each way to list a page. */
+    private function name(string $page): string
+    {
+        return $page.
+            ($this->hidesSoldOut($page) ? ' in stock' : '').
+            ($page === Placement::BRANDS ? ' of '.$this->scope($page)->term : '');
+    }
+
+    private function compositions(): DraftLineups
+    {
+        return $this->compositions ??= DraftLineups::load();
+    }
+
+    private function count(string $page, string $key): FilterFacts
+    {
+        $definition = Definition::query()->live()->where('slug', $key)->first();
+        $field = ProductField::tryFrom($key);
+        $kind = $definition->kind ?? $field?->kind();
+        if ($kind === null) {
+            return new FilterFacts($this->products($page), 0, [], []);
+        }
+        if ($kind === Kind::Number || $kind === Kind::Date) {
+            return $this->numbers(
+                $page,
+                $definition === null
+                    ? $this->fieldNumbers($page, $field)
+                    : $this->ofDefinition($page, $definition, 's.number', 's.number IS NOT NULL'),
+            );
+        }
+        if ($kind === Kind::Text) {
+            $carrying =
+                $definition === null
+                    ? 0
+                    : (int) DB::scalar(
+                        'SELECT COUNT(*) FROM (SELECT DISTINCT id FROM ('.
+                            $this->ofDefinition($page, $definition, '1', '1').
+                            '))',
+                    );
+
+            return new FilterFacts($this->products($page), $carrying, [], []);
+        }
+
+        return $this->terms(
+            $page,
+            match (true) {
+                $definition !== null => $this->ofDefinition($page, $definition, TermNumbers::SQL, 'v.held = 0'),
+                $field === ProductField::Stock => $this->stock($page, 'p.id'),
+                default => $this->categories($page),
+            },
+            $definition === null
+                ? $field === ProductField::Category
+                : ($definition->level === Level::Product || ! $this->hasVariants()) && ! $this->holdsSeveral($definition),
+        );
+    }
+
+    /** @param  bool  $single  whether no product can have two answers */
+    private function terms(string $page, string $sql, bool $single): FilterFacts
+    {
+        [$first, $counts] = $single ? $this->single($sql) : $this->several($sql);
+
+        return new FilterFacts($this->products($page), count($first), $counts, []);
+    }
+
+    /** @return array{0: array<int, int>, 1: array<int, int>} answer by product, products by answer */
+    private function single(string $sql): array
+    {
+        $statement = DB::connection()->getPdo()->query($sql);
+        /** @var array<int, int> $answers */
+        $answers = $statement === false ? [] : $statement->fetchAll(PDO::FETCH_KEY_PAIR);
+
+        return [$answers, array_count_values($answers)];
+    }
+
+    /** @return array{0: array<int, int>, 1: array<int, int>} first answer by product, products by answer */
+    private function several(string $sql): array
+    {
+        $counts = $first = $seen = [];
+        foreach ($this->rows($sql) as [$product, $term]) {
+            if (! isset($first[$product])) {
+                $first[$product] = (int) $term;
+            } elseif ($first[$product] === $term || isset($seen[$product][$term])) {
+                continue;
+            } else {
+                // The first answer of all is not in the list of the others.
+                $seen[$product][$first[$product]] = $seen[$product][$term] = true;
+                $first[$product] = min($first[$product], (int) $term);
+            }
+            $counts[$term] = ($counts[$term] ?? 0) + 1;
+        }
+
+        return [$first, $counts];
+    }
+
+    private function numbers(string $page, string $sql): FilterFacts
+    {
+        $seen = $numbers = [];
+        foreach ($this->rows($sql) as [$product, $number]) {
+            $text = var_export((float) $number, true);
+            if (! isset($seen[$product][$text])) {
+                $seen[$product][$text] = true;
+                $numbers[$text] = ($numbers[$text] ?? 0) + 1;
+            }
+        }
+        uksort($numbers, fn (int|string $a, int|string $b): int => (float) $a <=> (float) $b);
+        $places = array_flip(array_map(strval(...), array_keys($numbers)));
+        $pairs = '';
+        foreach (array_sum($numbers) > count($seen) ? $seen : [] as $product => $own) {
+            foreach (array_keys($own) as $number) {
+                $pairs .= pack('VV', $product, $places[(string) $number]);
+            }
+        }
+
+        return new FilterFacts($this->products($page), count($seen), [], $numbers, $pairs);
+    }
+
+    /** What each product or variant of a page answers; of several answers the smallest. */
+    public function answers(string $page, string $key): ItemAnswers
+    {
+        return $this->remembered->ofData("answers:{$this->name($page)}:{$key}", function () use ($page, $key): ItemAnswers {
+            $definition = Definition::query()->live()->where('slug', $key)->first();
+            $field = ProductField::tryFrom($key);
+            $kind = $definition->kind ?? $field?->kind() ?? Kind::Text;
+            $level = $definition->level ?? $field?->level() ?? Level::Variant;
+            $isNumber = $kind === Kind::Number || $kind === Kind::Date;
+            $sql = match (true) {
+                $kind === Kind::Text => 'SELECT 0, 0 WHERE 0',
+                $definition !== null => $this->ofDefinition(
+                    $page,
+                    $definition,
+                    $isNumber ? 's.number' : TermNumbers::SQL,
+                    $isNumber ? 's.number IS NOT NULL' : 'v.held = 0',
+                    byItem: true,
+                ),
+                $field === ProductField::Category => $this->categories($page),
+                $field === ProductField::Stock => $this->stock($page, 'i.id'),
+                default => $this->fieldNumbers($page, $field, byItem: true),
+            };
+            $edges = $isNumber ? ProposedBands::equalShares($this->of($page, $key)->numbers, self::SHARES) : [];
+            $answers = [];
+            foreach ($this->rows($sql) as [$item, $answer]) {
+                $place = $isNumber ? count(array_filter($edges, fn (float $edge): bool => $answer >= $edge)) : (int) $answer + 2;
+                $answers[$item] = min($answers[$item] ?? $place, $place);
+            }
+
+            return new ItemAnswers($level, $answers);
+        });
+    }
+
+    private function stock(string $page, string $of): string
+    {
+        $scope = $this->scope($page);
+
+        return "SELECT {$of}, ".
+            Stock::TERM.
+            ' FROM items i JOIN items p ON p.id = '.
+            ItemsOfLevel::PRODUCT.
+            " WHERE i.variant_count = 0 AND i.stock IS NOT NULL AND {$scope->products} AND {$scope->variant()}";
+    }
+
+    private function fieldNumbers(string $page, ?ProductField $field, bool $byItem = false): string
+    {
+        $numbers = $field === null ? null : FieldNumbers::sql($field);
+        if ($field === null || $numbers === null) {
+            return 'SELECT 0, 0 WHERE 0';
+        }
+        $scope = $this->scope($page);
+        $within = $field->level() === Level::Product ? $scope->product() : "{$scope->products} AND {$scope->variant()}";
+
+        return 'SELECT '.
+            ($byItem ? 'i.id' : 'p.id').
+            ", n.number FROM ({$numbers}) n JOIN items i ON i.id = n.id JOIN items p ON p.id = ".
+            ItemsOfLevel::PRODUCT.
+            " WHERE {$within}";
+    }
+
+    /** Products (id) and what they carry; tables that say nothing here are left out. */
+    private function ofDefinition(string $page, Definition $definition, string $what, string $where, bool $byItem = false): string
+    {
+        $scope = $this->scope($page);
+        $variants = $this->hasVariants();
+        $ofProducts = $definition->level === Level::Product || (! $variants && $scope->variant() === '1');
+        $within = $ofProducts ? $scope->product() : "{$scope->products} AND {$scope->variant()}";
+        $product = $variants || ! $ofProducts ? ItemsOfLevel::PRODUCT : 'a.item_id';
+        // Of several numbers of one item the smallest counts.
+        $smallest = $what === 's.number' && $this->holdsSeveral($definition);
+
+        return 'SELECT '.
+            ($byItem ? 'a.item_id' : $product).
+            ' AS id, '.
+            ($smallest ? 'MIN(s.number)' : $what).
+            ' FROM spellings s'.
+            (str_contains($what.$where, 'v.') ? ' JOIN attribute_values v ON v.id = s.value_id' : '').
+            ' JOIN assignments a ON a.spelling_id = s.id'.
+            ($product === 'a.item_id' ? '' : ' JOIN items i ON i.id = a.item_id').
+            ($within === '1' ? '' : " JOIN items p ON p.id = {$product}").
+            " WHERE s.definition_id = {$definition->id} AND {$where}".
+            ($product === 'a.item_id' ? '' : ' AND '.ItemsOfLevel::on($definition->level)).
+            ($within === '1' ? '' : " AND {$within}").
+            ($smallest ? ' GROUP BY a.item_id' : '');
+    }
+
+    /** Whether any product carries several values of it; it may have taken several before it takes one. */
+    private function holdsSeveral(Definition $definition): bool
+    {
+        return $definition->multiple ||
+            $this->remembered->ofData(
+                "several:{$definition->id}",
+                fn (): bool => (bool) DB::scalar(
+                    'SELECT EXISTS (SELECT 1 FROM assignments a
+                        JOIN assignments b ON b.item_id = a.item_id AND b.definition_id = a.definition_id
+                        AND b.spelling_id > a.spelling_id WHERE a.definition_id = ?)',
+                    [$definition->id],
+                ),
+            );
+    }
+
+    private function hasVariants(): bool
+    {
+        return $this->remembered->ofData('has-variants', fn (): bool => DB::table('items')->whereNotNull('parent_id')->exists());
+    }
+
+    /** Products by the category one step below the page that they are in. */
+    private function categories(string $page): string
+    {
+        $tree = $this->compositions()->tree;
+        $cases = '';
+        foreach ($tree->below(ctype_digit($page) ? (int) $page : 0) as $child) {
+            $listed = $tree->find($child)?->own_only === true ? [$child] : $tree->withDescendants($child);
+            $cases .= ' WHEN p.category_id IN ('.implode(',', $listed).") THEN {$child}";
+        }
+
+        return $cases === ''
+            ? 'SELECT 0, 0 WHERE 0'
+            : "SELECT * FROM (SELECT p.id, CASE{$cases} END AS term FROM items p WHERE p.parent_id IS NULL AND {$this->scope(
+                $page,
+            )->product()}) WHERE term IS NOT NULL";
+    }
+
+    /** @return iterable<array{0: int, 1: int|float}> */
+    private function rows(string $sql): iterable
+    {
+        $statement = DB::connection()->getPdo()->query($sql);
+        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_NUM)) !== false) {
+            yield $row;
+        }
+    }
+}

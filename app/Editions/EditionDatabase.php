@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Editions;
+
+use App\Data\ReadOnlyFile;
+use App\Support\Refused;
+use PDO;
+use PDOStatement;
+
+/** The database of one edition, open for reading. It never changes while it is. */
+final readonly class EditionDatabase
+{
+    /** Raised when the file changes its shape; an edition of another shape is not read. */
+    public const FORMAT = 3;
+
+    private PDO $pdo;
+
+    /** @throws Refused when it is gone, or of another shape than this version of Lokum reads */
+    public function __construct(string $path, ?int $bytes = null)
+    {
+        if (! is_file($path)) {
+            throw new Refused('The file of the current edition is missing. Publish again.');
+        }
+        if ($bytes !== null && filesize($path) !== $bytes) {
+            throw new Refused('The file of the current edition is short or damaged. Publish again.');
+        }
+        $this->pdo = ReadOnlyFile::open($path);
+        $this->pdo->exec('PRAGMA mmap_size = 1073741824');
+        if ($this->meta('format') !== (string) self::FORMAT) {
+            throw new Refused('The current edition was made by another version of Lokum. Publish again.');
+        }
+    }
+
+    public function meta(string $key): string
+    {
+        return (string) ($this->row('SELECT value FROM meta WHERE key = ?', [$key])['value'] ?? '');
+    }
+
+    /**
+     * @param  list<mixed>  $values
+     * @return array<string, mixed>|null
+     */
+    public function row(string $sql, array $values = []): ?array
+    {
+        foreach ($this->rows($sql, $values) as $row) {
+            return $row;
+        }
+
+        return null;
+    }
+
+    /**
+     * @param  list<mixed>  $values
+     * @return list<array<string, mixed>>
+     */
+    public function rows(string $sql, array $values = []): array
+    {
+        $statement = $this->pdo->prepare($sql);
+        $statement->execute($values);
+
+        return array_values($statement->fetchAll(PDO::FETCH_ASSOC));
+    }
+
+    /** @return iterable<array<string, mixed>> read as they are asked for */
+    public function stream(string $sql): iterable
+    {
+        $statement = $this->pdo->query($sql);
+        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_ASSOC)) !== false) {
+            yield $row;
+        }
+    }
+
+    /** A question that is asked many times. */
+    public function prepared(string $sql): PDOStatement
+    {
+        return $this->pdo->prepare($sql);
+    }
+}

@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\History;
+
+use App\Models\Role;
+use App\Models\User;
+use App\Support\Refused;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+
+/** Definitions that managers keep for themselves. Asked by whatever writes, so that no act can go round it. */
+final class ManagersOnly
+{
+    /**
+     * Whether whoever is signed in may change a definition and its data; the command line and work in the background may.
+     *
+     * @throws Refused
+     */
+    public static function allow(int $definition): void
+    {
+        $user = Auth::user();
+        if (! ($user instanceof User) || $user->role === Role::Manager) {
+            return;
+        }
+        $kept = DB::table('definitions')->where('id', $definition)->where('edited_by', Role::Manager->value)->value('label');
+        if ($kept !== null) {
+            throw new Refused("Only managers change {$kept}.");
+        }
+    }
+}

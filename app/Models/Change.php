@@ -1,0 +1,54 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+
+/**
+ * One entry of History.
+ *
+ * @property int $id
+ * @property int|null $user_id
+ * @property string $room
+ * @property string $summary
+ * @property array<string, mixed>|null $figures
+ * @property bool $has_way_back
+ * @property int|null $takes_back
+ * @property int|null $taken_back_by
+ * @property Carbon $created_at
+ * @property-read User|null $user
+ */
+final class Change extends Model
+{
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+
+    /** @return HasMany<ChangeRow, $this> */
+    public function rows(): HasMany
+    {
+        return $this->hasMany(ChangeRow::class);
+    }
+
+    public function canBeTakenBack(): bool
+    {
+        return $this->has_way_back && $this->taken_back_by === null;
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['figures' => 'array', 'has_way_back' => 'boolean'];
+    }
+}

@@ -1,0 +1,111 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Lokum\Feed\Column;
+use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
+use Lokum\Vocabulary\Policy;
+use Lokum\Vocabulary\TermOrder;
+
+/**
+ * An attribute or a custom field.
+ *
+ * @property int $id
+ * @property string $slug
+ * @property string $label
+ * @property Kind $kind
+ * @property Level $level
+ * @property bool $multiple
+ * @property non-empty-string $separator
+ * @property string|null $unit
+ * @property State $state
+ * @property Policy $policy
+ * @property TermOrder $term_order
+ * @property string|null $help
+ * @property string|null $reason
+ * @property string|null $team_help
+ * @property string|null $section
+ * @property Role $edited_by
+ * @property int|null $merged_into
+ * @property string|null $dress how new values look: colors from their names, or letters; null: judged by itself
+ * @property bool $has_pages whether its values have pages of their own in the shop
+ * @property int $version
+ */
+final class Definition extends Model
+{
+    /** The definition that the known column "brand" leads to. */
+    public const BRAND = 'brand';
+
+    protected $guarded = [];
+
+    /** @return HasMany<Value, $this> */
+    public function values(): HasMany
+    {
+        return $this->hasMany(Value::class)->whereNull('merged_into');
+    }
+
+    /** @param  Builder<self>  $query */
+    public function scopeLive(Builder $query): void
+    {
+        $query->where('state', '!=', State::Aside->value);
+    }
+
+    /** @param  Builder<self>  $query */
+    public function scopeAccepted(Builder $query): void
+    {
+        $query->where('state', State::Accepted->value);
+    }
+
+    /**
+     * @param  non-empty-string|null  $separator
+     * @param  list<string>  $empty
+     */
+    public function asColumn(?string $separator = null, array $empty = []): Column
+    {
+        return new Column(
+            $this->slug,
+            $this->label,
+            $this->kind,
+            $this->multiple,
+            $separator ?? $this->separator,
+            $this->level,
+            $this->unit,
+            $empty,
+        );
+    }
+
+    /** @return array{attribute: string, label: string, kind: string, level: string, multiple: bool, unit: string|null, state: string} */
+    public function described(): array
+    {
+        return [
+            'attribute' => $this->slug,
+            'label' => $this->label,
+            'kind' => $this->kind->value,
+            'level' => $this->level->value,
+            'multiple' => $this->multiple,
+            'unit' => $this->unit,
+            'state' => $this->state->value,
+        ];
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return [
+            'kind' => Kind::class,
+            'level' => Level::class,
+            'multiple' => 'boolean',
+            'has_pages' => 'boolean',
+            'state' => State::class,
+            'policy' => Policy::class,
+            'edited_by' => Role::class,
+            'term_order' => TermOrder::class,
+        ];
+    }
+}

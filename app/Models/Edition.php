@@ -1,0 +1,48 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Support\Carbon;
+
+/**
+ * A numbered publication. Its contents are a file of their own that never changes; the newest row is what shoppers see.
+ *
+ * @property int $id the number
+ * @property string $file name below the editions directory
+ * @property int $products
+ * @property int $variants
+ * @property int $terms
+ * @property int|null $bytes of its file; null: of an edition from before they were noted
+ * @property float $seconds
+ * @property Carbon $created_at
+ * @property-read User|null $user
+ */
+final class Edition extends Model
+{
+    /** So many of the newest keep their files. */
+    public const KEPT = 5;
+
+    public const UPDATED_AT = null;
+
+    protected $guarded = [];
+
+    public static function current(): ?self
+    {
+        return self::query()->orderByDesc('id')->first();
+    }
+
+    public static function directory(): string
+    {
+        return config('lokum.data').'/editions';
+    }
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
+}

@@ -1,0 +1,66 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
+use Illuminate\Database\Eloquent\Relations\HasMany;
+use Lokum\Vocabulary\Look;
+
+/**
+ * A value of an attribute. A merged one stays behind, pointing at the one that stayed, so that its address leads there
+ * and the merge can be taken back.
+ *
+ * @property int $id
+ * @property int $definition_id
+ * @property string $label
+ * @property string $slug
+ * @property int $position
+ * @property string|null $look
+ * @property bool $held
+ * @property bool $retired held back for good, and not offered where values are typed
+ * @property int|null $merged_into
+ * @property int|null $umbrella_id
+ * @property-read Umbrella|null $umbrella
+ * @property string|null $description of its page in the shop
+ * @property string|null $picture name of a kept picture
+ * @property int $version
+ * @property-read Definition $definition
+ */
+final class Value extends Model
+{
+    protected $table = 'attribute_values';
+
+    protected $guarded = [];
+
+    /** @return BelongsTo<Definition, $this> */
+    public function definition(): BelongsTo
+    {
+        return $this->belongsTo(Definition::class);
+    }
+
+    /** @return BelongsTo<Umbrella, $this> */
+    public function umbrella(): BelongsTo
+    {
+        return $this->belongsTo(Umbrella::class);
+    }
+
+    /** @return HasMany<Spelling, $this> */
+    public function spellings(): HasMany
+    {
+        return $this->hasMany(Spelling::class);
+    }
+
+    public function look(): Look
+    {
+        return Look::fromJson($this->look);
+    }
+
+    /** @return array<string, string> */
+    protected function casts(): array
+    {
+        return ['held' => 'boolean', 'retired' => 'boolean'];
+    }
+}

@@ -1,0 +1,65 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Products;
+
+use App\Cells\CellChange;
+use App\Cells\CellFigures;
+use App\Cells\CellMode;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
+use App\Cells\Narrowing;
+use App\Models\Definition;
+use App\Support\Refused;
+use Illuminate\Http\Request;
+
+/** The panel beside the grid: what is to be done to many products' cells, and what that would change. */
+final readonly class BulkForm
+{
+    /** @param  int  $count  products chosen */
+    private function __construct(
+        public Chosen $chosen,
+        public int $count,
+        public bool $all,
+        public ?Definition $definition,
+        public CellMode $mode,
+        public ?CellFigures $figures,
+        public ?string $problem,
+    ) {
+    }
+
+    /**
+     * @param  list<int>  $picked
+     * @param  int  $found  products that the narrowing finds
+     * @param  ChangeCells|null  $change  works out the figures; null: not wanted
+     * @return self|null null when no product is chosen
+     */
+    public static function from(Request $request, array $picked, Narrowing $narrowing, int $found, ?ChangeCells $change): ?self
+    {
+        $all = $request->boolean('all');
+        if ($picked === [] && ! $all) {
+            return null;
+        }
+        $chosen = $all ? Chosen::all($narrowing) : Chosen::items($picked);
+        $definition = Definition::query()
+            ->where('slug', $request->string('give')->toString())
+            ->first();
+        $mode = CellMode::tryFrom($request->string('mode')->toString()) ?? CellMode::Set;
+        $mode = $definition !== null && ! $mode->isFor($definition) ? CellMode::Set : $mode;
+        $figures = null;
+        $problem = null;
+        if ($definition !== null && $change !== null) {
+            try {
+                $figures = $change->consequences(
+                    $chosen,
+                    CellChange::from($definition, ['mode' => $mode->value] + $request->all()),
+                );
+            } catch (Refused $why) {
+                $problem = $why->getMessage();
+            }
+        }
+
+        return new self($chosen, $all ? $found : count($picked), $all, $definition, $mode, $figures, $problem);
+    }
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Values;
+
+use App\Models\Definition;
+use Illuminate\Support\Facades\DB;
+use Lokum\Color\ColorNames;
+use Lokum\Vocabulary\Look;
+
+/** Takes the look of a new value from its name, where the attribute is about colors. */
+final class FirstLook
+{
+    public const COLORS = 'colors';
+
+    public const LETTERS = 'letters';
+
+    /** Whether somebody said so, its name says so, or half of its values wear colors already. */
+    public static function wearsColors(Definition $definition): bool
+    {
+        if ($definition->dress !== null) {
+            return $definition->dress === self::COLORS;
+        }
+        if (
+            preg_match(
+                '/\b(?:colou?rs?|farben?|shades?|tints?|couleurs?)\b/iu',
+                str_replace(['_', '-'], ' ', $definition->label.' '.$definition->slug),
+            ) === 1
+        ) {
+            return true;
+        }
+        $values = DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into');
+        $all = $values->count();
+
+        return $all > 3 && $values->whereNotNull('look')->where('look', 'like', '%"colors"%')->count() * 2 >= $all;
+    }
+
+    public static function fromName(string $label): ?string
+    {
+        return (new Look(ColorNames::in($label)))->toJson();
+    }
+}

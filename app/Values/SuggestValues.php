@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Values;
+
+use App\Catalog\ProductCounts;
+use App\Models\Definition;
+use Lokum\Text\StrictKey;
+
+/** Values that fit what is being typed, most products first; then those that only look like it. */
+final readonly class SuggestValues
+{
+    private const MOST = 12;
+
+    private const NEAR = 3;
+
+    /** Longer keys are not compared letter by letter. */
+    private const LONGEST = 60;
+
+    public function __construct(private ProductCounts $counts)
+    {
+    }
+
+    /** @return list<array{label: string, colors: list<string>, products: int, near: bool, same: bool}> */
+    public function __invoke(Definition $definition, string $typed): array
+    {
+        $key = StrictKey::of($typed);
+        $products = $this->counts->lately($definition);
+        $fit = [];
+        $near = [];
+        foreach (
+            $definition
+                ->values()
+                ->where('retired', false)
+                ->get(['id', 'label', 'look']) as $value
+        ) {
+            $own = StrictKey::of($value->label);
+            $row = [
+                'label' => $value->label,
+                'colors' => $value->look()->colors,
+                'products' => $products[$value->id] ?? 0,
+                'near' => false,
+                'same' => $own === $key,
+            ];
+            if ($key === '' || str_contains($own, $key)) {
+                $fit[] = $row + ['rank' => [$own !== $key, ! str_starts_with($own, $key), -$row['products']]];
+            } elseif (
+                strlen($key) >= 4 &&
+                strlen($own) <= self::LONGEST &&
+                strlen($key) <= self::LONGEST &&
+                ($distance = levenshtein($own, $key)) <= max(1, intdiv(strlen($key), 4))
+            ) {
+                $near[] = ['near' => true, 'rank' => [$distance]] + $row;
+            }
+        }
+        $known = FindValue::known($definition, $typed);
+        if ($typed !== '' && $known !== null && ! in_array($known->label, array_column($fit, 'label'), true)) {
+            $fit[] = [
+                'label' => $known->label,
+                'colors' => $known->look()->colors,
+                'products' => $products[$known->id] ?? 0,
+                'near' => false,
+                'same' => true,
+                'rank' => [false, false, 0],
+            ];
+        }
+        usort($fit, fn (array $a, array $b): int => $a['rank'] <=> $b['rank']);
+        usort($near, fn (array $a, array $b): int => $a['rank'] <=> $b['rank']);
+
+        return array_map(fn (array $row): array => array_diff_key($row, ['rank' => 0]), [
+            ...array_slice($near, 0, self::NEAR),
+            ...array_slice($fit, 0, self::MOST),
+        ]);
+    }
+}
