@@ -33,7 +33,7 @@ final class Facets implements Benchmark
                 $sizes[$lane] = $number + 1;
             }
         }
-        $layout = new Layout($sizes);
+        $layout = new Layout(array_values($sizes));
         $pdo = new PDO(
             'sqlite:'.tempnam(sys_get_temp_dir(), 'lokum-bench'),
             options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],

@@ -53,13 +53,13 @@ final readonly class FeedReading implements Benchmark
         $pdo->exec('PRAGMA journal_mode = WAL; PRAGMA synchronous = FULL');
         $start = hrtime(true);
         $file = fopen($path, 'rb') ?: throw new \RuntimeException('The feed is gone.');
-        $headings = fgetcsv($file, escape: '');
+        $headings = array_map(strval(...), fgetcsv($file, escape: '') ?: []);
         $pdo->exec(
             'CREATE TABLE rows ('.
-                implode(', ', array_map(fn (string $heading): string => "\"{$heading}\" TEXT", (array) $headings)).
+                implode(', ', array_map(fn (string $heading): string => "\"{$heading}\" TEXT", $headings)).
                 ')',
         );
-        $insert = $pdo->prepare('INSERT INTO rows VALUES ('.implode(', ', array_fill(0, count((array) $headings), '?')).')');
+        $insert = $pdo->prepare('INSERT INTO rows VALUES ('.implode(', ', array_fill(0, count($headings), '?')).')');
         $pdo->beginTransaction();
         while (is_array($row = fgetcsv($file, escape: ''))) {
             $insert->execute($row);

@@ -42,7 +42,7 @@ final readonly class LookAlikeValues implements Benchmark
             ];
     }
 
-    /** @return non-empty-list<Candidate> */
+    /** @return list<Candidate> */
     private function candidates(int $count): array
     {
         mt_srand(3);
@@ -63,7 +63,7 @@ final readonly class LookAlikeValues implements Benchmark
         return $candidates;
     }
 
-    /** @param  non-empty-list<Candidate>  $candidates */
+    /** @param  list<Candidate>  $candidates */
     private function allPairs(array $candidates): float
     {
         $keys = array_map(fn (Candidate $candidate): string => StrictKey::of($candidate->text), array_slice($candidates, 0, 2000));

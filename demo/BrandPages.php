@@ -64,7 +64,7 @@ final readonly class BrandPages
         $image = imagecreatetruecolor(self::SIDE, self::SIDE);
         $color = fn (array $rgb, float $lighter): int => (int) imagecolorallocate(
             $image,
-            ...array_map(fn (int $part): int => (int) ($part + (255 - $part) * $lighter), $rgb),
+            ...array_map(fn (int $part): int => max(0, min(255, (int) ($part + (255 - $part) * $lighter))), $rgb),
         );
         $ink = self::INKS[$n % count(self::INKS)];
         imagefilledrectangle($image, 0, 0, self::SIDE, self::SIDE, $color($ink, 0.88));

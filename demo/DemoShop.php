@@ -120,17 +120,19 @@ final readonly class DemoShop
             $say("read {$file}: ".number_format($figures->rows).' rows');
         }
         $this->save->several(
-            Definition::query()
-                ->where('state', State::Proposed)
-                ->whereIn('slug', ['granulating', 'features', 'handle', 'vegan', 'sheets', 'acid-free'])
-                ->pluck('id')
-                ->all(),
+            array_values(
+                Definition::query()
+                    ->where('state', State::Proposed)
+                    ->whereIn('slug', ['granulating', 'features', 'handle', 'vegan', 'sheets', 'acid-free'])
+                    ->pluck('id')
+                    ->all(),
+            ),
             State::Accepted,
         );
         foreach (self::MERGES as $attribute => $merges) {
             $definition = Definition::query()->where('slug', $attribute)->firstOrFail();
             foreach ($merges as $keep => $labels) {
-                $ids = array_map(fn (string $label): int => FindValue::named($definition, $label)->id, $labels);
+                $ids = FindValue::ids($definition, $labels);
                 ($this->merge)(
                     $definition,
                     $this->merge->plan($definition, FindValue::named($definition, (string) $keep)->id, $ids),
@@ -140,7 +142,7 @@ final readonly class DemoShop
         foreach (self::EXPECTED as $branch => $slugs) {
             ($this->expect)(
                 Category::query()->where('slug', $branch)->firstOrFail(),
-                Definition::query()->whereIn('slug', $slugs)->pluck('id')->all(),
+                array_values(Definition::query()->whereIn('slug', $slugs)->pluck('id')->all()),
                 true,
             );
         }

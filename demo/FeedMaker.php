@@ -518,10 +518,8 @@ final class FeedMaker
     /**
      * A later delivery brings new lines under new article numbers.
      *
-     * @template T of list<mixed>
-     *
-     * @param  list<T>  $lines
-     * @return list<T>
+     * @param  list<list<mixed>>  $lines
+     * @return list<list<mixed>>
      */
     private function lines(array $lines): array
     {
@@ -597,7 +595,7 @@ final class FeedMaker
     {
         return implode(
             '',
-            array_map(fn (array $row): string => CsvWriter::line(array_map(strval(...), array_values($row)), $delimiter), $rows),
+            array_map(fn (array $row): string => CsvWriter::line($row, $delimiter), $rows),
         );
     }
 }

@@ -52,7 +52,7 @@ final class ConnectionsController
             throw new Refused('Name the shop or program that will use it.', 'name');
         }
         $days = in_array($request->integer('days'), self::DAYS, true) ? $request->integer('days') : null;
-        $secret = Token::make($name, $days);
+        $secret = Token::issue($name, $days);
         $this->ledger->note(
             EditPeople::ROOM,
             "Made a token for {$name}, ".($days === null ? 'without an end' : "for {$days} days"),

@@ -59,7 +59,7 @@ final readonly class PublicAddress
 
         return new self(
             $host,
-            (int) ($parts['port'] ?? (strtolower((string) $parts['scheme']) === 'https' ? 443 : 80)),
+            (int) ($parts['port'] ?? (strtolower((string) ($parts['scheme'] ?? '')) === 'https' ? 443 : 80)),
             $found[0],
         );
     }

@@ -120,12 +120,12 @@ final readonly class CellSheet
     /** @return list<\stdClass> spellings (id, text, number, label) of a definition that the targets carry */
     public function carried(Definition $from): array
     {
-        return DB::select(
+        return array_values(DB::select(
             "SELECT DISTINCT s.id, s.text, s.number, v.label {$this->carrying(
                 $from,
             )} JOIN spellings s ON s.id = a.spelling_id LEFT JOIN attribute_values v ON v.id = s.value_id",
             [$from->id],
-        );
+        ));
     }
 
     /**

@@ -4,8 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Definition;
-use App\Support\Refused;
+use App\Models\Value;
 use App\Values\FindValue;
 use App\Vocabulary\KeepApart;
 
@@ -19,13 +18,15 @@ final class ApartCommand extends Command
 
     public function handle(KeepApart $apart): int
     {
-        $slug = (string) $this->argument('attribute');
-        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
-        $values = array_map(fn (string $label) => FindValue::named($definition, $label), (array) $this->argument('values'));
-        $change = $apart($definition, array_map(fn ($value): int => $value->id, $values));
+        $definition = $this->definition();
+        $values = array_map(
+            fn (string $label): Value => FindValue::named($definition, $label),
+            self::texts($this->argument('values')),
+        );
+        $change = $apart($definition, array_map(fn (Value $value): int => $value->id, $values));
 
         return $this->answer(
-            ['apart' => array_map(fn ($value): string => $value->label, $values), 'change' => $change?->id],
+            ['apart' => array_map(fn (Value $value): string => $value->label, $values), 'change' => $change?->id],
             [$change->summary ?? 'They are kept apart already.'],
         );
     }

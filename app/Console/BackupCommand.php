@@ -16,7 +16,7 @@ final class BackupCommand extends Command
 
     public function handle(): int
     {
-        $directory = (string) $this->argument('directory');
+        $directory = $this->text('directory');
         $made = Backup::make($directory);
 
         return $this->answer($made + ['directory' => $directory], [

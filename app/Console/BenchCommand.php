@@ -37,7 +37,7 @@ final class BenchCommand extends Command
 
     public function handle(): int
     {
-        $what = (string) $this->argument('what');
+        $what = $this->text('what');
         $class = self::BENCHMARKS[$what] ?? throw Refused::unknown('benchmark', $what);
         $products = (int) $this->option('products');
         if ($products < 1 || $products > 5_000_000) {

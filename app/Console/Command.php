@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Models\Definition;
+use App\Support\Refused;
 use Illuminate\Console\Command as BaseCommand;
 use Symfony\Component\Console\Output\ConsoleOutputInterface;
 use Symfony\Component\Console\Output\OutputInterface;
@@ -30,6 +32,42 @@ abstract class Command extends BaseCommand
         }
 
         return self::SUCCESS;
+    }
+
+    /** An argument that is one text; empty where it was left out. */
+    protected function text(string $argument): string
+    {
+        $given = $this->argument($argument);
+
+        return is_string($given) ? $given : '';
+    }
+
+    /** An option that is one text; empty where it was left out. */
+    protected function textOption(string $option): string
+    {
+        $given = $this->option($option);
+
+        return is_string($given) ? $given : '';
+    }
+
+    /**
+     * @return list<string> of an argument or option that takes several texts
+     */
+    protected static function texts(mixed $given): array
+    {
+        return array_values(array_filter(is_array($given) ? $given : [], is_string(...)));
+    }
+
+    /**
+     * The definition that the argument "attribute" names.
+     *
+     * @throws Refused where there is none
+     */
+    protected function definition(): Definition
+    {
+        $slug = $this->text('attribute');
+
+        return Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
     }
 
     /** Shows how far work has come, on a terminal only. */

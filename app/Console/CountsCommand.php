@@ -94,7 +94,7 @@ final class CountsCommand extends Command
             return $at === false || $at === 0
                 ? throw new InvalidOptionException("--{$option}={$text}: a name and a colon come first.")
                 : [substr($text, 0, $at), substr($text, $at + 1)];
-        }, (array) $this->option($option));
+        }, self::texts($this->option($option)));
     }
 
     /**

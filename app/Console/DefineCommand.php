@@ -28,7 +28,7 @@ final class DefineCommand extends Command
         if ($this->option('kind') === null) {
             throw new InvalidOptionException('Say what it holds: --kind=choice, flag, number, text or date.');
         }
-        $slug = (string) $this->argument('attribute');
+        $slug = $this->text('attribute');
         $known = Definition::query()->where('slug', $slug)->first();
         $form = DefinitionForm::from([
             'slug' => $slug,

@@ -29,14 +29,14 @@ final class FeedReadCommand extends Command
 
     public function handle(ReadFeed $read): int
     {
-        $path = (string) $this->argument('file');
+        $path = $this->text('file');
         try {
             $file = FeedFile::open($path);
             $map = $this->map();
         } catch (UnreadableFile|BadMap $why) {
             throw new Refused($why->getMessage());
         }
-        $name = (string) ($this->option('feed') ?? FeedName::from(basename($path)));
+        $name = $this->option('feed') === null ? FeedName::from(basename($path)) : $this->textOption('feed');
         $reading = $this->option('check') ? null : StartReading::atOnce($path, $name);
         $lock = $reading === null ? null : ReadingLock::hold($reading);
         try {

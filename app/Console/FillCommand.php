@@ -16,7 +16,7 @@ abstract class FillCommand extends Command
     /** @return array<string, mixed> */
     protected function json(string $option): array
     {
-        $json = json_decode((string) $this->option($option), true);
+        $json = json_decode($this->textOption($option), true);
 
         return is_array($json) ? $json : throw new InvalidOptionException("--{$option} takes a JSON object.");
     }
@@ -24,7 +24,7 @@ abstract class FillCommand extends Command
     protected function rule(): FillRule
     {
         return FillRule::query()->with('definition')->find((int) $this->argument('rule')) ??
-            throw Refused::unknown('fill rule', (string) $this->argument('rule'));
+            throw Refused::unknown('fill rule', $this->text('rule'));
     }
 
     /** @param  array<int, FillFigures>  $figures  by rule */
@@ -34,9 +34,10 @@ abstract class FillCommand extends Command
         $lines = $figures === [] ? ['There are no fill rules.'] : [];
         $known = FillRule::query()->whereKey(array_keys($figures))->with('definition')->get()->keyBy('id');
         foreach ($figures as $id => $one) {
-            $rules[] = ['rule' => $id, 'attribute' => $known[$id]->definition->slug ?? null] + $one->toArray();
+            $rule = $known->get($id);
+            $rules[] = ['rule' => $id, 'attribute' => $rule?->definition->slug] + $one->toArray();
             $lines[] =
-                ($id === 0 ? 'The rule' : "Rule {$id} ({$known[$id]->definition->label})").
+                ($rule === null ? 'The rule' : "Rule {$id} ({$rule->definition->label})").
                 ': '.
                 number_format($one->comes).
                 ' filled, '.

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Definition;
-use App\Support\Refused;
 use App\Values\FindValue;
 use App\Vocabulary\GatherValues;
 use Symfony\Component\Console\Exception\InvalidOptionException;
@@ -22,12 +20,12 @@ final class GatherCommand extends Command
 
     public function handle(GatherValues $gather): int
     {
-        $slug = (string) $this->argument('attribute');
-        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
-        $under = (string) ($this->option('under') ?? throw new InvalidOptionException('Say the umbrella: --under=LABEL.'));
-        $ids = array_values(
-            array_map(fn (string $label): int => FindValue::named($definition, $label)->id, (array) $this->argument('values')),
-        );
+        $definition = $this->definition();
+        if ($this->option('under') === null) {
+            throw new InvalidOptionException('Say the umbrella: --under=LABEL.');
+        }
+        $under = $this->textOption('under');
+        $ids = FindValue::ids($definition, self::texts($this->argument('values')));
         $figures = $gather->consequences($definition, $under, $ids);
         $change = $this->option('check') ? null : $gather($definition, $under, $ids);
 

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Definition;
 use App\Support\Refused;
 use App\Vocabulary\Proposal;
 use App\Vocabulary\ProposeMerges;
@@ -29,7 +28,7 @@ final class LookalikesCommand extends Command
         }
         $groups = $this->option('stdin')
             ? $this->amongInput()
-            : $this->ofAttribute((string) $this->argument('attribute'), $propose);
+            : $this->ofAttribute($propose);
 
         return $this->answer(
             ['groups' => $groups],
@@ -60,9 +59,9 @@ final class LookalikesCommand extends Command
     }
 
     /** @return list<array{keep: string, members: list<string>, evidence: list<string>, confidence: float}> without what is kept apart */
-    private function ofAttribute(string $slug, ProposeMerges $propose): array
+    private function ofAttribute(ProposeMerges $propose): array
     {
-        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
+        $definition = $this->definition();
         /** @var array<int, string> $labels */
         $labels = $definition->values()->pluck('label', 'id')->all();
 

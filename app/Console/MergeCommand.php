@@ -5,8 +5,6 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Catalog\ProductCounts;
-use App\Models\Definition;
-use App\Support\Refused;
 use App\Values\FindValue;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
@@ -23,11 +21,12 @@ final class MergeCommand extends Command
 
     public function handle(MergeValues $merge, ProductCounts $counts): int
     {
-        $slug = (string) $this->argument('attribute');
-        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
-        $keep = $this->option('keep') ?? throw new InvalidOptionException('Say which value stays: --keep=LABEL.');
-        $ids = array_map(fn (string $label): int => FindValue::named($definition, $label)->id, (array) $this->argument('values'));
-        $plan = $merge->plan($definition, FindValue::named($definition, (string) $keep)->id, $ids);
+        $definition = $this->definition();
+        if ($this->option('keep') === null) {
+            throw new InvalidOptionException('Say which value stays: --keep=LABEL.');
+        }
+        $keep = FindValue::named($definition, $this->textOption('keep'));
+        $plan = $merge->plan($definition, $keep->id, FindValue::ids($definition, self::texts($this->argument('values'))));
         $consequences = MergeConsequences::of($definition, $plan, $counts)->toArray();
         $change = $this->option('check') ? null : $merge($definition, $plan);
 

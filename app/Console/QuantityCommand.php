@@ -23,8 +23,8 @@ final class QuantityCommand extends Command
     public function handle(): int
     {
         try {
-            $unit = $this->option('to') === null ? null : Unit::of((string) $this->option('to'));
-            $measure = MeasureText::read((string) $this->argument('text'));
+            $unit = $this->option('to') === null ? null : Unit::of($this->textOption('to'));
+            $measure = MeasureText::read($this->text('text'));
             $quantities = match (true) {
                 $measure instanceof Quantity => [$measure],
                 $measure instanceof QuantityRange => [$measure->from, $measure->to],

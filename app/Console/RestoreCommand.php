@@ -21,7 +21,7 @@ final class RestoreCommand extends Command
         DB::purge('catalog');
         DB::purge('runtime');
         $done = Backup::restore(
-            (string) $this->argument('directory'),
+            $this->text('directory'),
             (string) config('lokum.data'),
             (bool) $this->option('replace'),
         );

@@ -9,8 +9,6 @@ use App\Cells\CellMode;
 use App\Cells\ChangeCells;
 use App\Cells\Chosen;
 use App\Cells\Narrowing;
-use App\Models\Definition;
-use App\Support\Refused;
 use Symfony\Component\Console\Exception\InvalidOptionException;
 
 final class SetCommand extends Command
@@ -39,11 +37,10 @@ final class SetCommand extends Command
                 $mode === CellMode::Clear ? '--clear takes no value.' : 'Say which value, or --clear.',
             );
         }
-        $slug = (string) $this->argument('attribute');
-        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
+        $definition = $this->definition();
         $wanted = CellChange::set(
             $definition,
-            CellChange::parts($definition, (string) $this->argument('value')),
+            CellChange::parts($definition, $this->text('value')),
             $mode,
             (bool) $this->option('empty'),
             (bool) $this->option('spare-hand'),

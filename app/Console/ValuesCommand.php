@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Definition;
-use App\Support\Refused;
 use App\Vocabulary\ValueRow;
 use App\Vocabulary\ValueTable;
 
@@ -17,8 +15,7 @@ final class ValuesCommand extends Command
 
     public function handle(ValueTable $table): int
     {
-        $slug = (string) $this->argument('attribute');
-        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
+        $definition = $this->definition();
         $rows = array_map(
             fn (ValueRow $row): array => [
                 'label' => $row->value->label,

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Definition;
 use App\Support\Refused;
 use App\Vocabulary\ListValues;
 use Symfony\Component\Console\Exception\InvalidOptionException;
@@ -20,17 +19,16 @@ final class VocabularyExportCommand extends Command
 
     public function handle(ListValues $list): int
     {
-        $slug = (string) $this->argument('attribute');
-        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
-        $format = (string) $this->option('format');
+        $definition = $this->definition();
+        $format = $this->textOption('format');
         if (! in_array($format, ListValues::FORMATS, true)) {
             throw new InvalidOptionException('--format takes csv, turtle or jsonld.');
         }
         $text = $list->write($definition, $format);
         if ($this->argument('file') === null) {
             $this->output->getOutput()->write($text, false, OutputInterface::OUTPUT_RAW);
-        } elseif (@file_put_contents((string) $this->argument('file'), $text) !== strlen($text)) {
-            throw new Refused("\"{$this->argument('file')}\" cannot be written.");
+        } elseif (@file_put_contents($this->text('file'), $text) !== strlen($text)) {
+            throw new Refused("\"{$this->text('file')}\" cannot be written.");
         }
 
         return self::SUCCESS;

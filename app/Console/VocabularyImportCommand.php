@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Console;
 
-use App\Models\Definition;
 use App\Support\Refused;
 use App\Vocabulary\TakeInValues;
 
@@ -19,9 +18,8 @@ final class VocabularyImportCommand extends Command
 
     public function handle(TakeInValues $take): int
     {
-        $slug = (string) $this->argument('attribute');
-        $definition = Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
-        $path = (string) $this->argument('file');
+        $definition = $this->definition();
+        $path = $this->text('file');
         $file = (is_file($path) ? @fopen($path, 'rb') : false) ?: throw new Refused("\"{$path}\" cannot be read.");
         $figures = $take->check($definition, $file);
         rewind($file);

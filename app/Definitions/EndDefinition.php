@@ -13,6 +13,7 @@ use App\Models\Definition;
 use App\Models\Expectation;
 use App\Models\FillRule;
 use App\Models\Filter;
+use App\Models\Heading;
 use App\Models\State;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
@@ -34,10 +35,10 @@ final readonly class EndDefinition
             'products' => $this->coverage->products()[$definition->id] ?? 0,
             'values' => $definition->values()->count(),
             'spellings' => DB::table('spellings')->where('definition_id', $definition->id)->count(),
-            'filters' => Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(),
+            'filters' => Filter::titlesOver($definition),
             'rules' => FillRule::query()->where('definition_id', $definition->id)->count(),
             'categories' => Expectation::query()->where('definition_id', $definition->id)->where('expected', true)->count(),
-            'headings' => DB::table('headings')->where('definition_id', $definition->id)->pluck('text')->all(),
+            'headings' => Heading::textsOf($definition),
         ];
     }
 

@@ -9,6 +9,7 @@ use App\Catalog\Coverage;
 use App\Catalog\Expected;
 use App\Models\Category;
 use App\Models\Definition;
+use App\Support\Ids;
 use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -58,7 +59,7 @@ final class ExpectedController
         $slug = $request->string('category')->toString();
         $category =
             $slug === '' ? null : Category::query()->where('slug', $slug)->first() ?? throw Refused::unknown('category', $slug);
-        $definitions = array_values(array_map(intval(...), (array) $request->input('definitions', [])));
+        $definitions = Ids::in($request, 'definitions');
         if ($definitions === []) {
             throw new Refused('Choose at least one definition.', 'definitions');
         }

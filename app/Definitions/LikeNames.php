@@ -14,7 +14,7 @@ final class LikeNames
 {
     /**
      * @param  Collection<int, Definition>  $definitions
-     * @return list<non-empty-list<Definition>> the one in use for longest first
+     * @return list<list<Definition>> the one in use for longest first
      */
     public static function among(Collection $definitions): array
     {
@@ -23,20 +23,10 @@ final class LikeNames
             ->groupBy(fn (Definition $definition): string => WordForms::key($definition->label))
             ->filter(fn (Collection $group, string $key): bool => $key !== '' && $group->count() > 1);
 
+        $isUsed = fn (Definition $definition): array => [$definition->state === State::Accepted ? 0 : 1, $definition->id];
+
         return array_values(
-            $groups
-                ->map(
-                    fn (Collection $group): array => $group
-                        ->sortBy(
-                            fn (Definition $definition): array => [
-                                $definition->state === State::Accepted ? 0 : 1,
-                                $definition->id,
-                            ],
-                        )
-                        ->values()
-                        ->all(),
-                )
-                ->all(),
+            $groups->map(fn (Collection $group): array => array_values($group->sortBy($isUsed)->all()))->all(),
         );
     }
 }

@@ -15,6 +15,7 @@ use App\Models\Definition;
 use App\Models\Expectation;
 use App\Models\FillRule;
 use App\Models\Filter;
+use App\Models\Heading;
 use App\Models\State;
 use App\Models\Umbrella;
 use App\Support\Refused;
@@ -192,11 +193,11 @@ final readonly class MergeDefinitions
                 ? []
                 : array_map(
                     fn (\stdClass $row): array => [
-                        'item' => $row->sku,
+                        'item' => (string) $row->sku,
                         'stays' => (string) $row->stays,
                         'goes' => (string) $row->goes,
                     ],
-                    DB::select(
+                    array_values(DB::select(
                         'SELECT i.sku, '.
                             sprintf($shown, 'held').
                             ' AS stays, '.
@@ -204,7 +205,7 @@ final readonly class MergeDefinitions
                             " AS goes FROM (SELECT DISTINCT item_id FROM ({$different}) LIMIT ".
                             self::SAMPLES.
                             ') c JOIN items i ON i.id = c.item_id',
-                    ),
+                    )),
                 );
 
         return new MergeFigures(
@@ -215,8 +216,8 @@ final readonly class MergeDefinitions
             $samples,
             $joined,
             $moved,
-            DB::table('headings')->where('definition_id', $goes->id)->pluck('text')->all(),
-            Filter::query()->where('definition_id', $goes->id)->pluck('title')->all(),
+            Heading::textsOf($goes),
+            Filter::titlesOver($goes),
             FillRule::query()->where('definition_id', $goes->id)->count(),
         );
     }

@@ -27,7 +27,7 @@ final class ReadAgain
             $journal->update('spellings', $spelling->id, [
                 'value_id' => match ($definition->kind) {
                     Kind::Choice => $spelling->value_id ?? $this->value($journal, $definition, $spelling->text),
-                    Kind::Flag => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'],
+                    Kind::Flag => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'] ?? null,
                     default => null,
                 },
                 'number' => $reading->number,

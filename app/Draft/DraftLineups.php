@@ -66,7 +66,7 @@ final class DraftLineups
         );
     }
 
-    /** @return array<string, ComposedLineup> by page: every category's id, "shop", "search", "brands" */
+    /** @return array<int|string, ComposedLineup> by page: every category's id, "shop", "search", "brands" */
     public function pages(): array
     {
         $pages = [];

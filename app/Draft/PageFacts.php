@@ -9,6 +9,7 @@ use App\Catalog\ItemsOfLevel;
 use App\Catalog\ProductCounts;
 use App\Catalog\Stock;
 use App\Catalog\TermNumbers;
+use App\Data\Rows;
 use App\History\Remembered;
 use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
@@ -153,7 +154,7 @@ final class PageFacts
     private function several(string $sql): array
     {
         $counts = $first = $seen = [];
-        foreach ($this->rows($sql) as [$product, $term]) {
+        foreach (Rows::of($sql) as [$product, $term]) {
             if (! isset($first[$product])) {
                 $first[$product] = (int) $term;
             } elseif ($first[$product] === $term || isset($seen[$product][$term])) {
@@ -172,7 +173,7 @@ final class PageFacts
     private function numbers(string $page, string $sql): FilterFacts
     {
         $seen = $numbers = [];
-        foreach ($this->rows($sql) as [$product, $number]) {
+        foreach (Rows::of($sql) as [$product, $number]) {
             $text = var_export((float) $number, true);
             if (! isset($seen[$product][$text])) {
                 $seen[$product][$text] = true;
@@ -215,7 +216,7 @@ final class PageFacts
             };
             $edges = $isNumber ? ProposedBands::equalShares($this->of($page, $key)->numbers, self::SHARES) : [];
             $answers = [];
-            foreach ($this->rows($sql) as [$item, $answer]) {
+            foreach (Rows::of($sql) as [$item, $answer]) {
                 $place = $isNumber ? count(array_filter($edges, fn (float $edge): bool => $answer >= $edge)) : (int) $answer + 2;
                 $answers[$item] = min($answers[$item] ?? $place, $place);
             }
@@ -312,14 +313,5 @@ final class PageFacts
             : "SELECT * FROM (SELECT p.id, CASE{$cases} END AS term FROM items p WHERE p.parent_id IS NULL AND {$this->scope(
                 $page,
             )->product()}) WHERE term IS NOT NULL";
-    }
-
-    /** @return iterable<array{0: int, 1: int|float}> */
-    private function rows(string $sql): iterable
-    {
-        $statement = DB::connection()->getPdo()->query($sql);
-        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_NUM)) !== false) {
-            yield $row;
-        }
     }
 }

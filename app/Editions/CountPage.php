@@ -93,7 +93,6 @@ final class CountPage
     {
         $known = $this->field($field);
 
-        /** @phpstan-ignore argument.type (the set has the field's own level) */
         return $known['numbers']->ends($known['level'] === Level::Product ? $scope->matching : $scope->variants());
     }
 

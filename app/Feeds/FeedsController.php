@@ -31,7 +31,7 @@ final class FeedsController
             ->cursorPaginate(20, cursor: PageCursor::from($request, 'id'));
 
         return view('feeds.index', [
-            'takenBack' => Reading::takenBack($readings->pluck('id')->all()),
+            'takenBack' => Reading::takenBack(array_column($readings->items(), 'id')),
             'feeds' => Feed::query()
                 ->withCount('readings')
                 ->with(['readings' => fn ($query) => $query->latest('id')->limit(1)])

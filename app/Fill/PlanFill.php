@@ -109,15 +109,16 @@ final class PlanFill
     {
         $lines = (array) ($this->rule->settings['lines'] ?? []);
         if ($lines !== []) {
-            return array_map(fn (array $line): WordLine => new WordLine($line['value'], $line['any'], $line['none']), $lines);
+            return array_map(
+                fn (array $line): WordLine => new WordLine($line['value'], $line['any'], $line['none']),
+                array_values($lines),
+            );
         }
 
-        return $this->rule->definition
-            ->values()
-            ->orderBy('id')
-            ->pluck('label')
-            ->map(fn (string $label): WordLine => new WordLine($label, [$label]))
-            ->all();
+        return array_map(
+            fn (string $label): WordLine => new WordLine($label, [$label]),
+            array_values($this->rule->definition->values()->orderBy('id')->pluck('label')->all()),
+        );
     }
 
     /** @return iterable<array<string, mixed>> targets with the texts of their product and their own */
@@ -278,8 +279,8 @@ final class PlanFill
 
         return array_map(
             fn (\stdClass $row): array => [
-                'item' => $row->sku,
-                'has' => $row->has,
+                'item' => (string) $row->sku,
+                'has' => (string) $row->has,
                 'rule' => $this->sheet->spellings->textOf($row->due) ??
                     (string) DB::scalar(
                         'SELECT COALESCE(v.label, TRIM(s.text)) FROM spellings s LEFT JOIN attribute_values v ON v.id = s.value_id
@@ -288,7 +289,7 @@ final class PlanFill
                     ),
                 'hand' => $row->origin === -1,
             ],
-            $rows,
+            array_values($rows),
         );
     }
 }

@@ -93,17 +93,10 @@ final readonly class ProposeRules
                     ['branch' => $branch->slug],
                     $wins,
                     0,
-                    $same
-                        ->take(4)
-                        ->map(
-                            fn (Category $child): array => [
-                                'before' => "{$branch->name} > ",
-                                'words' => $child->name,
-                                'behind' => '',
-                            ],
-                        )
-                        ->values()
-                        ->all(),
+                    array_map(
+                        fn (Category $child): array => ['before' => "{$branch->name} > ", 'words' => $child->name, 'behind' => ''],
+                        array_values($same->take(4)->all()),
+                    ),
                 );
             }
         }

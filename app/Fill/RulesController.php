@@ -8,6 +8,7 @@ use App\Catalog\CategoryTree;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\FillRule;
+use App\Support\Ids;
 use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -26,17 +27,18 @@ final class RulesController
 
         return view(
             'rules.index',
-            [
-                'states' => $states,
-                'filled' => $shown->filled ?? 0,
-                'open' => $open,
-                'form' => $form,
-                'input' => $input,
-                'proposals' => $propose(),
-                'definitions' => Definition::query()->accepted()->orderBy('label')->get(),
-                'categories' => CategoryTree::load()->flat(),
-                'numbers' => Definition::query()->accepted()->where('kind', Kind::Number)->orderBy('label')->get(),
-            ] + $this->dryRun($form ? $input : null, $open, $run),
+            new RulesPage(
+                ...$this->dryRun($form ? $input : null, $open, $run),
+                states: $states,
+                filled: $shown->filled ?? 0,
+                open: $open,
+                form: $form,
+                input: $input,
+                proposals: $propose(),
+                definitions: Definition::query()->accepted()->orderBy('label')->get(),
+                categories: CategoryTree::load()->flat(),
+                numbers: Definition::query()->accepted()->where('kind', Kind::Number)->orderBy('label')->get(),
+            ),
         );
     }
 
@@ -67,7 +69,7 @@ final class RulesController
 
     public function order(Request $request, EditRules $edit): RedirectResponse
     {
-        return $this->back($edit->order(array_values(array_map(intval(...), (array) $request->input('ids', [])))), null);
+        return $this->back($edit->order(Ids::in($request, 'ids')), null);
     }
 
     public function run(RunRules $run): RedirectResponse

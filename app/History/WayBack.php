@@ -7,7 +7,6 @@ namespace App\History;
 use App\Models\Change;
 use App\Models\ChangeRow;
 use Illuminate\Database\Query\Builder;
-use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
 /** What taking a change back would do, and what stands in the way. */
@@ -151,7 +150,7 @@ final readonly class WayBack
                     ? 'Newer data has changed the '.
                         (self::NOUNS[$row->table_name][0] ?? $row->table_name).
                         ' it would set back.'
-                    : self::named($later);
+                    : self::named($later->id);
             if (count($obstacles) >= self::NAMED) {
                 break;
             }
@@ -184,7 +183,7 @@ final readonly class WayBack
         );
         $obstacles = [];
         foreach ($later as $one) {
-            $obstacles[(int) $one->id] = self::named(Change::query()->findOrFail($one->id));
+            $obstacles[(int) $one->id] = self::named((int) $one->id);
         }
 
         return $obstacles;
@@ -222,7 +221,7 @@ final readonly class WayBack
             $columns = array_keys((array) json_decode((string) $row->after, true));
             $own = $row->before === null ? $columns : array_keys((array) json_decode((string) $row->before, true));
             if (count($obstacles) < self::NAMED && array_diff(array_intersect($columns, $own), self::PASSING) !== []) {
-                $obstacles[$row->id] ??= self::named(Change::query()->findOrFail($row->id));
+                $obstacles[$row->id] ??= self::named((int) $row->id);
             }
         }
 
@@ -259,7 +258,7 @@ final readonly class WayBack
             ->limit(self::NAMED)
             ->pluck('c.id');
 
-        return $later->mapWithKeys(fn (int $id): array => [$id => self::named(Change::query()->findOrFail($id))])->all();
+        return $later->mapWithKeys(fn (int $id): array => [$id => self::named($id)])->all();
     }
 
     /**
@@ -294,7 +293,7 @@ final readonly class WayBack
                         ' of '.
                         DB::table('items')->where('id', $cell->item_id)->value('sku').
                         '.'
-                    : self::named(Change::query()->findOrFail($later));
+                    : self::named((int) $later);
             if (count($obstacles) >= self::NAMED) {
                 break;
             }
@@ -303,8 +302,10 @@ final readonly class WayBack
         return array_values($obstacles);
     }
 
-    private static function named(Change $later): string
+    private static function named(int $id): string
     {
+        $later = Change::query()->whereKey($id)->firstOrFail();
+
         return "Entry {$later->id} stands in the way: {$later->summary}. Take that back first.";
     }
 
@@ -333,15 +334,16 @@ final readonly class WayBack
 
     private static function laterChange(ChangeRow $row): ?Change
     {
-        /** @var Collection<int, ChangeRow> $later */
-        $later = ChangeRow::query()
-            ->where('table_name', $row->table_name)
-            ->where('row_key', $row->row_key)
-            ->where('change_id', '>', $row->change_id)
-            ->orderByDesc('change_id')
-            ->limit(1)
-            ->get();
-
-        return $later->isEmpty() ? null : Change::query()->find($later[0]->change_id);
+        return Change::query()
+            ->whereIn(
+                'id',
+                ChangeRow::query()
+                    ->where('table_name', $row->table_name)
+                    ->where('row_key', $row->row_key)
+                    ->where('change_id', '>', $row->change_id)
+                    ->select('change_id'),
+            )
+            ->latest('id')
+            ->first();
     }
 }

@@ -76,7 +76,10 @@ final readonly class ChangeFilter
         if (count(array_unique(array_map(StrictKey::of(...), $labels))) < count($labels)) {
             throw new Refused('Two terms would be called the same here.', 'looks');
         }
-        foreach ($definition === null ? [] : $labels as $term => $label) {
+        if ($definition === null) {
+            return;
+        }
+        foreach ($labels as $term => $label) {
             TermNames::allow($definition, $label, [(int) $term], 'looks');
         }
     }

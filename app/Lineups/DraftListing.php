@@ -43,7 +43,7 @@ final readonly class DraftListing
             $definition = $this->definition($filter);
             $offer = $this->offer($page, $settings, $definition, $all);
             if ($offer instanceof Offer) {
-                $shown[] = new ShownFilter($settings, $offer, ($definition->help ?? '') === '' ? null : $definition->help);
+                $shown[] = new ShownFilter($settings, $offer, $definition === null || $definition->help === '' ? null : $definition->help);
             } else {
                 $absent[$filter->key] = $offer;
             }

@@ -115,7 +115,7 @@ final readonly class LineupWarnings
     {
         $placements = ctype_digit($page) ? ["below:{$page}", "only:{$page}"] : [$page];
 
-        return Lineup::query()->whereIn('placement', $placements)->pluck('id')->all();
+        return array_values(Lineup::query()->whereIn('placement', $placements)->pluck('id')->all());
     }
 
     /** @return list<string> the narrowing to a category's page */

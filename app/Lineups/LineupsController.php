@@ -5,103 +5,22 @@ declare(strict_types=1);
 namespace App\Lineups;
 
 use App\Draft\DraftLineups;
-use App\Draft\DraftTerms;
-use App\Draft\PageFacts;
 use App\Draft\Placement;
 use App\Models\Category;
 use App\Models\Change;
-use App\Models\Definition;
-use App\Models\State;
+use App\Support\Ids;
 use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
-use Lokum\Lineup\Band;
-use Lokum\Lineup\ComposedFilter;
-use Lokum\Lineup\Control;
-use Lokum\Lineup\FilterSettings;
-use Lokum\Lineup\ProductField;
-use Lokum\Lineup\ProposedBands;
 use Lokum\Lineup\SortOrder;
-use Lokum\Lineup\TermChoice;
 
 /** Composing what shoppers see, page by page, beside the page as it would be. */
 final class LineupsController
 {
-    public function show(
-        Request $request,
-        PageFacts $facts,
-        PageWorth $worth,
-        LineupWarnings $warnings,
-        DraftListing $listing,
-        DraftTerms $terms,
-    ): View {
-        $all = DraftLineups::load();
-        $page = $this->page($request, $all);
-        $lineup = $all->of($page);
-        $earned = $worth->of($page, $lineup);
-        $open = $lineup->filters[$request->string('filter')->toString()] ?? null;
-        $definition = $open === null ? null : Definition::query()->live()->where('slug', $open->key)->first();
-        $with = $request->string('with')->toString();
-
-        return view('lineups.show', [
-            'all' => $all,
-            'page' => $page,
-            'at' => $this->placement($request, $page),
-            'lineup' => $lineup,
-            'worth' => $earned,
-            'warnings' => $warnings->of($page, $lineup, $facts, $earned),
-            'live' => $listing->of($page, $lineup, $all),
-            'goods' => $listing->products($page, $lineup),
-            'brand' => $facts->scope($page)->of,
-            'offered' => array_map(
-                fn (ComposedFilter $filter): int => count(
-                    array_filter(
-                        $facts->of($page, $filter->key)->counts,
-                        fn (int $n, int $term): bool => $n > 0 && $filter->settings()->offers($term),
-                        ARRAY_FILTER_USE_BOTH,
-                    ),
-                ),
-                $lineup->filters,
-            ),
-            'facts_counts' => array_map(
-                fn (ComposedFilter $filter): array => $filter->settings()->terms === TermChoice::Only
-                    ? $facts->of($page, $filter->key)->counts
-                    : [],
-                $lineup->filters,
-            ),
-            'products' => $facts->products($page),
-            'open' => $open,
-            'settings' => $open === null ? null : $this->proposed($request, $open, $facts, $page),
-            'facts' => $open === null ? null : $facts->of($page, $open->key),
-            'terms' => $definition?->kind->isAttribute() ? $terms->of($definition) : [],
-            'definition' => $definition,
-            'why' => $request->boolean('why'),
-            'offers' => Definition::query()
-                ->where('state', State::Accepted)
-                ->whereNotIn('slug', array_map(strval(...), array_keys($lineup->filters)))
-                ->orderBy('label')
-                ->get(),
-            'fields' => array_filter(
-                ProposeFilter::fields(),
-                fn (ProductField $field): bool => ! isset($lineup->filters[$field->value]),
-            ),
-            'order' => $request->string('propose')->toString() === 'order' ? $worth->order($page, $lineup) : null,
-            'proposal' => $request->string('propose')->toString() === 'lineup' ? $worth->proposal($page, LineupWarnings::MOST) : null,
-            'compared' => $with !== ''
-                    ? [
-                        'page' => $with,
-                        'lineup' => $all->of($this->known($with, $all)),
-                    ]
-                    : null,
-            'sorts' => SortOrder::list($lineup->settings['sorts'] ?? null),
-            'sortFields' => SortOrder::FIELDS +
-                Definition::query()
-                    ->where('state', State::Accepted)
-                    ->whereIn('kind', ['number', 'date'])
-                    ->pluck('label', 'slug')
-                    ->all(),
-        ]);
+    public function show(Request $request, ShowLineups $show): View
+    {
+        return view('lineups.show', $show($request));
     }
 
     public function store(Request $request, EditLineup $edit): RedirectResponse
@@ -154,7 +73,7 @@ final class LineupsController
         $chosen = array_values(
             array_unique([
                 ...array_map(intval(...), (array) ($given['chosen'] ?? [])),
-                ...array_map(intval(...), (array) $request->input('admit', [])),
+                ...Ids::in($request, 'admit'),
             ]),
         );
 
@@ -196,7 +115,7 @@ final class LineupsController
     public function settings(Request $request, EditLineup $edit): RedirectResponse
     {
         $all = DraftLineups::load();
-        $were = SortOrder::list($all->of($this->page($request, $all))->settings['sorts'] ?? null);
+        $were = SortOrder::list($all->of(AskedPage::from($request, $all)->name)->settings['sorts'] ?? null);
         $sorts = array_map(
             fn (SortOrder $order): array => $order->toArray(),
             SortOrder::list(SortForm::read((array) $request->input('sorts', []), $were)),
@@ -245,62 +164,9 @@ final class LineupsController
         return $this->back($request, $list($category, $request->boolean('own_only')));
     }
 
-    private function proposed(Request $request, ComposedFilter $filter, PageFacts $facts, string $page): FilterSettings
-    {
-        $way = $request->string('bands')->toString();
-        if ($way === '') {
-            return $filter->settings();
-        }
-        $found = $facts->of($page, $filter->key);
-        $ends = $found->ends() ?? [0.0, 0.0];
-        $number = min(12, max(2, $request->integer('number', 5)));
-        $edges =
-            $way === 'shares'
-                ? ProposedBands::equalShares($found->numbers, $number)
-                : ProposedBands::equalSteps($ends[0], $ends[1], $number);
-
-        return FilterSettings::of(
-            [
-                'control' => Control::Bands->value,
-                'bands' => array_map(
-                    fn (Band $band): array => $band->toArray(),
-                    array_values(array_filter(Band::between($edges), fn (Band $band): bool => $found->holding($band) > 0)),
-                ),
-            ] + $filter->given,
-        );
-    }
-
-    private function page(Request $request, DraftLineups $all): string
-    {
-        return $this->known($request->string('page', Placement::SHOP)->toString(), $all);
-    }
-
-    private function known(string $page, DraftLineups $all): string
-    {
-        if (! ctype_digit($page)) {
-            $bySlug = $all->tree->bySlug($page);
-
-            return in_array($page, [Placement::SHOP, Placement::SEARCH, Placement::BRANDS], true)
-                ? $page
-                : ($bySlug === null
-                    ? throw Refused::unknown('page', $page)
-                    : (string) $bySlug->id);
-        }
-
-        return $all->tree->find((int) $page) === null ? throw Refused::unknown('page', $page) : $page;
-    }
-
-    /** Where changes made on a page are said: for it and all below, or for it alone. */
-    private function placement(Request $request, string $page): string
-    {
-        return ctype_digit($page) ? ($request->string('at')->toString() === 'only' ? "only:{$page}" : "below:{$page}") : $page;
-    }
-
     private function target(Request $request): string
     {
-        $all = DraftLineups::load();
-
-        return $this->placement($request, $this->page($request, $all));
+        return AskedPage::from($request, DraftLineups::load())->placement;
     }
 
     /** @return array<string, string> */

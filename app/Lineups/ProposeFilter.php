@@ -70,13 +70,14 @@ final readonly class ProposeFilter
         };
     }
 
-    /** @return list<ProductField> that products can be filtered by now: a discount needs a list price */
+    /** @return array<int, ProductField> that products can be filtered by now: a discount needs a list price */
     public static function fields(): array
     {
         $hasDiscount = Discount::listPrice() !== null;
 
-        return array_values(
-            array_filter(ProductField::cases(), fn (ProductField $field): bool => $field !== ProductField::Discount || $hasDiscount),
+        return array_filter(
+            ProductField::cases(),
+            fn (ProductField $field): bool => $field !== ProductField::Discount || $hasDiscount,
         );
     }
 

@@ -44,6 +44,12 @@ final class Filter extends Model
         return $this->belongsTo(Definition::class);
     }
 
+    /** @return list<string> titles of all filters over a definition */
+    public static function titlesOver(Definition $definition): array
+    {
+        return array_values(self::query()->where('definition_id', $definition->id)->pluck('title')->all());
+    }
+
     /** The word for it in addresses and counts. */
     public function key(): string
     {

@@ -31,6 +31,12 @@ final class Heading extends Model
         return $this->belongsTo(Definition::class);
     }
 
+    /** @return list<string> headings of all feeds that lead to a definition */
+    public static function textsOf(Definition $definition): array
+    {
+        return array_values(self::query()->where('definition_id', $definition->id)->pluck('text')->all());
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {

@@ -71,7 +71,7 @@ final class Reading extends Model
         foreach (
             Change::query()->where('room', 'Feeds')->whereIn('figures->reading', $readings)->whereNotNull('taken_back_by')->get() as $entry
         ) {
-            $taken[(int) $entry->figures['reading']] = true;
+            $taken[(int) ($entry->figures['reading'] ?? 0)] = true;
         }
 
         return $taken;

@@ -31,7 +31,7 @@ final class Token extends Model
      * @param  int|null  $days  that it lets in for; null: until it is taken away
      * @return string the token itself, which is never seen again
      */
-    public static function make(string $name, ?int $days = null): string
+    public static function issue(string $name, ?int $days = null): string
     {
         $secret = 'lokum_'.bin2hex(random_bytes(20));
         self::query()->create([

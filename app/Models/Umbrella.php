@@ -59,7 +59,7 @@ final class Umbrella extends Model
                 ->get(['id', 'label', 'slug']) as $one
         ) {
             if ($one->label === $label || $one->slug === $label || StrictKey::of($one->label) === $key) {
-                return self::query()->find($one->id);
+                return self::query()->whereKey($one->id)->first();
             }
         }
 

@@ -80,7 +80,7 @@ final class GridController
             ->orWhereIn('parent_id', $ids)
             ->with('variants')
             ->get();
-        $tokens = new GridTokens($items->all());
+        $tokens = new GridTokens(array_values($items->all()));
         $shown = [];
         foreach (collect($cells)->map(fn (TypedCell $cell): Definition => $cell->definition)->unique('id') as $definition) {
             foreach ($items as $item) {

@@ -73,7 +73,7 @@ final readonly class TypeCells
             ->with('variants')
             ->get()
             ->keyBy('id');
-        $tokens = new GridTokens($items->values()->all());
+        $tokens = new GridTokens(array_values($items->all()));
         $refused = [];
         $rows = [];
         $new = [];

@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Catalog\CategoryTree;
 use App\Catalog\FieldNumbers;
 use App\Catalog\Stock;
+use App\Data\Rows;
 use App\Draft\DraftLineups;
 use App\Draft\DraftTerms;
 use App\Editions\Blob;
@@ -146,7 +147,7 @@ final class BuildEdition
         $categories = [];
         $tree = CategoryTree::load();
         foreach (
-            $this->stream('SELECT id, category_id FROM items WHERE parent_id IS NULL AND category_id IS NOT NULL') as [$id, $category]
+            Rows::of('SELECT id, category_id FROM items WHERE parent_id IS NULL AND category_id IS NOT NULL') as [$id, $category]
         ) {
             $bits[$category][] = $number = $this->numbering->product($id);
             $categories[$number] = (int) $category;
@@ -200,7 +201,7 @@ final class BuildEdition
                 $term['label'],
                 $term['look'],
                 $definition->level,
-                $items->fetchAll(PDO::FETCH_COLUMN),
+                array_values($items->fetchAll(PDO::FETCH_COLUMN)),
             );
         }
         $this->nested($definition, $ofValue);
@@ -225,7 +226,7 @@ final class BuildEdition
                 $term->label,
                 $term->look->toJson(),
                 $definition->level,
-                $ofValue->fetchAll(PDO::FETCH_COLUMN),
+                array_values($ofValue->fetchAll(PDO::FETCH_COLUMN)),
                 $term->parent,
             );
         }
@@ -253,10 +254,10 @@ final class BuildEdition
         $this->terms += $attribute > 0 && $parent === null ? 1 : 0;
     }
 
-    /** @return Generator<int, array{0: int, 1: float}> */
+    /** @return Generator<int, list<mixed>> item id and number */
     private function numbersOf(Definition $definition): Generator
     {
-        yield from $this->stream(
+        return Rows::of(
             'SELECT a.item_id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id
             WHERE s.definition_id = '.
                 $definition->id.
@@ -312,7 +313,7 @@ final class BuildEdition
                 ->whereRaw(Stock::TERM.' = ?', [$term->id])
                 ->pluck('id')
                 ->all();
-            $this->term($term->id, 0, $position, $term->slug, $term->label, null, $stock->level(), $items);
+            $this->term($term->id, 0, $position, $term->slug, $term->label, null, $stock->level(), array_values($items));
         }
     }
 
@@ -321,11 +322,11 @@ final class BuildEdition
         $sql = FieldNumbers::sql($field);
         if ($sql !== null) {
             $unit = $field->unit((string) config('lokum.currency'));
-            $this->numbers($field->value, $field->label(), $unit, $field->level(), $this->stream($sql));
+            $this->numbers($field->value, $field->label(), $unit, $field->level(), Rows::of($sql));
         }
     }
 
-    /** @param  iterable<array{0: int, 1: float}>  $pairs  item id and number */
+    /** @param  iterable<list<mixed>>  $pairs  item id and number */
     private function numbers(string $field, string $label, ?string $unit, Level $level, iterable $pairs): void
     {
         $bytes = $this->bytes($level);
@@ -381,14 +382,5 @@ final class BuildEdition
     private function bytes(Level $level): int
     {
         return $level === Level::Product ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes;
-    }
-
-    /** @return Generator<int, list<mixed>> */
-    private function stream(string $sql): Generator
-    {
-        $statement = DB::connection()->getPdo()->query($sql);
-        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_NUM)) !== false) {
-            yield $row;
-        }
     }
 }

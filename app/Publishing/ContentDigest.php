@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Data\Rows;
 use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
-use PDO;
 
 /**
  * A digest of all product data that shoppers see, equal exactly when the data is: what was changed and taken back is no difference.
@@ -22,7 +22,7 @@ final class ContentDigest
         $pdo = DB::connection()->getPdo();
         $items = 0;
         foreach (
-            self::rows($pdo, 'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image FROM items') as $row
+            Rows::from($pdo, 'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image FROM items') as $row
         ) {
             $items = ($items + self::hash($row)) % self::MODULUS;
         }
@@ -35,7 +35,7 @@ final class ContentDigest
         );
         $texts = 0;
         foreach (
-            self::rows(
+            Rows::from(
                 $pdo,
                 "SELECT s.id, s.text, s.number, v.label, v.look, v.held FROM spellings s
                     LEFT JOIN attribute_values v ON v.id = s.value_id
@@ -68,14 +68,5 @@ final class ContentDigest
     private static function hash(array $row): int
     {
         return (int) hexdec(hash('xxh32', serialize($row)));
-    }
-
-    /** @return iterable<list<mixed>> */
-    private static function rows(PDO $pdo, string $sql): iterable
-    {
-        $statement = $pdo->query($sql);
-        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_NUM)) !== false) {
-            yield $row;
-        }
     }
 }

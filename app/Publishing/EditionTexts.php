@@ -5,14 +5,13 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Catalog\ItemsOfLevel;
+use App\Data\Rows;
 use App\Editions\Blob;
 use App\Models\Definition;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use Lokum\Facet\StoredBits;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Level;
-use PDO;
 
 /** Writes the texts of fields that are filters. What the search box finds products by is written with the products. */
 final readonly class EditionTexts
@@ -27,7 +26,7 @@ final readonly class EditionTexts
         foreach ($definitions as $definition) {
             $bits = [];
             foreach (
-                $this->rows(
+                Rows::of(
                     'SELECT a.item_id, s.text FROM spellings s JOIN assignments a ON a.spelling_id = s.id
                         JOIN items i ON i.id = a.item_id WHERE s.definition_id = '.
                         $definition->id.
@@ -47,15 +46,6 @@ final readonly class EditionTexts
                     : $this->numbering->layout->bytes;
             $present = $bits === [] ? null : new Blob(StoredBits::encode(array_keys($bits), $bytes));
             $this->writer->insert('text_levels', [$definition->slug, $definition->level->value, $present]);
-        }
-    }
-
-    /** @return iterable<array{0: int, 1: string}> */
-    private function rows(string $sql): iterable
-    {
-        $statement = DB::connection()->getPdo()->query($sql);
-        while ($statement !== false && ($row = $statement->fetch(PDO::FETCH_NUM)) !== false) {
-            yield $row;
         }
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Data\Rows;
 use Illuminate\Support\Facades\DB;
 use Lokum\Facet\Layout;
 use Lokum\Vocabulary\Level;
@@ -31,7 +32,7 @@ final class Numbering
         $sizes = [];
         $number = 0;
         foreach (
-            $this->stream('SELECT id, MAX(variant_count, 1) AS lanes FROM items WHERE parent_id IS NULL
+            Rows::of('SELECT id, MAX(variant_count, 1) AS lanes FROM items WHERE parent_id IS NULL
                 ORDER BY lanes DESC, id') as [$id, $lanes]
         ) {
             $this->numbers[$id] = $number++;
@@ -39,11 +40,11 @@ final class Numbering
                 $sizes[$lane] = $number;
             }
         }
-        $this->layout = new Layout($sizes);
+        $this->layout = new Layout(array_values($sizes));
         $lane = 0;
         $last = 0;
         foreach (
-            $this->stream('SELECT id, COALESCE(parent_id, id) AS product FROM items WHERE variant_count = 0
+            Rows::of('SELECT id, COALESCE(parent_id, id) AS product FROM items WHERE variant_count = 0
                 ORDER BY product, id') as [$id, $product]
         ) {
             $lane = $product === $last ? $lane + 1 : 0;
@@ -84,14 +85,5 @@ final class Numbering
         }
 
         return [$bits, $products];
-    }
-
-    /** @return iterable<array{0: int, 1: int}> */
-    private function stream(string $sql): iterable
-    {
-        $statement = DB::connection()->getPdo()->query($sql);
-        while ($statement !== false && ($row = $statement->fetch(\PDO::FETCH_NUM)) !== false) {
-            yield $row;
-        }
     }
 }

@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Models\Definition;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Lokum\Vocabulary\Level;
 use Lokum\Vocabulary\Look;
 use PDO;
 
@@ -45,15 +46,28 @@ final class ShownSpellings
         /** @var list<array{0: int, 1: int}> $cells */
         $cells = $statement === false ? [] : $statement->fetchAll(PDO::FETCH_NUM);
         $this->lookUp(array_column($cells, 1));
-        $data = [];
+        $texts = [];
+        $worn = [];
         foreach ($cells as [$item, $spelling]) {
             $shown = $this->known[$spelling];
             if ($shown !== null) {
                 [$level, $label, $text, $colors] = $shown;
-                $data[$item][$level][$label][] = $text;
-                if ($colors !== [] && ! isset($data[$item]['colors'])) {
-                    $data[$item]['colors'] = $colors;
+                $texts[$item][$level][$label][] = $text;
+                if ($colors !== []) {
+                    $worn[$item] ??= $colors;
                 }
+            }
+        }
+        $data = [];
+        foreach ($texts as $item => $byLevel) {
+            $data[$item] = [];
+            foreach (Level::cases() as $level) {
+                if (isset($byLevel[$level->value])) {
+                    $data[$item][$level->value] = $byLevel[$level->value];
+                }
+            }
+            if (isset($worn[$item])) {
+                $data[$item]['colors'] = $worn[$item];
             }
         }
 

@@ -190,7 +190,7 @@ final class WriteProducts
         foreach ($this->sorts as $order) {
             $statement = $this->pdo->query(SortSql::of($order));
             [$numbers] = $this->numbering->bits(
-                $statement === false ? [] : $statement->fetchAll(PDO::FETCH_COLUMN),
+                $statement === false ? [] : array_values($statement->fetchAll(PDO::FETCH_COLUMN)),
                 Level::Product,
             );
             $places = array_flip($numbers);

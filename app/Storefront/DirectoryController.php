@@ -41,7 +41,7 @@ final class DirectoryController
         return view('shop.directory', ['attribute' => $found, 'letters' => $letters]);
     }
 
-    public function show(Request $request, string $attribute, string $slug): View|Response|RedirectResponse
+    public function show(Request $request, string $attribute, string $slug): Response|RedirectResponse
     {
         $served = Served::of($request);
         if ($served->isBeforeTheFirst()) {

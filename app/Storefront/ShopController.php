@@ -16,12 +16,12 @@ use Illuminate\View\View;
 /** The simulated shop. It reads the current edition and nothing else. */
 final class ShopController
 {
-    public function home(Request $request): View|Response|RedirectResponse
+    public function home(Request $request): Response|RedirectResponse
     {
         return Listing::answer($request, fn (): ShopPage => ShopPage::ofShop());
     }
 
-    public function category(Request $request, string $slug): View|Response|RedirectResponse
+    public function category(Request $request, string $slug): Response|RedirectResponse
     {
         return Listing::answer(
             $request,
@@ -29,7 +29,7 @@ final class ShopController
         );
     }
 
-    public function search(Request $request): View|Response|RedirectResponse
+    public function search(Request $request): Response|RedirectResponse
     {
         return Listing::answer($request, fn (): ShopPage => ShopPage::ofSearch($request->string('q')->toString()));
     }

@@ -24,12 +24,23 @@ final class FindValue
             ['d' => $definition->id, 't' => $text, 'k' => StrictKey::of($text)],
         );
 
-        return $id === null ? null : Value::query()->find($id);
+        return $id === null ? null : Value::query()->whereKey($id)->first();
     }
 
     /** @throws Refused */
     public static function named(Definition $definition, string $text): Value
     {
         return self::known($definition, $text) ?? throw new Refused("{$definition->label} has no value \"{$text}\".");
+    }
+
+    /**
+     * @param  list<string>  $labels
+     * @return list<int> in the same order
+     *
+     * @throws Refused for the first that is not there
+     */
+    public static function ids(Definition $definition, array $labels): array
+    {
+        return array_map(fn (string $label): int => self::named($definition, $label)->id, $labels);
     }
 }

@@ -27,6 +27,7 @@ final readonly class SuggestValues
     {
         $key = StrictKey::of($typed);
         $products = $this->counts->lately($definition);
+        // Each with what it is ranked by.
         $fit = [];
         $near = [];
         foreach (
@@ -44,33 +45,30 @@ final readonly class SuggestValues
                 'same' => $own === $key,
             ];
             if ($key === '' || str_contains($own, $key)) {
-                $fit[] = $row + ['rank' => [$own !== $key, ! str_starts_with($own, $key), -$row['products']]];
+                $fit[] = [[$own !== $key, ! str_starts_with($own, $key), -$row['products']], $row];
             } elseif (
                 strlen($key) >= 4 &&
                 strlen($own) <= self::LONGEST &&
                 strlen($key) <= self::LONGEST &&
                 ($distance = levenshtein($own, $key)) <= max(1, intdiv(strlen($key), 4))
             ) {
-                $near[] = ['near' => true, 'rank' => [$distance]] + $row;
+                $near[] = [[$distance], ['near' => true] + $row];
             }
         }
         $known = FindValue::known($definition, $typed);
-        if ($typed !== '' && $known !== null && ! in_array($known->label, array_column($fit, 'label'), true)) {
-            $fit[] = [
+        if ($typed !== '' && $known !== null && ! in_array($known->label, array_column(array_column($fit, 1), 'label'), true)) {
+            $row = [
                 'label' => $known->label,
                 'colors' => $known->look()->colors,
                 'products' => $products[$known->id] ?? 0,
                 'near' => false,
                 'same' => true,
-                'rank' => [false, false, 0],
             ];
+            $fit[] = [[false, false, 0], $row];
         }
-        usort($fit, fn (array $a, array $b): int => $a['rank'] <=> $b['rank']);
-        usort($near, fn (array $a, array $b): int => $a['rank'] <=> $b['rank']);
+        usort($fit, fn (array $a, array $b): int => $a[0] <=> $b[0]);
+        usort($near, fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
-        return array_map(fn (array $row): array => array_diff_key($row, ['rank' => 0]), [
-            ...array_slice($near, 0, self::NEAR),
-            ...array_slice($fit, 0, self::MOST),
-        ]);
+        return array_column([...array_slice($near, 0, self::NEAR), ...array_slice($fit, 0, self::MOST)], 1);
     }
 }

@@ -51,7 +51,7 @@ final readonly class ChangeValues
                     $changed[] = $value->label;
                 }
             }
-            Newcomer::settle($journal, $values->pluck('id')->all());
+            Newcomer::settle($journal, array_values($values->modelKeys()));
 
             return "{$said}: ".mb_strimwidth(implode(', ', $changed), 0, 110, '…')." ({$definition->label})";
         });

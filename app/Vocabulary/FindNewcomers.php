@@ -51,8 +51,8 @@ final readonly class FindNewcomers
             ->map(
                 fn (Definition $definition): array => [
                     'definition' => $definition,
-                    'new' => (int) $counts[$definition->id]->n,
-                    'resolved' => (int) $counts[$definition->id]->resolved,
+                    'new' => (int) ($counts->get($definition->id)->n ?? 0),
+                    'resolved' => (int) ($counts->get($definition->id)->resolved ?? 0),
                 ],
             )
             ->all();

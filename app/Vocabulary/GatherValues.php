@@ -51,14 +51,16 @@ final readonly class GatherValues
             $umbrella->label ?? $label,
             $umbrella === null,
             array_map(fn (Value $value): string => $value->label, $values),
-            $from,
+            array_values($from),
             ValueTable::productsOfAny(
                 $definition,
-                array_map(fn (Value $value): int => $value->id, array_filter($members, fn (Value $value): bool => ! $value->held)),
+                array_values(
+                    array_map(fn (Value $value): int => $value->id, array_filter($members, fn (Value $value): bool => ! $value->held)),
+                ),
             ),
             count(array_unique($carried)),
             count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))),
-            Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(),
+            Filter::titlesOver($definition),
             PagesTouched::of(
                 $definition,
                 array_map(fn (Value $value): int => $value->id, $inside),

@@ -50,7 +50,7 @@ final readonly class MergeConsequences
             $definition->values()->count(),
             count(array_unique($before)),
             count(array_unique($after)),
-            Filter::query()->where('definition_id', $definition->id)->pluck('title')->all(),
+            Filter::titlesOver($definition),
             PagesTouched::of($definition, [$plan->keep->id], [...$moved, $plan->keep->id]),
             CurrentTerms::handPicked($definition->slug, $moved),
         );

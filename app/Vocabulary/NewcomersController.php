@@ -6,6 +6,7 @@ namespace App\Vocabulary;
 
 use App\Models\Definition;
 use App\Models\Reading;
+use App\Support\Ids;
 use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -14,8 +15,6 @@ use Illuminate\View\View;
 /** What came with newer data: decided on one by one, or many at once. */
 final class NewcomersController
 {
-    private const PER_PAGE = 100;
-
     public function show(Request $request, FindNewcomers $find, ?Definition $definition = null): View|RedirectResponse
     {
         $waiting = $find->waiting();
@@ -24,30 +23,17 @@ final class NewcomersController
                 ->route('newcomers', $waiting[0]['definition'])
                 ->with($request->session()->only(['done', 'undo']));
         }
-        $all = $definition === null ? [] : $find->of($definition);
-        $feed = $request->string('feed')->toString();
-        $shown = array_values(array_filter($all, fn (Newcomer $one): bool => $feed === '' || $one->feed === $feed));
 
-        return view('newcomers.show', [
-            'definition' => $definition,
-            'waiting' => $waiting,
-            'feeds' => array_values(array_unique(array_map(fn (Newcomer $one): string => $one->feed, $all))),
-            'feed' => $feed,
-            'total' => count($shown),
-            'open' => array_slice(
-                array_values(array_filter($shown, fn (Newcomer $one): bool => ! $one->resolved)),
-                0,
-                self::PER_PAGE,
+        return view(
+            'newcomers.show',
+            new NewcomersPage(
+                $definition,
+                $waiting,
+                $definition === null ? [] : $find->of($definition),
+                $request->string('feed')->toString(),
+                Reading::query()->whereNotNull('finished_at')->latest('id')->first(),
             ),
-            'resolved' => array_slice(
-                array_values(array_filter($shown, fn (Newcomer $one): bool => $one->resolved)),
-                0,
-                self::PER_PAGE,
-            ),
-            'certain' => count(array_filter($shown, fn (Newcomer $one): bool => $one->certain)),
-            'resolvedCount' => count(array_filter($shown, fn (Newcomer $one): bool => $one->resolved)),
-            'lastRead' => Reading::query()->whereNotNull('finished_at')->latest('id')->first(),
-        ]);
+        );
     }
 
     public function store(
@@ -62,7 +48,7 @@ final class NewcomersController
         $ids = match ($word) {
             'certain' => $this->where($waiting, fn (Newcomer $one): bool => $one->certain),
             'resolved' => $this->where($waiting, fn (Newcomer $one): bool => $one->resolved),
-            default => $one === null ? array_values(array_map(intval(...), (array) $request->input('pick', []))) : [(int) $one],
+            default => $one === null ? Ids::in($request, 'pick') : [(int) $one],
         };
         $decision = match ($word) {
             'certain' => 'merge',
@@ -70,7 +56,7 @@ final class NewcomersController
             'merge', 'gather', 'proposed' => $word,
             default => throw new Refused('Say what the newcomers are.'),
         };
-        $shown = array_map(intval(...), (array) $request->input('same', []));
+        $shown = Ids::in($request, 'same');
         $change = $settle($definition, array_fill_keys($ids, $decision), $shown);
 
         return redirect()

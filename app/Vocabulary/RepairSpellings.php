@@ -55,11 +55,11 @@ final readonly class RepairSpellings
     /** @return list<\stdClass> spellings (id, text, problem, items, sample) that cannot be read, most products first */
     public static function unread(Definition $definition): array
     {
-        return DB::select(
+        return array_values(DB::select(
             'SELECT s.id, s.text, s.problem, COUNT(a.item_id) AS items, MIN(i.sku) AS sample FROM spellings s
                 LEFT JOIN assignments a ON a.spelling_id = s.id LEFT JOIN items i ON i.id = a.item_id
             WHERE s.definition_id = ? AND s.problem IS NOT NULL GROUP BY s.id ORDER BY items DESC, s.id LIMIT 500',
             [$definition->id],
-        );
+        ));
     }
 }

@@ -30,6 +30,6 @@ final class ShopLessons
     /** @return list<array{0: string, 1: string}> */
     private static function pairs(string $sql): array
     {
-        return array_map(fn (\stdClass $pair): array => [$pair->one, $pair->other], DB::select($sql));
+        return array_map(fn (\stdClass $pair): array => [(string) $pair->one, (string) $pair->other], array_values(DB::select($sql)));
     }
 }

@@ -8,6 +8,7 @@ use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Spelling;
 use App\Models\Umbrella;
+use App\Support\Ids;
 use App\Values\FindValue;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -77,7 +78,7 @@ final class ValueActsController
     /** @return list<int> */
     private function picked(Request $request): array
     {
-        return array_values(array_map(intval(...), (array) $request->input('pick', [])));
+        return Ids::in($request, 'pick');
     }
 
     /** @param  array<string, mixed>  $more */

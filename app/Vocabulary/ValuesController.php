@@ -9,6 +9,7 @@ use App\Models\Definition;
 use App\Models\Spelling;
 use App\Models\Umbrella;
 use App\Models\Value;
+use App\Support\Ids;
 use App\Support\Refused;
 use App\Values\CreateValue;
 use Illuminate\Http\RedirectResponse;
@@ -140,7 +141,7 @@ final class ValuesController
         $change = $order(
             $definition,
             TermOrder::tryFrom($asked) ?? throw Refused::unknown('order', $asked),
-            array_map(intval(...), (array) $request->input('ids', [])),
+            Ids::in($request, 'ids'),
         );
 
         return redirect()

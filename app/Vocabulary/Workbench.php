@@ -8,6 +8,7 @@ use App\Catalog\ProductCounts;
 use App\Models\Definition;
 use App\Models\Spelling;
 use App\Models\Umbrella;
+use App\Support\Ids;
 use App\Support\Refused;
 use Illuminate\Http\Request;
 use Lokum\Text\StrictKey;
@@ -33,7 +34,7 @@ final class Workbench
     {
         $this->lens = (string) ($request->route('lens') ?? 'list');
         $this->all = app(ValueTable::class)->of($definition);
-        $this->picked = array_values(array_map(intval(...), (array) $request->input('pick', [])));
+        $this->picked = Ids::in($request, 'pick');
     }
 
     /**

@@ -40,7 +40,7 @@ final class ProposedBands
     /**
      * Equal shares of products: quantiles, each at the roundest number near it.
      *
-     * @param  array<string, int>  $products  by number (as a numeric string)
+     * @param  array<int|string, int>  $products  by number (as a numeric string)
      * @param  int  $wanted  bands, 2 or more
      * @return list<float> inner edges, rising; fewer than wanted where the numbers do not part so
      */
@@ -66,7 +66,7 @@ final class ProposedBands
         return array_values(array_unique($edges));
     }
 
-    /** @param  array<string, int>  $products  by number, rising */
+    /** @param  array<int|string, int>  $products  by number, rising */
     private static function quantile(array $products, float $place): float
     {
         $seen = 0;

@@ -39,7 +39,7 @@ const OPEN_ROUTES = [
 function allRoutes(): array
 {
     $routes = [];
-    foreach (Route::getRoutes() as $route) {
+    foreach (Route::getRoutes()->getRoutes() as $route) {
         foreach (array_diff($route->methods(), ['HEAD']) as $method) {
             $routes[] = [$method, $route->uri()];
         }
@@ -86,10 +86,10 @@ beforeEach(function (): void {
     );
     app(EditLineup::class)->add('color');
     app(EditViews::class)->save('All', []);
-    Token::make('A shop');
+    Token::issue('A shop');
     Receiver::query()->create(['url' => 'https://shop.example/', 'secret' => 'x']);
     $color = Definition::query()->where('slug', 'color')->firstOrFail();
-    app(GatherValues::class)($color, 'Warm', $color->values()->pluck('id')->all());
+    app(GatherValues::class)($color, 'Warm', array_values($color->values()->pluck('id')->all()));
     app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red']));
     Reading::query()->create([
         'feed_id' => 1,
@@ -180,7 +180,7 @@ test('a manager gives access and takes it away, but the last manager stays', fun
             'role' => 'editor',
         ])
         ->assertSessionHas('done');
-    $new = User::query()->where('email', 'new@example.test')->first();
+    $new = User::query()->where('email', 'new@example.test')->firstOrFail();
     $this->actingAs($me)
         ->put("/people/{$me->id}", ['name' => 'Me', 'role' => 'viewer'])
         ->assertSessionHasErrors('refused');
@@ -189,7 +189,7 @@ test('a manager gives access and takes it away, but the last manager stays', fun
 });
 
 test('two people on one line-up: the second is told and keeps what was typed', function (): void {
-    $filter = Filter::query()->first();
+    $filter = Filter::query()->firstOrFail();
     $input = [
         'title' => 'First',
         'control' => 'ticks',
@@ -212,7 +212,7 @@ test('a refused form names its field and keeps what was typed', function (): voi
         ->post('/definitions', ['label' => 'COLOR', 'kind' => 'choice', 'level' => 'product'])
         ->assertSessionHasErrors('label');
     $this->get('/definitions?open=new')->assertSee('There is a definition')->assertSee('value="COLOR"', false);
-    $item = Item::query()->first();
+    $item = Item::query()->firstOrFail();
     Definition::query()
         ->where('slug', 'color')
         ->update(['kind' => 'number', 'unit' => 'ml']);

@@ -29,6 +29,7 @@ use App\Support\Refused;
 use App\Values\FindValue;
 use App\Vocabulary\MergeValues;
 use Illuminate\Support\Facades\DB;
+use Tests\Support\Acts;
 
 /* Definitions that fit the catalog: what is expected where, merging two of them, retiring and deleting. */
 
@@ -87,7 +88,7 @@ test('what is expected is taken over downwards, dropped lower down, and taken ba
         ->toBe([])
         ->and($gap('colour'))
         ->toBe([]);
-    app(TakeBack::class)($dropped);
+    Acts::takeBack($dropped);
     expect($in('gouache'))->toBe(['color', 'finish', 'volume']);
     $say($category('gouache'), [definition_of('volume')->id], false);
     $say($category('gouache'), [definition_of('volume')->id], null);
@@ -181,7 +182,7 @@ test(
             ->toBeFalse()
             ->and(Lineup::query()->where('placement', 'shop')->firstOrFail()->filters()->pluck('definition_id')->all())
             ->toBe([definition_of('color')->id]);
-        app(TakeBack::class)($done);
+        Acts::takeBack($done);
         expect(everything())->toEqual($before);
         $merge(definition_of('color'), definition_of('colour'));
         $this->read("sku,Colour\nS,blue\n");
@@ -237,14 +238,14 @@ test('retiring keeps the data, deleting takes it along, and both go back exactly
         ->toBe(0)
         ->and(DB::table('assignments')->where('definition_id', definition_of('color')->id)->count())
         ->toBe(3);
-    app(TakeBack::class)($retired);
+    Acts::takeBack($retired);
     expect(everything())->toEqual($before);
     $deleted = $end->delete(definition_of('color'));
     expect(Definition::query()->where('slug', 'color')->exists())
         ->toBeFalse()
         ->and(DB::table('assignments')->count())
         ->toBe(7);
-    app(TakeBack::class)($deleted);
+    Acts::takeBack($deleted);
     expect(everything())
         ->toEqual($before)
         ->and(fn () => $end->delete((new Definition())->forceFill(['id' => 0, 'slug' => 'brand'])))
@@ -280,9 +281,9 @@ test('cells follow their definition to the other level as far as variants agree,
         ->toBe(1);
     $save('coat', 'variant');
     expect($held('coat'))->toBe(['G-1', 'G-2', 'H-1', 'H-2']);
-    app(TakeBack::class)(app(TakeBack::class)->newest());
-    app(TakeBack::class)($up);
-    app(TakeBack::class)($down);
+    Acts::takeBack(app(TakeBack::class)->newest());
+    Acts::takeBack($up);
+    Acts::takeBack($down);
     expect(everything())->toEqual($before);
 });
 

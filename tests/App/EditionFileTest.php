@@ -14,6 +14,7 @@ use App\Storefront\ShopPage;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Lokum\Facet\ProductSet;
+use Tests\Support\Acts;
 
 /* What an edition keeps beside its bitmaps so that pages need fewer of them: counts of listings, and orders in parts. */
 
@@ -64,7 +65,7 @@ test('values below their umbrellas are counted as products, too', function (): v
         ->whereIn('label', ['v1', 'v2', 'v3'])
         ->pluck('id')
         ->all();
-    app(App\Vocabulary\GatherValues::class)($color, 'Low', $ids);
+    app(App\Vocabulary\GatherValues::class)($color, 'Low', array_values($ids));
     $given = App\Draft\DraftLineups::load()->of('shop')->filters['color']->given;
     app(App\Lineups\ChangeFilter::class)->save(
         'color',
@@ -74,7 +75,7 @@ test('values below their umbrellas are counted as products, too', function (): v
     );
     $this->publish();
     $edition = Served::now()->file();
-    $attribute = $edition->attribute('color');
+    $attribute = $edition->attribute('color') ?? throw new RuntimeException('No color.');
     $below = array_filter($edition->terms($attribute, nested: true), fn ($term): bool => $term->parent !== null);
     expect($below)->toHaveCount(3);
     foreach ([null, ...$edition->categories()] as $category) {
@@ -93,7 +94,7 @@ test('a narrowed page counts what is left of what it offered before', function (
     $address = ListingAddress::read(
         Request::create('/shop/c/a?color=v1'),
         $edition,
-        ShopPage::ofCategory($edition->category('a')),
+        ShopPage::ofCategory($edition->category('a') ?? throw new RuntimeException('No category.')),
     );
     $shown = array_column((new ListingPage($edition, $address))->filters, 'terms', 'key');
     [, $counted] = $this->counts(new Picks(['color' => ['v1']]), 'a');
@@ -126,18 +127,17 @@ test('products stand in the order asked for, whether few of them match or many',
 
 test('every order of an edition holds each product once, and its place', function (): void {
     $this->publish();
-    $file = new PDO('sqlite:'.Edition::directory().'/'.Edition::current()->file);
+    $file = new PDO('sqlite:'.Edition::directory().'/'.Edition::current()?->file);
     $products = DB::table('items')->whereNull('parent_id')->count();
     foreach (
-        $file
-            ->query(
-                'SELECT name, group_concat(hex(numbers), "") AS numbers, group_concat(hex(ranks), "") AS ranks FROM (SELECT *
+        Acts::rows(
+            $file,
+            'SELECT name, group_concat(hex(numbers), "") AS numbers, group_concat(hex(ranks), "") AS ranks FROM (SELECT *
                     FROM orders ORDER BY name, part) GROUP BY name',
-            )
-            ->fetchAll() as $order
+        ) as $order
     ) {
-        $numbers = array_values(unpack('V*', hex2bin($order['numbers'])));
-        $ranks = array_values(unpack('V*', hex2bin($order['ranks'])));
+        $numbers = array_values((array) unpack('V*', (string) hex2bin($order['numbers'])));
+        $ranks = array_values((array) unpack('V*', (string) hex2bin($order['ranks'])));
         expect($numbers)->toHaveCount($products)->and(array_unique($numbers))->toHaveCount($products);
         foreach ($numbers as $rank => $number) {
             expect($ranks[$number])->toBe($rank);

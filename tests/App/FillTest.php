@@ -17,6 +17,7 @@ use App\Models\FillRule;
 use App\Models\Item;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
+use Tests\Support\Acts;
 
 /* Fill rules: each source, what wins over what, readings, and the way back. */
 
@@ -64,7 +65,7 @@ test('each source fills what is missing, and nothing else', function (array $inp
         ->toBe(count($before));
     app(EditRules::class)->add($form);
     expect(ruled($input['definition']))->toBe($filled);
-    app(TakeBack::class)(app(TakeBack::class)->newest());
+    Acts::takeBack(app(TakeBack::class)->newest());
     expect(DB::table('assignments')->orderBy('item_id')->orderBy('spelling_id')->get()->all())
         ->toEqual($before)
         ->and(FillRule::query()->count())
@@ -176,7 +177,7 @@ test('a rule runs after each reading, follows when it is changed, and goes with 
     expect(ruled('finish'))->toBe(['N' => 'Satin', 'P' => 'Satin']);
     $removed = app(EditRules::class)->remove($rule->refresh());
     expect(ruled('finish'))->toBe([]);
-    app(TakeBack::class)($removed);
+    Acts::takeBack($removed);
     expect(ruled('finish'))
         ->toBe(['N' => 'Satin', 'P' => 'Satin'])
         ->and(
@@ -234,7 +235,7 @@ test(
         $this->get("/rules?rule={$broken->id}")
             ->assertOk()
             ->assertSee('Choose the definition');
-        app(TakeBack::class)($deleted);
+        Acts::takeBack($deleted);
         expect(RuleState::problem($broken->refresh()->load('definition')))->toBeNull();
     },
 );

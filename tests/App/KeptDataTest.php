@@ -15,7 +15,11 @@ use Symfony\Component\Process\Process;
  * that say so.
  */
 
-/** @return array{0: int, 1: string, 2: string} exit status, output, messages */
+/**
+ * @param  array<mixed>  $arguments
+ * @param  array<mixed>  $before
+ * @return array{0: int, 1: string, 2: string} exit status, output, messages
+ */
 function asked(string $data, array $arguments, array $before = []): array
 {
     $process = new Process([...$before, PHP_BINARY, '-d', 'memory_limit=1G', base_path('bin/console.php'), ...$arguments], null, [
@@ -187,7 +191,7 @@ test('where the newest edition is missing, short or damaged the one before is se
     match ($how) {
         'missing' => unlink($file),
         'short' => file_put_contents($file, substr((string) file_get_contents($file), 0, 9000)),
-        'damaged' => file_put_contents($file, str_repeat('x', (int) filesize($file))),
+        default => file_put_contents($file, str_repeat('x', (int) filesize($file))),
     };
     expect(Served::now()->edition?->id)->toBe($newest->id - 1);
     $this->get('/shop')->assertOk()->assertSee('2 products');
@@ -221,8 +225,8 @@ test('a lock is held by one, seen by all, and whoever only looks is in nobody\'s
         ->toBeTrue()
         ->and(FileLock::tryHold($path))
         ->toBeNull();
-    $lock->release();
-    $looking = fopen($path, 'r');
+    $lock?->release();
+    $looking = fopen($path, 'r') ?: throw new RuntimeException('The lock is gone.');
     flock($looking, LOCK_SH);
     expect(FileLock::isHeld($path))->toBeFalse();
     fclose($looking);

@@ -9,17 +9,16 @@ use App\Models\Feed;
 use App\Models\Reading;
 use Lokum\Feed\ColumnMap;
 use Lokum\Feed\CsvFile;
+use Tests\Support\Acts;
 
 /* A supplier renames a column: what its cells hold tells where it leads, and a person says so. */
 
 /** @return array<string, array{0: string, 1: string}> definition and reason by heading */
 function likely(string $csv): array
 {
-    $file = fopen('php://temp', 'w+b');
-    fwrite($file, $csv);
-    rewind($file);
+    $file = Acts::file($csv);
     $resolve = new ResolveColumns();
-    $targets = $resolve(CsvFile::open($file), Feed::query()->first(), new ColumnMap());
+    $targets = $resolve(CsvFile::open($file), Feed::query()->firstOrFail(), new ColumnMap());
     $found = LikelyDefinition::among($targets, $resolve->seen());
 
     return array_combine(

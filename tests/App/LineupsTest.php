@@ -26,6 +26,7 @@ use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\FilterSettings;
+use Tests\Support\Acts;
 
 /* Line-ups page by page, from the edit to what the storefront shows. */
 
@@ -57,6 +58,7 @@ function colors(): Definition
     return Definition::query()->where('slug', 'color')->firstOrFail();
 }
 
+/** @param  array<mixed>  $changes */
 function saveFilter(string $key, array $changes, string $placement = 'shop'): void
 {
     $given = DraftLineups::load()->of(LineupLedger::pageOf($placement))->filters[$key]->given;
@@ -133,7 +135,7 @@ test(
             ->and(fn () => app(MoveLineup::class)->remove('shop'))
             ->toThrow(Refused::class);
         while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === 'Line-ups') {
-            app(TakeBack::class)($newest);
+            Acts::takeBack($newest);
         }
         expect(DraftLineups::load()->of('shop')->filters)
             ->toBe([])

@@ -39,7 +39,7 @@ function address(string $query): ListingAddress
 test('the same picks have one address, whatever was written', function (string $query, string $address): void {
     expect(address($query)->url())
         ->toBe($address)
-        ->and(address(parse_url($address, PHP_URL_QUERY) ?? '')->url())
+        ->and(address((string) parse_url($address, PHP_URL_QUERY))->url())
         ->toBe($address);
 })->with([
     'nothing' => ['', '/shop'],
@@ -67,7 +67,8 @@ test('picking a term and picking it again leads back', function (): void {
     $queries = ['', 'color=red', 'color=blue,red&price=5..', 'size=m&notes=soft', 'weight=10..20&color=green'];
     foreach ($queries as $query) {
         foreach (['color' => Combine::Any, 'size' => Combine::One] as $key => $combine) {
-            foreach (shopEdition()->terms(shopEdition()->attribute($key)) as $term) {
+            $attribute = shopEdition()->attribute($key) ?? throw new RuntimeException("No {$key}.");
+            foreach (shopEdition()->terms($attribute) as $term) {
                 $address = address($query);
                 $there = $address->toggled($key, $term->slug, $combine);
                 $picked = in_array($term->slug, $address->terms[$key] ?? [], true);

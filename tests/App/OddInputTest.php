@@ -26,7 +26,11 @@ use Tests\Support\RandomActs;
  * failure. A share of all combinations is tried, another for each seed; LOKUM_SEEDS=100..400 tries more.
  */
 
-/** What is odd where a text, a number, a day or a list is expected. */
+/**
+ * What is odd where a text, a number, a day or a list is expected.
+ *
+ * @return array<mixed>
+ */
 function odd(): array
 {
     return [
@@ -65,7 +69,11 @@ function odd(): array
     ];
 }
 
-/** What a room's forms send when nothing is odd. */
+/**
+ * What a room's forms send when nothing is odd.
+ *
+ * @return array<mixed>
+ */
 function sound(): array
 {
     return [
@@ -135,7 +143,9 @@ function sound(): array
 function namesOf(OneRoute $route): array
 {
     static $known = [];
-    $file = (new ReflectionClass(Str::before(ltrim($route->getActionName(), '\\'), '@')))->getFileName();
+    /** @var class-string $controller */
+    $controller = Str::before(ltrim($route->getActionName(), '\\'), '@');
+    $file = (new ReflectionClass($controller))->getFileName();
     $folder = dirname((string) $file);
 
     return $known[$folder] ??= (function () use ($folder): array {
@@ -195,10 +205,10 @@ beforeEach(function (): void {
     );
     app(EditLineup::class)->several(['color', 'price', 'watts', 'notes', 'stock', 'category', 'brand', 'added']);
     app(EditViews::class)->save('All', []);
-    $this->token = Token::make('A shop');
+    $this->token = Token::issue('A shop');
     Receiver::query()->create(['url' => 'https://shop.example/', 'secret' => 'x']);
     $color = Definition::query()->where('slug', 'color')->firstOrFail();
-    app(GatherValues::class)($color, 'Warm', $color->values()->limit(1)->pluck('id')->all());
+    app(GatherValues::class)($color, 'Warm', array_values($color->values()->limit(1)->pluck('id')->all()));
     app(EditRules::class)->add(RuleForm::from(['definition' => 'color', 'source' => 'fixed', 'value' => 'Red']));
     file_put_contents($this->data().'/feeds/a.csv', "sku,Color\nC,Red\n");
     Reading::query()->create([

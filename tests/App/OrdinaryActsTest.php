@@ -44,8 +44,8 @@ test('without a list price no discount is offered', function (): void {
 
 test('a filter that is changed on one page opens on the pages below it and in both tabs', function (): void {
     app(EditLineup::class)->add('color');
-    $lamps = DraftLineups::load()->tree->bySlug('lamps')->id;
-    $desk = DraftLineups::load()->tree->bySlug('desk')->id;
+    $lamps = DraftLineups::load()->tree->bySlug('lamps')?->id;
+    $desk = DraftLineups::load()->tree->bySlug('desk')?->id;
     $given = DraftLineups::load()->of((string) $lamps)->filters['color']->given;
     app(ChangeFilter::class)->save('color', ['title' => 'Shade'] + $given, "below:{$lamps}", ChangeFilter::token($given));
     $this->get("/line-ups?page={$desk}")

@@ -119,7 +119,7 @@ test('an empty catalog has nothing to publish, and no edition nothing to count',
 test('an edition that another version has made is not read, says so, and gives way to the next', function (): void {
     $this->publish();
     $edition = Edition::current();
-    (new PDO('sqlite:'.Edition::directory().'/'.$edition->file))->exec("UPDATE meta SET value = '1' WHERE key = 'format'");
+    (new PDO('sqlite:'.Edition::directory().'/'.$edition?->file))->exec("UPDATE meta SET value = '1' WHERE key = 'format'");
     $this->get('/shop')->assertStatus(409)->assertSee('made by another version of Lokum');
     $this->actingAs($this->person());
     foreach (['/', '/publishing', '/line-ups', '/values/color', '/products'] as $path) {

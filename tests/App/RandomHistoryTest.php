@@ -22,6 +22,7 @@ use App\Vocabulary\MoveSpelling;
 use App\Vocabulary\SaveValue;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Look;
+use Tests\Support\Acts;
 
 /* Many acts at random, as of people at work for a day; then the way back, in order and out of order. */
 
@@ -63,7 +64,7 @@ function dayAsItIs(): array
 
 function anySpelling(Definition $definition): Spelling
 {
-    $all = Spelling::query()->where('definition_id', $definition->id)->orderBy('id')->get();
+    $all = Spelling::query()->where('definition_id', $definition->id)->orderBy('id')->get()->all();
 
     return $all[mt_rand(0, count($all) - 1)];
 }
@@ -145,7 +146,7 @@ test('a day of random acts is taken back to the start, the newest first', functi
         $left > 0 && ($newest = app(TakeBack::class)->newest()) !== null && $newest->room !== 'Feeds';
         $left--
     ) {
-        app(TakeBack::class)($newest);
+        Acts::takeBack($newest);
     }
     expect(dayAsItIs())->toEqual($start);
 })->with(range(1, 12));
@@ -167,7 +168,7 @@ test(
                 $state = dayAsItIs();
                 $way = WayBack::of($change->refresh());
                 try {
-                    app(TakeBack::class)($change);
+                    Acts::takeBack($change);
                     expect($way->isOpen())->toBeTrue();
                 } catch (Refused $why) {
                     expect($why->getMessage())->not->toBe('')->and(dayAsItIs())->toEqual($state);
@@ -191,7 +192,7 @@ test('what was taken back and done again is as it was done', function (int $seed
         $change = act();
     }
     $done = dayAsItIs();
-    $back = app(TakeBack::class)($change);
-    app(TakeBack::class)($back);
+    $back = Acts::takeBack($change);
+    Acts::takeBack($back);
     expect(dayAsItIs())->toEqual($done)->and($change->refresh()->taken_back_by)->toBeNull();
 })->with(range(41, 48));

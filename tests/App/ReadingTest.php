@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Cells\CellChange;
 use App\Cells\ChangeCells;
 use App\Cells\Chosen;
+use App\Feeds\FeedFile;
 use App\Feeds\ReadFeed;
 use App\Models\Definition;
 use App\Models\Item;
@@ -17,7 +18,10 @@ use Lokum\Vocabulary\Policy;
 const MAP = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice", "level": "variant"}, "Weight": '.
     '{"attribute": "weight", "kind": "number", "unit": "g", "level": "product"}}}';
 
-/** @return array<int, string> reasons by line */
+/**
+ * @param  array<mixed>  $refused
+ * @return array<int, string> reasons by line
+ */
 function reasons(array $refused): array
 {
     return array_column($refused, 'reason', 'line');
@@ -45,7 +49,7 @@ test('a check counts exactly what the reading then does, and writes nothing', fu
         ->toBe(['added' => 2, 'resolved' => 1, 'held' => 0])
         ->and(reasons($read->refused))
         ->toBe([6 => '"x" is not a price; write it as 12.50']);
-    expect(Item::query()->where('sku', 'V1')->first()->parent_id)
+    expect(Item::query()->where('sku', 'V1')->firstOrFail()->parent_id)
         ->toBe(Item::query()->where('sku', 'P1')->value('id'))
         ->and(DB::table('spellings')->where('text', '1 oz')->value('number'))
         ->toEqualWithDelta(28.349523125, 1e-9);
@@ -70,7 +74,7 @@ test('the same file again changes nothing; a changed row is the only one that ch
 test('a file of prices alone leaves names, values and families as they are', function (): void {
     $this->read("sku,parent_sku,name,price,Color\nP,,Paint,,\nV,P,,1,Red\n", MAP);
     expect($this->read("sku,price\nV,2\n")->variants)->toBe(['added' => 0, 'changed' => 1, 'unchanged' => 0]);
-    $variant = Item::query()->where('sku', 'V')->first();
+    $variant = Item::query()->where('sku', 'V')->firstOrFail();
     expect($variant->price)
         ->toBe(2.0)
         ->and($variant->parent_id)
@@ -165,7 +169,7 @@ test('0, None and n/a are texts like any other, unless the mapping lists them', 
     $this->read("sku,Color\nA,0\nB,None\nC,n/a\nD, \n", MAP);
     expect(Value::query()->orderBy('id')->pluck('label')->all())->toBe(['0', 'None', 'n/a']);
     $this->read("sku,Tone\nA,0\nB,n/a\n", '{"columns": {"Tone": {"kind": "choice"}}, "empty": ["n/a"]}', feed: 'Second');
-    expect(Definition::query()->where('slug', 'tone')->first()->values()->pluck('label')->all())->toBe(['0']);
+    expect(Definition::query()->where('slug', 'tone')->firstOrFail()->values()->pluck('label')->all())->toBe(['0']);
 });
 
 test('newcomers follow, wait or are refused, as the definition says', function (
@@ -200,7 +204,7 @@ test('newcomers follow, wait or are refused, as the definition says', function (
 
 test('what is set by hand stays when a feed is read', function (): void {
     $this->read("sku,Color\nA,Red\n", MAP);
-    $color = Definition::query()->where('slug', 'color')->first();
+    $color = Definition::query()->where('slug', 'color')->firstOrFail();
     app(ChangeCells::class)(Chosen::items([Item::query()->value('id')]), CellChange::set($color, ['Green']));
     $this->read("sku,Color\nA,Blue\n", MAP);
     expect(DB::table('assignments')->join('spellings', 'spellings.id', '=', 'spelling_id')->pluck('text')->all())->toBe([
@@ -225,7 +229,7 @@ test('a reading that dies half-way leaves the catalog as it was', function (): v
 });
 
 test('columns of the demo map by name, by heading and by guess', function (): void {
-    $file = fopen(dirname(__DIR__, 2).'/demo/feeds/brannoch.csv', 'rb');
+    $file = FeedFile::open(dirname(__DIR__, 2).'/demo/feeds/brannoch.csv');
     $figures = app(ReadFeed::class)($file, 'Brannoch', new ColumnMap(), false, fn () => null);
     $kinds = Definition::query()->pluck('kind', 'slug')->map->value->all();
     expect($figures->refused)
@@ -238,7 +242,7 @@ test('columns of the demo map by name, by heading and by guess', function (): vo
             'occasion' => 'choice',
             'brand' => 'choice',
         ])
-        ->and(Definition::query()->where('slug', 'occasion')->first()->multiple)
+        ->and(Definition::query()->where('slug', 'occasion')->firstOrFail()->multiple)
         ->toBeTrue();
 });
 

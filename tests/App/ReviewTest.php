@@ -8,6 +8,7 @@ use App\Models\Value;
 use App\Vocabulary\KeepApart;
 use App\Vocabulary\Proposal;
 use App\Vocabulary\ProposeMerges;
+use Tests\Support\Acts;
 
 /* Look-alikes of an attribute: proposed, merged under a name, kept apart, and the certain ones all at once. */
 
@@ -59,7 +60,7 @@ test('groups are proposed, merged under a name, and taken back', function (): vo
         ->toBe('Cobalt Blue (PB28)')
         ->and(proposed())
         ->toHaveCount(3);
-    app(TakeBack::class)(app(TakeBack::class)->newest());
+    Acts::takeBack(app(TakeBack::class)->newest());
     expect(proposed())->toHaveCount(4);
     $this->post('/values/color/look-alikes', [
         'do' => 'merge',
@@ -75,9 +76,9 @@ test('what is kept apart is not proposed again, until that is taken back', funct
         ->whereIn('label', ['Turquoise', 'Turqoise'])
         ->pluck('id')
         ->all();
-    $change = app(KeepApart::class)(attribute(), $ids);
+    $change = app(KeepApart::class)(attribute(), array_values($ids));
     expect(proposed())->not->toContain(['Turquoise', 'Turqoise']);
-    app(TakeBack::class)($change);
+    Acts::takeBack($change);
     expect(proposed())->toContain(['Turquoise', 'Turqoise']);
     $name = app(ProposeMerges::class)->of(attribute())[0]->name();
     $this->actingAs($this->person())
@@ -96,6 +97,6 @@ test('the certain ones are merged as one step', function (): void {
         'groups' => array_map(fn (Proposal $proposal): string => $proposal->name(), $certain),
     ])->assertSessionHas('done', '2 values merged into 2 (Color)');
     expect(proposed())->toHaveCount(2);
-    app(TakeBack::class)(app(TakeBack::class)->newest());
+    Acts::takeBack(app(TakeBack::class)->newest());
     expect(proposed())->toHaveCount(4);
 });

@@ -28,7 +28,7 @@ use Tests\Support\RandomActs;
 
 /* What docs/security.md promises. */
 
-/** @return array<string, mixed> all that a definition is and holds */
+/** @return list<string> all that a definition is and holds, as digests */
 function heldBy(int $definition): array
 {
     $rows = fn (string $table, string $column): string => md5(
@@ -57,7 +57,7 @@ test('what managers keep for themselves no editor changes, whatever the act', fu
     $acts = new RandomActs($this, $this->person(Role::Editor));
     $acts->begin();
     $color = Definition::query()->where('slug', 'color')->firstOrFail();
-    app(GatherValues::class)($color, 'Warm', $color->values()->limit(3)->pluck('id')->all());
+    app(GatherValues::class)($color, 'Warm', array_values($color->values()->limit(3)->pluck('id')->all()));
     app(EditLineup::class)->several(['color', 'finish', 'use']);
     Definition::query()
         ->whereIn('slug', ['color', 'use', 'watts'])
@@ -109,7 +109,7 @@ test('every edit route is closed for what managers keep', function (): void {
         ['POST', "definitions/{$color->id}/merge", ['into' => 'watts']],
         ['POST', 'expected', ['category' => 'desk', 'definitions' => [$color->id], 'expected' => 'yes']],
         ['POST', 'products/give', ['all' => '1', 'give' => 'color', 'value' => ['Red']]],
-        ['PUT', "products/{$item->id}", ['definition' => 'color', 'version' => $item->version, 'value' => ['Blue']]],
+        ['PUT', "products/{$item?->id}", ['definition' => 'color', 'version' => $item?->version, 'value' => ['Blue']]],
         ['POST', "history/{$gathered}/take-back", []],
     ];
     foreach ($tried as [$method, $path, $input]) {
@@ -261,7 +261,7 @@ test('two managers cannot take each other away', function (): void {
 });
 
 test('a token can end by itself', function (): void {
-    $token = Token::make('A shop', 30);
+    $token = Token::issue('A shop', 30);
     expect(Token::of($token))->not->toBeNull();
     $this->travel(31)->days();
     expect(Token::of($token))->toBeNull();

@@ -8,7 +8,6 @@ use App\Cells\Chosen;
 use App\Cells\Narrowing;
 use App\Definitions\MergeDefinitions;
 use App\Draft\DraftLineups;
-use App\History\TakeBack;
 use App\Lineups\ChangeFilter;
 use App\Lineups\EditLineup;
 use App\Lineups\PageWorth;
@@ -31,6 +30,7 @@ use Lokum\LookAlike\Candidate;
 use Lokum\LookAlike\Lexicon;
 use Lokum\LookAlike\LookAlikes;
 use Lokum\Vocabulary\Look;
+use Tests\Support\Acts;
 
 /* What is shown is what is done: names, figures, picks in addresses, newcomers, drift. */
 
@@ -230,7 +230,7 @@ test('what was done and taken back is no drift', function (): void {
         CellChange::set(Definition::query()->where('slug', 'notes')->firstOrFail(), ['new']),
     );
     expect(app(CurrentDrift::class)()->differences())->toBe(1);
-    app(TakeBack::class)($change);
+    Acts::takeBack($change);
     expect(app(CurrentDrift::class)()->differences())->toBe(0);
 });
 

@@ -25,7 +25,7 @@ function picture(string $as): string
         'png' => imagepng($image),
         'jpeg' => imagejpeg($image),
         'webp' => imagewebp($image),
-        'gif' => imagegif($image),
+        default => imagegif($image),
     };
 
     return (string) ob_get_clean();
@@ -75,7 +75,7 @@ test('a brand has a page, stands in the directory and on its products, and a mer
         ->assertSee('Ground &lt;b&gt;nine&lt;/b&gt; times.', false)
         ->assertSee('/shop/p/A')
         ->assertDontSee('/shop/p/B');
-    $this->get('/shop/p/A')->assertSee($value('ninefold')->picture)->assertSee('/shop/a/brand/ninefold', false);
+    $this->get('/shop/p/A')->assertSee((string) $value('ninefold')->picture)->assertSee('/shop/a/brand/ninefold', false);
     $this->get('/pictures/'.$value('ninefold')->picture)
         ->assertOk()
         ->assertHeader('Content-Type', 'image/webp');
@@ -89,7 +89,7 @@ test('a brand has a page, stands in the directory and on its products, and a mer
     expect(app(CurrentDrift::class)()->differences())->toBeGreaterThan(0);
     $this->publish();
     $this->get('/shop/a/brand/ninefold-ltd')->assertRedirect('/shop/a/brand/ninefold');
-    $this->get('/shop/a/brand/ninefold')->assertSee('Changed.')->assertSee('Box')->assertSee($value('ninefold')->picture);
+    $this->get('/shop/a/brand/ninefold')->assertSee('Changed.')->assertSee('Box')->assertSee((string) $value('ninefold')->picture);
     $send(['description' => 'Changed again.']);
     expect(app(CurrentDrift::class)()->differences())->toBe(1);
 });

@@ -31,6 +31,7 @@ use App\Vocabulary\SettleNewcomers;
 use App\Vocabulary\ValueTable;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Look;
+use Tests\Support\Acts;
 
 /* The workbench of one attribute: merging, gathering, taking spellings out, newcomers, and all of it taken back. */
 
@@ -64,7 +65,7 @@ function whole(): array
 {
     $rows = fn (string $table, string ...$columns): array => array_map(
         fn (stdClass $row): array => (array) $row,
-        DB::table($table)->orderBy('id')->get($columns)->all(),
+        array_values(DB::table($table)->orderBy('id')->get($columns)->all()),
     );
 
     return [
@@ -83,7 +84,7 @@ function whole(): array
         'spellings' => $rows('spellings', 'id', 'text', 'value_id', 'settled'),
         'umbrellas' => $rows('umbrellas', 'id', 'label', 'slug', 'look'),
         'apart' => $rows('kept_apart', 'one_id', 'other_id'),
-        'cells' => DB::table('assignments')->orderBy('item_id')->get()->all(),
+        'cells' => array_values(DB::table('assignments')->orderBy('item_id')->get()->all()),
     ];
 }
 
@@ -98,7 +99,7 @@ test(
     function (): void {
         $first = mergeInto('Matte', 'Matt');
         $second = mergeInto('Satin', 'Silk');
-        app(TakeBack::class)($first);
+        Acts::takeBack($first);
         expect(one('Matt')->label)
             ->toBe('Matt')
             ->and(one('Silk')->label)
@@ -114,10 +115,10 @@ test(
             ->and(implode(' ', $way->obstacles))
             ->toContain("Entry {$outer->id}")
             ->toContain('Merged Gloss into Matte')
-            ->and(fn () => app(TakeBack::class)($inner))
+            ->and(fn () => Acts::takeBack($inner))
             ->toThrow(Refused::class, 'stands in the way');
-        app(TakeBack::class)($outer);
-        app(TakeBack::class)($inner->refresh());
+        Acts::takeBack($outer);
+        Acts::takeBack($inner->refresh());
         expect(one('Matt')->label)->toBe('Matt')->and(one('Gloss')->label)->toBe('Gloss');
     },
 );
@@ -141,7 +142,7 @@ test('everything taken back to the start leaves the vocabulary as it was', funct
     app(CreateValue::class)(finish(), 'Chalky');
     expect(whole())->not->toEqual($start);
     while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === 'Values') {
-        app(TakeBack::class)($newest);
+        Acts::takeBack($newest);
     }
     expect(whole())->toEqual($start)->and(count(array_filter($changes)))->toBe(8);
 });
@@ -178,7 +179,7 @@ test('a spelling is taken out into a value of its own, or into another, and the 
         ->where('a.item_id', Item::query()->where('sku', $sku)->value('id'))
         ->value('v.label');
     expect($of('G'))->toBe('Silk')->and($of('H'))->toBe('Gloss');
-    app(TakeBack::class)($change);
+    Acts::takeBack($change);
     expect($of('F'))->toBe('Matte')->and($of('G'))->toBe('Matte');
 });
 
@@ -221,7 +222,7 @@ test(
             ->toBe('Gloss')
             ->and(one('very shiny')->umbrella?->label)
             ->toBe('Shiny');
-        app(TakeBack::class)($change);
+        Acts::takeBack($change);
         expect(array_keys(newcomers()))->toBe(array_keys($found));
     },
 );
@@ -498,6 +499,6 @@ test('spellings of one new value wait for one decision', function (): void {
         ->toHaveCount(1)
         ->and(Spelling::query()->where('value_id', one('Chalky')->id)->where('settled', false)->count())
         ->toBe(0);
-    app(TakeBack::class)($change);
+    Acts::takeBack($change);
     expect(newcomers())->toHaveCount(2);
 });

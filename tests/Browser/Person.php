@@ -221,7 +221,15 @@ final class Person
             return $found !== null;
         }, fn (): string => "There is no {$selector} on {$this->address()}: ".mb_strimwidth($this->text(), 0, 600));
 
-        return $found;
+        return $found ?? throw new RuntimeException("There is no {$selector}.");
+    }
+
+    /** Until something is there. */
+    public function wait(string $selector): self
+    {
+        $this->find($selector);
+
+        return $this;
     }
 
     public function count(string $selector): int
@@ -266,7 +274,11 @@ final class Person
         return $this;
     }
 
-    /** What axe-core finds on the page, in words. @return list<string> */
+    /**
+     * What axe-core finds on the page, in words. @return list<string>
+     *
+     * @return array<mixed>
+     */
     public function accessibilityProblems(): array
     {
         $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
@@ -286,7 +298,11 @@ final class Person
         return $this;
     }
 
-    /** What the browser complained about: scripts that failed, things the security policy refused. @return list<string> */
+    /**
+     * What the browser complained about: scripts that failed, things the security policy refused. @return list<string>
+     *
+     * @return array<mixed>
+     */
     public function complaints(): array
     {
         $severe = array_filter(

@@ -203,9 +203,7 @@ test(
                 ->press('in equal shares', '.filter-card')
                 ->type('[name="bands[0][to]"]', 'abc')
                 ->press('Save', '.filter-card')
-                ->find('[aria-invalid="true"], [role="alert"]')
-                ? $me
-                : $me,
+                ->wait('[aria-invalid="true"], [role="alert"]'),
             'a change of many' => fn (): Person => $me
                 ->open('/products?where[]=category:paint&all=1&give=finish')
                 ->see('All that match', '#panel'),
@@ -213,10 +211,8 @@ test(
                 ->open('/products?columns[]=finish')
                 ->focus('td.cell')
                 ->keys('s')
-                ->find('.cell-offers li')
-                ? $me
-                : $me,
-            'umbrellas' => fn (): Person => $me->open('/values/color/umbrellas')->find('main') ? $me : $me,
+                ->wait('.cell-offers li'),
+            'umbrellas' => fn (): Person => $me->open('/values/color/umbrellas')->wait('main'),
             'nothing found' => fn (): Person => $me->open('/products?q=zzzz')->see('No product is left'),
             'in the shop nothing found' => fn (): Person => $me
                 ->open('/shop?price=..1&brand=loxholm')
@@ -224,7 +220,7 @@ test(
             'in the shop a pick that does nothing' => fn (): Person => $me
                 ->open('/shop?color=no-such-color')
                 ->see('products', '[role="status"]'),
-            'a page that is not there' => fn (): Person => $me->open('/shop/c/no-such')->find('h1') ? $me : $me,
+            'a page that is not there' => fn (): Person => $me->open('/shop/c/no-such')->wait('h1'),
         ];
         $found = [];
         foreach ($states as $state => $come) {

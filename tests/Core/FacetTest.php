@@ -39,7 +39,7 @@ test('lanes never grow', fn () => new Layout([3, 4]))->throws(InvalidArgumentExc
 
 test('products and variants are not mixed by accident', function (): void {
     $layout = new Layout([2, 1]);
-    $layout->allProducts()->and($layout->allVariants());
+    (new ReflectionMethod(ProductSet::class, 'and'))->invoke($layout->allProducts(), $layout->allVariants());
 })->throws(MixedLevels::class);
 
 /*
@@ -97,7 +97,10 @@ test('product-level picks belong to every variant', function (): void {
     expect($counter->counts())->toBe(['kind' => [5 => 1, 6 => 1], 'size' => [3 => 1, 4 => 2], 'color' => [1 => 1, 2 => 0]]);
 });
 
-/** @return array{0: SlicedNumbers<ProductSet>, 1: Layout} product i holds $numbers[i]; null: none */
+/**
+ * @param  array<mixed>  $numbers
+ * @return array{0: SlicedNumbers<ProductSet>, 1: Layout} product i holds $numbers[i]; null: none
+ */
 function sliced(array $numbers): array
 {
     $layout = new Layout([count($numbers)]);

@@ -1,19 +1,22 @@
-<?php
-
-declare(strict_types=1);
-
-use Lokum\Lineup\Band;
-use Lokum\Lineup\ComposedLineup;
-use Lokum\Lineup\DroppedFilter;
-use Lokum\Lineup\FilterSettings;
-use Lokum\Lineup\Layer;
-use Lokum\Lineup\ProposedBands;
-use Lokum\Lineup\SortOrder;
-use Lokum\Lineup\TermChoice;
-use Lokum\Lineup\Worth;
-
-/* What a page gets (C11), what a filter earns there (C12), bands (C7). */
-
+/**
+ * hp
+ *
+ * declare(strict_types=1);
+ *
+ * use Lokum\Lineup\Band;
+ * use Lokum\Lineup\ComposedLineup;
+ * use Lokum\Lineup\DroppedFilter;
+ * use Lokum\Lineup\FilterSettings;
+ * use Lokum\Lineup\Layer;
+ * use Lokum\Lineup\ProposedBands;
+ * use Lokum\Lineup\SortOrder;
+ * use Lokum\Lineup\TermChoice;
+ * use Lokum\Lineup\Worth;
+ *
+ * /* What a page gets (C11), what a filter earns there (C12), bands (C7).
+ *
+ * @return array<mixed>
+ */
 function given(string $key, string $title = ''): array
 {
     return ['key' => $key, 'kind' => 'choice', 'title' => $title ?: ucfirst($key)];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 use Lokum\Feed\CsvFile;
 use Lokum\Feed\CsvWriter;
 use Lokum\Feed\Dialect;
+use Tests\Support\Acts;
 
 /* Files of every kind that is promised, written at random: what was written is what is read, cell by cell. */
 
@@ -44,9 +45,7 @@ function randomCell(string $encoding): string
 
 function opened(string $bytes): CsvFile
 {
-    $file = fopen('php://temp', 'w+b');
-    fwrite($file, $bytes);
-    rewind($file);
+    $file = Acts::file($bytes);
 
     return CsvFile::open($file);
 }

@@ -11,6 +11,7 @@ use Lokum\Vocabulary\Term;
 use Lokum\Vocabulary\TermOrder;
 use Lokum\Vocabulary\TermSorter;
 
+/** @param  array<mixed>  $spellings */
 function known(int $id, string $label, int $products, array $spellings): KnownValue
 {
     return new KnownValue($id, $label, strtolower($label), $products, $spellings);
@@ -44,6 +45,12 @@ test('the one that stays has the most products, then the best-formed label, then
         ->toBe(3);
 });
 
+/**
+ * @param  array<mixed>  $labels
+ * @param  array<mixed>  $positions
+ * @param  array<mixed>  $products
+ * @return array<mixed>
+ */
 function ordered(TermOrder $order, array $labels, array $positions = [], array $products = []): array
 {
     $terms = array_map(

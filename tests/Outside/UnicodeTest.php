@@ -1,11 +1,14 @@
-<?php
-
-declare(strict_types=1);
-
-use Lokum\Text\StrictKey;
-
-/* Source: the Unicode Character Database, NormalizationTest.txt and CaseFolding.txt (Debian package unicode-data). */
-
+/**
+ * hp
+ *
+ * declare(strict_types=1);
+ *
+ * use Lokum\Text\StrictKey;
+ *
+ * /* Source: the Unicode Character Database, NormalizationTest.txt and CaseFolding.txt (Debian package unicode-data).
+ *
+ * @return array<mixed>
+ */
 function unicodeLines(string $name): iterable
 {
     $path = "/usr/share/unicode/{$name}";

@@ -11,7 +11,9 @@ use App\Editions\Picks;
 use App\Editions\Served;
 use App\Feeds\ReadFeed;
 use App\Feeds\ReadingFigures;
+use App\Models\Definition;
 use App\Models\Edition;
+use App\Models\Reading;
 use App\Models\Role;
 use App\Models\User;
 use App\Publishing\Publish;
@@ -23,6 +25,16 @@ use Lokum\Feed\ColumnMap;
 /** A test with a catalog of its own: an empty one on disk, migrated once for the whole run and copied for each test. */
 abstract class CatalogTestCase extends TestCase
 {
+    // What single files keep from one step to the next.
+    public Reading $reading;
+
+    public Definition $color;
+
+    public string $token;
+
+    /** @var array{body: string, signature: string, secret: string} */
+    public array $notice;
+
     private static ?string $template = null;
 
     private string $data;
@@ -59,9 +71,7 @@ abstract class CatalogTestCase extends TestCase
         string $feed = 'Test',
         bool $goodRows = true,
     ): ReadingFigures {
-        $file = fopen('php://temp', 'w+b');
-        fwrite($file, $csv);
-        rewind($file);
+        $file = Acts::file($csv);
 
         return $this->app->make(ReadFeed::class)($file, $feed, ColumnMap::fromJson($map), $check, fn () => null, $goodRows);
     }
@@ -87,7 +97,8 @@ abstract class CatalogTestCase extends TestCase
         );
         $counts = [];
         foreach ($page->counter->counts() as $slug => $terms) {
-            foreach ($edition->terms($edition->attribute((string) $slug)) as $id => $term) {
+            $attribute = $edition->attribute((string) $slug);
+            foreach ($attribute === null ? [] : $edition->terms($attribute) as $id => $term) {
                 $counts[$slug][$term->slug] = $terms[$id];
             }
         }

@@ -85,7 +85,7 @@ final class Faults
             $this->must("{$dir}/base", $command);
         }
         $pdo = new PDO("sqlite:{$dir}/base/catalog.sqlite");
-        $finish = $pdo->query("SELECT id FROM definitions WHERE slug = 'finish'")->fetchColumn();
+        $finish = self::one($pdo, "SELECT id FROM definitions WHERE slug = 'finish'");
         $pdo->exec(
             "INSERT INTO fill_rules (definition_id, source, settings, scope, position, paused)
                 VALUES ({$finish}, 'fixed', '{\"value\": \"Gloss\"}', '[]', 1, 0)",
@@ -293,9 +293,7 @@ final class Faults
     {
         if (
             ! is_file("{$data}/schema") ||
-            (new PDO("sqlite:{$data}/catalog.sqlite"))
-                ->query('SELECT count(*) FROM readings WHERE rules_wait = 1')
-                ->fetchColumn() === 0
+            self::one(new PDO("sqlite:{$data}/catalog.sqlite"), 'SELECT count(*) FROM readings WHERE rules_wait = 1') === 0
         ) {
             return;
         }
@@ -347,25 +345,31 @@ final class Faults
         return array_map(fn (string $argument): string => str_replace('{dir}', $this->dir, $argument), $arguments);
     }
 
+    /** The first column of the first row. */
+    private static function one(PDO $pdo, string $sql): mixed
+    {
+        return array_values(Acts::rows($pdo, $sql)[0] ?? [null])[0];
+    }
+
     /** What is in the catalog, but for when it came there. */
     private function digest(string $data): string
     {
         $pdo = new PDO("sqlite:{$data}/catalog.sqlite");
-        $sound = $pdo->query('PRAGMA integrity_check')->fetchColumn();
-        $tables = $pdo->query("SELECT name FROM sqlite_master WHERE type = 'table'")->fetchAll(PDO::FETCH_COLUMN);
+        $sound = self::one($pdo, 'PRAGMA integrity_check');
+        $tables = array_column(Acts::rows($pdo, "SELECT name FROM sqlite_master WHERE type = 'table'"), 'name');
         $all = [$sound];
         foreach (array_intersect(self::TABLES, $tables) as $table) {
             $rows = array_map(
                 fn (array $row): string => (string) json_encode(
                     array_diff_key($row, ['created_at' => 1, 'updated_at' => 1, 'reading_id' => 1]),
                 ),
-                $pdo->query("SELECT * FROM \"{$table}\"", PDO::FETCH_ASSOC)->fetchAll(),
+                Acts::rows($pdo, "SELECT * FROM \"{$table}\""),
             );
             sort($rows);
             array_push($all, $table, ...$rows);
         }
         foreach (array_intersect(['editions', 'changes'], $tables) as $table) {
-            $all[] = $table.$pdo->query("SELECT count(*) FROM {$table}")->fetchColumn();
+            $all[] = $table.self::one($pdo, "SELECT count(*) FROM {$table}");
         }
 
         return md5(implode("\n", $all));

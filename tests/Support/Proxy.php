@@ -95,18 +95,18 @@ final class Proxy
      */
     public function ask(string $path, array $fields = [], array $headers = [], string $from = '127.0.0.1'): array
     {
-        $curl = curl_init('https://'.self::HOST.":{$this->port}{$path}");
+        $curl = curl_init('https://'.self::HOST.":{$this->port}{$path}") ?: throw new \RuntimeException('No request.');
         curl_setopt_array($curl, [
             CURLOPT_RESOLVE => [self::HOST.":{$this->port}:127.0.0.1"],
             CURLOPT_SSL_VERIFYPEER => false,
             CURLOPT_SSL_VERIFYHOST => 0,
             CURLOPT_RETURNTRANSFER => true,
             CURLOPT_HEADER => true,
-            CURLOPT_COOKIEJAR => $this->jar,
-            CURLOPT_COOKIEFILE => $this->jar,
             CURLOPT_HTTPHEADER => $headers,
-            CURLOPT_INTERFACE => $from,
         ]);
+        foreach ([CURLOPT_COOKIEJAR => $this->jar, CURLOPT_COOKIEFILE => $this->jar, CURLOPT_INTERFACE => $from] as $option => $value) {
+            curl_setopt($curl, $option, $value);
+        }
         if ($fields !== []) {
             curl_setopt($curl, CURLOPT_POSTFIELDS, http_build_query($fields));
         }

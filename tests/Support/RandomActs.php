@@ -96,7 +96,10 @@ final class RandomActs
         $acts[array_rand($acts)]();
     }
 
-    /** @param  array<string, mixed>  $input */
+    /**
+     * @param  array<string, mixed>  $input
+     * @return TestResponse<\Symfony\Component\HttpFoundation\Response>
+     */
     private function send(string $method, string $path, array $input): TestResponse
     {
         $response = $this->test->actingAs($this->person)->call($method, $path, $input);
@@ -286,7 +289,7 @@ final class RandomActs
             ->random();
         $values = $definition->values()->get()->shuffle()->take(mt_rand(1, $most))->values()->all();
 
-        return [$definition, $values];
+        return [$definition, array_values($values)];
     }
 
     private function gather(): void

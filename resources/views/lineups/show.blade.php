@@ -132,7 +132,7 @@
                                             title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small /></button></td>
                                     <td><a class="name" data-stop href="{{ route('line-ups', ['page' => $page,
                                         'at' => request('at'), 'filter' => $key]) }}">{{ $set->title }}</a>
-                                        @if ($waiting = count(array_filter(array_keys($facts_counts[$key] ?? []),
+                                        @if ($waiting = count(array_filter(array_keys($chosenCounts[$key] ?? []),
                                             fn($term) => App\Lineups\FilterForm::isWaiting($set, $term))))
                                             <span class="tag waiting">{{ $waiting }} waiting</span>
                                         @endif

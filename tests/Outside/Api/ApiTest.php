@@ -27,9 +27,13 @@ beforeEach(function (): void {
     );
     app(EditLineup::class)->several(['color', 'brand', 'price', 'stock', 'weight']);
     $this->publish();
-    $this->token = Token::make('A test shop');
+    $this->token = Token::issue('A test shop');
 });
 
+/**
+ * @param  array<string, string>  $headers
+ * @return Illuminate\Testing\TestResponse<Symfony\Component\HttpFoundation\Response>
+ */
 function ask(Tests\Support\CatalogTestCase $test, string $path, array $headers = []): Illuminate\Testing\TestResponse
 {
     return $test->get($path, $headers + ['Authorization' => 'Bearer '.$test->token]);

@@ -34,24 +34,25 @@ test('counts equal those of crossfilter2, one by one', function (string $set, ar
         }
     }
     unset($row);
-    $csv = CsvWriter::line(['sku', ...$fields, ...$ranges]);
+    $columns = array_values([...$fields, ...$ranges]);
+    $csv = CsvWriter::line(['sku', ...$columns]);
     foreach ($rows as $i => $row) {
         $csv .= CsvWriter::line([
             "R{$i}",
-            ...array_map(fn (string $field): string => (string) ($row[$field] ?? ''), [...$fields, ...$ranges]),
+            ...array_map(fn (string $field): string => (string) ($row[$field] ?? ''), $columns),
         ]);
     }
-    $columns = [];
+    $kinds = [];
     foreach ($fields as $field) {
-        $columns[$field] = ['kind' => 'choice'];
+        $kinds[$field] = ['kind' => 'choice'];
     }
     foreach ($ranges as $field) {
-        $columns[$field] = ['kind' => 'number'];
+        $kinds[$field] = ['kind' => 'number'];
     }
-    $this->read($csv, (string) json_encode(['columns' => $columns]));
-    app(EditLineup::class)->several(array_map(Slug::of(...), [...$fields, ...$ranges]));
+    $this->read($csv, (string) json_encode(['columns' => $kinds]));
+    app(EditLineup::class)->several(array_map(Slug::of(...), $columns) ?: ['none']);
     $this->publish();
-    $token = Token::make('Crossfilter');
+    $token = Token::issue('Crossfilter');
 
     mt_srand(42);
     $values = array_combine(
@@ -102,7 +103,7 @@ test('counts equal those of crossfilter2, one by one', function (string $set, ar
     foreach (json_decode($node->getOutput(), true) as $q => $expected) {
         $terms = $spans = [];
         foreach ((array) $questions[$q]['picks'] as $field => $picked) {
-            $terms[Slug::of($field)] = array_map(Slug::of(...), $picked);
+            $terms[Slug::of($field)] = array_values(array_map(Slug::of(...), $picked));
         }
         foreach ((array) $questions[$q]['range'] as $field => [$from, $to]) {
             $spans[Slug::of($field)] = [(float) $from, (float) $to];

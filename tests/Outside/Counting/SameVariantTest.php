@@ -77,7 +77,7 @@ test('counts on random catalogs equal those of a plain search over every variant
     $passes = function (array $variant, array $picks, array $combine, ?array $range): bool {
         foreach ($picks as $name => $wanted) {
             $met = array_intersect($wanted, $variant[$name]);
-            if ($combine[$name] === Combine::All ? count($met) < count($wanted) : $met === []) {
+            if (($combine[$name] ?? null) === Combine::All ? count($met) < count($wanted) : $met === []) {
                 return false;
             }
         }
@@ -120,7 +120,7 @@ test('counts on random catalogs equal those of a plain search over every variant
                 continue;
             }
             foreach ($terms as $slug => $found) {
-                $kept = $combine[$name] === Combine::All ? $picks[$name] ?? [] : [];
+                $kept = ($combine[$name] ?? null) === Combine::All ? $picks[$name] ?? [] : [];
                 $expected = $count([$name => array_values(array_unique([...$kept, $slug]))] + $picks);
                 expect($found)->toBe($expected, "seed {$seed}, question {$q}: {$name} {$slug}");
             }

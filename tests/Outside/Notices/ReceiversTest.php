@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Api\SendNotice;
 use App\Models\Delivery;
 use App\Models\Receiver;
+use Illuminate\Http\Client\Request;
 use Illuminate\Support\Facades\Http;
 use Illuminate\Support\Facades\Queue;
 use Symfony\Component\Process\Process;
@@ -18,7 +19,8 @@ beforeEach(function (): void {
     $receiver = Receiver::query()->create(['url' => 'https://93.184.215.14/lokum', 'secret' => 'a secret of the shop, ü']);
     $this->publish();
     (new SendNotice(Delivery::query()->where('receiver_id', $receiver->id)->valueOrFail('id')))->handle();
-    [$request] = Http::recorded()[0];
+    /** @var Request $request */
+    $request = Http::recorded()->flatten()->first();
     $this->notice = ['body' => $request->body(), 'signature' => $request->header('Signature')[0], 'secret' => $receiver->secret];
 });
 

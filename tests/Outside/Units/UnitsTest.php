@@ -47,7 +47,7 @@ test('measures convert as GNU units says', function (string $text, string $to, s
     $measure = MeasureText::read($text);
     expect($measure)
         ->toBeInstanceOf(Quantity::class)
-        ->and($measure->to(Unit::of($to))->float())
+        ->and($measure instanceof Quantity ? $measure->to(Unit::of($to))->float() : null)
         ->toEqualWithDelta($there, abs($there) * 1e-9);
 })->with([
     ['12 in', 'cm', '12 inch', 'cm'],
@@ -72,7 +72,7 @@ test('factors are those of NIST SP 811', function (string $one, string $to, stri
     $measure = MeasureText::read("1 {$one}");
     expect($measure)
         ->toBeInstanceOf(Quantity::class)
-        ->and((string) $measure->to(Unit::of($to))->number->simplified())
+        ->and($measure instanceof Quantity ? (string) $measure->to(Unit::of($to))->number->simplified() : null)
         ->toBe((string) BigRational::of($factor)->simplified());
 })->with([
     ['in', 'cm', '2.54'],
@@ -98,7 +98,7 @@ test('sheet sizes are those of ISO 216', function (string $name, float $short, f
     $size = MeasureText::read($name);
     expect($size)
         ->toBeInstanceOf(Dimensions::class)
-        ->and(array_map(fn (Quantity $side): float => $side->float(), $size->sides))
+        ->and(array_map(fn (Quantity $side): float => $side->float(), $size instanceof Dimensions ? $size->sides : []))
         ->toBe([$short, $long]);
 })->with([
     ['A0', 841.0, 1189.0],

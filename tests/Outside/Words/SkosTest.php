@@ -36,8 +36,8 @@ test('a list of values is sound SKOS, the same in Turtle and JSON-LD', function 
     $types = [];
     $relations = [];
     foreach ($read['turtle'] as $quad) {
-        preg_match('/^(<\S+>) <\S+[#\/]([A-Za-z]+)> (.+)$/s', $quad, $part);
-        [, $subject, $property, $object] = $part;
+        $quads = '/^(<\S+>) <\S+[#\/]([A-Za-z]+)> (.+)$/s';
+        [, $subject, $property, $object] = preg_match($quads, $quad, $part) === 1 ? $part : ['', '', '', ''];
         match (true) {
             str_ends_with($property, 'Label') => ($labels[$subject][$property][] = $object),
             $property === 'type' => ($types[$subject][] = $object),

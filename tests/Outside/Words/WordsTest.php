@@ -70,7 +70,7 @@ test('most UK and US spellings are known as one word', function (): void {
     );
     $known = count(
         array_filter(
-            array_keys($pairs),
+            array_map(strval(...), array_keys($pairs)),
             fn (string $british): bool => WordForms::american($british) === WordForms::american($pairs[$british]),
         ),
     );

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Support;
+
+use Illuminate\Http\Request;
+
+/** A list of ids as a form sends it. */
+final class Ids
+{
+    /** @return list<int> in the order they were sent; none where the name is not there */
+    public static function in(Request $request, string $name): array
+    {
+        return array_values(array_map(intval(...), (array) $request->input($name, [])));
+    }
+}
