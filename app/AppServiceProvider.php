@@ -13,6 +13,8 @@ use App\History\Ledger;
 use App\Models\Role;
 use App\Models\User;
 use App\Publishing\EditionPublished;
+use App\Publishing\StatusBar;
+use App\Storefront\ShopFrame;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
@@ -23,6 +25,7 @@ use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
+use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
 use Lokum\Vocabulary\TermSorter;
 
@@ -63,6 +66,9 @@ final class AppServiceProvider extends ServiceProvider
 
         // What a kill has cut off behind a reading is brought to an end when work goes on.
         Event::listen(WorkerStarting::class, fn () => app(FinishReading::class)->whatWasCutOff());
+
+        View::composer('publishing.status-bar', StatusBar::class);
+        View::composer('shop.frame', ShopFrame::class);
 
         // Programs outside are told of every edition; whoever publishes need not know of them.
         Event::listen(EditionPublished::class, fn (EditionPublished $said) => SendNotice::toAll($said->edition));

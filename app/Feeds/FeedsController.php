@@ -106,6 +106,8 @@ final class FeedsController
             'sampled' => $sampled,
             'likely' => $likely,
             'problem' => $problem,
+            'entry' => $reading->entry(),
+            'empty' => MappingForm::remembered($reading)->empty,
             'progress' => (new Progress('reading:'.$reading->id))->now(),
             'definitions' => Definition::query()->live()->orderBy('label')->get(),
         ]);

@@ -12,12 +12,16 @@ use App\Cells\Chosen;
 use App\Cells\Narrowing;
 use App\Models\Definition;
 use App\Support\Refused;
+use App\Values\SuggestValues;
 use Illuminate\Http\Request;
 
 /** The panel beside the grid: what is to be done to many products' cells, and what that would change. */
 final readonly class BulkForm
 {
-    /** @param  int  $count  products chosen */
+    /**
+     * @param  int  $count  products chosen
+     * @param  list<string>  $labels  values to choose from
+     */
     private function __construct(
         public Chosen $chosen,
         public int $count,
@@ -26,6 +30,7 @@ final readonly class BulkForm
         public CellMode $mode,
         public ?CellFigures $figures,
         public ?string $problem,
+        public array $labels,
     ) {
     }
 
@@ -60,6 +65,8 @@ final readonly class BulkForm
             }
         }
 
-        return new self($chosen, $all ? $found : count($picked), $all, $definition, $mode, $figures, $problem);
+        $labels = $definition === null ? [] : SuggestValues::labels([$definition])[$definition->id] ?? [];
+
+        return new self($chosen, $all ? $found : count($picked), $all, $definition, $mode, $figures, $problem, $labels);
     }
 }

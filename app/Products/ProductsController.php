@@ -16,6 +16,7 @@ use App\Models\State;
 use App\Support\Ids;
 use App\Support\Refused;
 use App\Values\FindValue;
+use App\Values\SuggestValues;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
@@ -50,6 +51,7 @@ final class ProductsController
                 ->whereNull('merged_into')
                 ->orderBy('label')
                 ->get(),
+            'labels' => SuggestValues::labels($definitions),
             'cells' => CellTable::of([$item->id, ...array_values($item->variants->modelKeys())]),
         ]);
     }

@@ -11,6 +11,9 @@ use Lokum\Text\StrictKey;
 /** Values that fit what is being typed, most products first; then those that only look like it. */
 final readonly class SuggestValues
 {
+    /** Labels that a field offers by itself. */
+    private const OFFERED = 1000;
+
     private const MOST = 12;
 
     private const NEAR = 3;
@@ -70,5 +73,22 @@ final readonly class SuggestValues
         usort($near, fn (array $a, array $b): int => $a[0] <=> $b[0]);
 
         return array_column([...array_slice($near, 0, self::NEAR), ...array_slice($fit, 0, self::MOST)], 1);
+    }
+
+    /**
+     * @param  iterable<Definition>  $definitions
+     * @return array<int, list<string>> the first labels of each attribute among them, by its id
+     */
+    public static function labels(iterable $definitions): array
+    {
+        $labels = [];
+        foreach ($definitions as $definition) {
+            if ($definition->kind->isAttribute()) {
+                $some = $definition->values()->orderBy('label')->limit(self::OFFERED)->pluck('label');
+                $labels[$definition->id] = array_values($some->all());
+            }
+        }
+
+        return $labels;
     }
 }

@@ -24,8 +24,15 @@ final readonly class MoveSpelling
     {
     }
 
+    public function consequences(Definition $definition, Spelling $spelling): SpellingMove
+    {
+        $together = $this->together($spelling);
+
+        return new SpellingMove($together, self::products($definition, $together), $this->obstacle($spelling));
+    }
+
     /** @return list<Spelling> those that go together */
-    public function together(Spelling $spelling): array
+    private function together(Spelling $spelling): array
     {
         return array_values(
             Spelling::query()
@@ -39,7 +46,7 @@ final readonly class MoveSpelling
     }
 
     /** Why it cannot be taken out; null where it can. */
-    public function obstacle(Spelling $spelling): ?string
+    private function obstacle(Spelling $spelling): ?string
     {
         $value = Value::query()->find($spelling->value_id);
 
@@ -99,12 +106,12 @@ final readonly class MoveSpelling
         return CreateValue::row($journal, $definition, $spelling->text);
     }
 
-    /** @return int distinct products that go with it */
-    public function products(Definition $definition, Spelling $spelling): int
+    /** @param  list<Spelling>  $spellings */
+    private static function products(Definition $definition, array $spellings): int
     {
         return (int) DB::table('assignments as a')
             ->join('items as i', 'i.id', '=', 'a.item_id')
-            ->whereIn('a.spelling_id', array_map(fn (Spelling $one): int => $one->id, $this->together($spelling)))
+            ->whereIn('a.spelling_id', array_map(fn (Spelling $one): int => $one->id, $spellings))
             ->whereRaw(ItemsOfLevel::on($definition->level))
             ->selectRaw('COUNT(DISTINCT '.ItemsOfLevel::PRODUCT.') AS n')
             ->value('n');

@@ -10,6 +10,7 @@ use App\Models\Spelling;
 use App\Models\Umbrella;
 use App\Support\Ids;
 use App\Support\Refused;
+use App\Values\FirstLook;
 use Illuminate\Http\Request;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\KnownValue;
@@ -139,6 +140,17 @@ final class Workbench
     public function spelling(): ?Spelling
     {
         return Spelling::query()->where('definition_id', $this->definition->id)->find($this->request->integer('spelling'));
+    }
+
+    public function moving(Spelling $spelling): SpellingMove
+    {
+        return app(MoveSpelling::class)->consequences($this->definition, $spelling);
+    }
+
+    /** Whether new values are given the colors in their names. */
+    public function wearsColors(): bool
+    {
+        return FirstLook::wearsColors($this->definition);
     }
 
     public function merge(): ?MergeConsequences

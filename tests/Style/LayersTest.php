@@ -65,7 +65,8 @@ test('no view asks the database or the container', function (): void {
     $views = dirname(__DIR__, 2).'/resources/views';
     foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator($views, FilesystemIterator::SKIP_DOTS)) as $file) {
         $source = (string) file_get_contents((string) $file);
-        if (preg_match_all('/::query\(|\bDB::|\bapp\(|::load\(|\bresolve\(|->(?:get|first|count|exists|pluck|value)\(\)\s*;/', $source, $match) > 0) {
+        $services = '/::query\(|\bDB::|\bapp\(|::load\(|Served::of|->(?:limit|orderBy)\(/';
+        if (preg_match_all($services, $source, $match) > 0) {
             $found[] = substr((string) $file, strlen($views) + 1).': '.implode(' ', array_unique($match[0]));
         }
     }

@@ -91,7 +91,7 @@
             @if ($editable)
                 <div class="bar"><label class="flex gap-2 items-center"><span class="label">Cells that count as empty, beside
                     blank ones</span><input class="input small w-[240px]"
-                            name="empty" value="{{ implode(', ', App\Feeds\MappingForm::remembered($reading)->empty) }}"
+                            name="empty" value="{{ implode(', ', $empty) }}"
                                 placeholder="for example n/a, -"></label></div>
             @endif
         @elseif ($running)
@@ -147,7 +147,6 @@
     @elseif ($problem)
         <h2>Nothing was written</h2>
     @elseif ($reading->state === ReadingState::Done)
-        @php($entry = $reading->entry())
         <span @class(['tag justify-self-start', 'settled' => !$entry?->taken_back_by])>{{ $entry?->taken_back_by ? 'taken back'
             : 'done' }}</span>
         <h2>{{ $entry?->taken_back_by ? 'Read, and taken back' : 'Read' }}</h2>

@@ -80,7 +80,7 @@
                         value="{{ implode($definition->separator, array_filter((array) request('value'), is_string(...))) }}"
                         {{ new Illuminate\View\ComponentAttributeBag($ask) }}>
                     @if ($definition->kind->isAttribute())<datalist id="give-values">
-                            @foreach ($definition->values()->orderBy('label')->limit(2000)->pluck('label') as $label)
+                            @foreach ($bulk->labels as $label)
                                 <option value="{{ $label }}">
                             @endforeach
                         </datalist>

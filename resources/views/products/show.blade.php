@@ -95,9 +95,9 @@
             </table>
         </section>
     @endif
-    @foreach ($definitions->filter(fn($definition) => $definition->kind->isAttribute()) as $definition)
-        <datalist id="values-{{ $definition->id }}">
-            @foreach ($definition->values()->orderBy('label')->limit(1000)->pluck('label') as $label)
+    @foreach ($labels as $id => $some)
+        <datalist id="values-{{ $id }}">
+            @foreach ($some as $label)
                 <option value="{{ $label }}">
             @endforeach
         </datalist>

@@ -1,10 +1,7 @@
-@php($served = App\Editions\Served::of(request()))
-@php($edition = $served->edition)
-@php($differences = app(App\Publishing\CurrentDrift::class)->known($edition))
 @if ($differences === null)
     <span class="dot none"></span><span hx-get="{{ route('publishing.status') }}" hx-trigger="load" hx-target="closest .status"
         hx-swap="innerHTML"><a
             href="{{ route('publishing') }}">{{ $edition === null ? 'Nothing published yet' : "Edition {$edition->id} is live" }}</a></span>
 @else
-    @include('publishing.status', ['problem' => $served->problem])
+    @include('publishing.status')
 @endif

@@ -14,8 +14,7 @@
                 name="q" value="{{ request('q') }}"
                     maxlength="200" placeholder="Find a product" aria-label="Find a product"></form>
             <nav class="flex gap-4" aria-label="Directories">
-                @foreach (App\Editions\Served::of(request())->isBeforeTheFirst() ? []
-                    : App\Editions\Served::of(request())->file()->directories() as $directory)
+                @foreach ($directories as $directory)
                     <a href="{{ route('shop.directory', $directory->slug) }}">{{ $directory->label }} A–Z</a>
                 @endforeach
             </nav>

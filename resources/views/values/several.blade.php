@@ -17,7 +17,7 @@
                 <button class="button small" name="do" value="retire"
                     title="Hidden, and no more offered where values are typed; products keep it">Retire</button>
                 @if (array_filter($rows, fn($row) => $row->value->look()->isUndressed()) !== []
-                    && App\Values\FirstLook::wearsColors($definition))
+                    && $bench->wearsColors())
                     <button class="button small" name="do" value="dress">Dress from {{ count($rows) === 1 ? 'its name'
                         : 'their names' }}</button>
                 @endif

@@ -1,30 +1,27 @@
 {{-- One spelling, and where else it could belong. --}}
 @use('App\Support\Format')
-@php($move = app(App\Vocabulary\MoveSpelling::class))
-@php($with = $move->together($spelling))
+@php($move = $bench->moving($spelling))
 @php($from = $bench->row((int) $spelling->value_id))
-@php($why = $move->obstacle($spelling))
-@php($n = $move->products($definition, $spelling))
 @php($to = $bench->row((int) request('to')))
 <p class="label">A spelling of</p>
 <h2><x-cube :label="$from?->value->label ?? 'no value'" :look="$from?->value->look()" /></h2>
 <ul class="grid gap-1">
-    @foreach (array_slice($with, 0, 12) as $one)
+    @foreach (array_slice($move->together, 0, 12) as $one)
         <li class="mono whitespace-pre-wrap break-all">{{ Format::spelling($one->text) }}</li>
     @endforeach
 </ul>
-@if (count($with) > 1)
+@if (count($move->together) > 1)
     <p class="small soft">The same letters: they go together.</p>
 @endif
 <dl class="figures">
     <div>
         <dt>Products</dt>
-        <dd>{{ Format::number($n) }}</dd>
+        <dd>{{ Format::number($move->products) }}</dd>
     </div>
     @if ($from)
         <div>
             <dt>{{ $from->value->label }} afterwards</dt>
-            <dd>about {{ Format::number(max(0, $from->products - $n)) }}</dd>
+            <dd>about {{ Format::number(max(0, $from->products - $move->products)) }}</dd>
         </div>
     @endif
     <div>
@@ -32,8 +29,8 @@
         <dd>it lands where you put it</dd>
     </div>
 </dl>
-@if ($why)
-    <p class="note">{{ $why }}</p>
+@if ($move->obstacle)
+    <p class="note">{{ $move->obstacle }}</p>
 @else
     @can('edit')
         <form method="post" action="{{ route('values.spelling', [$definition, $spelling]) }}" class="grid gap-3">@csrf<input
