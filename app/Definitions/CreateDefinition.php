@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\Models\Definition;
 use App\Models\State;
 use App\Support\Refused;
+use App\Values\FlagValues;
 use Lokum\Text\StrictKey;
 
 /** A definition made by hand. */
@@ -29,10 +30,8 @@ final readonly class CreateDefinition
         }
         $id = 0;
         $this->ledger->record('Definitions', function (Journal $journal) use ($form, &$id): string {
-            $id = $journal->insert('definitions', $form->about() + NewDefinition::row($form->column(), State::Accepted, null));
-            foreach (NewDefinition::flags(Definition::query()->findOrFail($id)) as $value) {
-                $journal->insert('attribute_values', $value);
-            }
+            $id = $journal->insert(Definition::class, $form->about() + NewDefinition::row($form->column(), State::Accepted, null));
+            FlagValues::make(Definition::query()->whereKey($id)->firstOrFail(), $journal);
 
             return "Defined {$form->label}";
         });

@@ -14,13 +14,28 @@ use App\Models\Expectation;
 use App\Models\FillRule;
 use App\Models\Filter;
 use App\Models\Heading;
+use App\Models\KeptApart;
+use App\Models\Spelling;
 use App\Models\State;
+use App\Models\Umbrella;
+use App\Models\Value;
 use App\Support\Refused;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 
 /** Retires a definition (its data is kept, nobody sees it) or deletes it with all its data. Filters, rules and expectations go with it. */
 final readonly class EndDefinition
 {
+    /** What is said of a definition, beside its values and their umbrellas. */
+    private const AROUND = [
+        KeptApart::class,
+        Spelling::class,
+        Filter::class,
+        FillRule::class,
+        Expectation::class,
+        Heading::class,
+    ];
+
     public function __construct(private Ledger $ledger, private Coverage $coverage)
     {
     }
@@ -47,12 +62,12 @@ final readonly class EndDefinition
         ManagersOnly::allow($definition->id);
 
         return $this->ledger->record('Definitions', function (Journal $journal) use ($definition): string {
-            $this->rows($journal, 'filters', $definition);
-            $this->rows($journal, 'expectations', $definition);
+            $this->rows($journal, Filter::class, $definition);
+            $this->rows($journal, Expectation::class, $definition);
             foreach (FillRule::query()->where('definition_id', $definition->id)->pluck('id') as $id) {
-                $journal->update('fill_rules', $id, ['paused' => 1]);
+                $journal->update(FillRule::class, $id, ['paused' => 1]);
             }
-            $journal->update('definitions', $definition->id, ['state' => State::Aside->value]);
+            $journal->update(Definition::class, $definition->id, ['state' => State::Aside->value]);
 
             return "Retired {$definition->label}; its data is kept";
         });
@@ -74,28 +89,25 @@ final readonly class EndDefinition
             );
             $journal->take();
             foreach (Definition::query()->where('merged_into', $definition->id)->pluck('id') as $id) {
-                $journal->update('definitions', $id, ['merged_into' => null]);
+                $journal->update(Definition::class, $id, ['merged_into' => null]);
             }
-            foreach (['kept_apart', 'spellings', 'filters', 'fill_rules', 'expectations', 'headings'] as $table) {
-                $this->rows($journal, $table, $definition);
+            foreach (self::AROUND as $model) {
+                $this->rows($journal, $model, $definition);
             }
-            foreach (
-                DB::table('attribute_values')->where('definition_id', $definition->id)->whereNotNull('merged_into')->pluck('id') as $id
-            ) {
-                $journal->update('attribute_values', (int) $id, ['merged_into' => null]);
-            }
-            $this->rows($journal, 'attribute_values', $definition);
-            $this->rows($journal, 'umbrellas', $definition);
-            $journal->delete('definitions', $definition->id);
+            $merged = Value::query()->where('definition_id', $definition->id)->whereNotNull('merged_into')->pluck('id');
+            $merged->each(fn (int $id) => $journal->update(Value::class, $id, ['merged_into' => null]));
+            $this->rows($journal, Value::class, $definition);
+            $this->rows($journal, Umbrella::class, $definition);
+            $journal->delete(Definition::class, $definition->id);
 
             return "Deleted {$definition->label} with its values";
         }) ?? throw new Refused('Nothing was written.');
     }
 
-    private function rows(Journal $journal, string $table, Definition $definition): void
+    /** @param  class-string<Model>  $model */
+    private function rows(Journal $journal, string $model, Definition $definition): void
     {
-        foreach (DB::table($table)->where('definition_id', $definition->id)->orderByDesc('id')->pluck('id') as $id) {
-            $journal->delete($table, (int) $id);
-        }
+        $ids = $model::query()->where('definition_id', $definition->id)->orderByDesc('id')->pluck('id');
+        $ids->each(fn (int $id) => $journal->delete($model, $id));
     }
 }

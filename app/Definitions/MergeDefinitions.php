@@ -16,13 +16,14 @@ use App\Models\Expectation;
 use App\Models\FillRule;
 use App\Models\Filter;
 use App\Models\Heading;
+use App\Models\Spelling;
 use App\Models\State;
-use App\Models\Umbrella;
+use App\Models\Value;
 use App\Support\Refused;
+use App\Values\FlagValues;
 use App\Values\SpellingReading;
-use App\Values\TermNames;
+use App\Values\ValueMaker;
 use Illuminate\Support\Facades\DB;
-use Lokum\Text\Label;
 use Lokum\Vocabulary\Kind;
 
 /**
@@ -94,7 +95,7 @@ final readonly class MergeDefinitions
         if ($forGood) {
             $this->cells($journal, $keep, $goes);
             $this->references($journal, $keep, $goes);
-            $journal->update('definitions', $goes->id, ['state' => State::Aside->value, 'merged_into' => $keep->id]);
+            $journal->update(Definition::class, $goes->id, ['state' => State::Aside->value, 'merged_into' => $keep->id]);
         }
 
         return $figures;
@@ -110,11 +111,11 @@ final readonly class MergeDefinitions
             ->where('definition_id', $keep->id)
             ->get(['id', 'text', 'key', 'value_id']);
         $byText = $there->keyBy('text');
-        $byKey = $there->whereNotNull('value_id')->pluck('value_id', 'key')->all();
+        $byKey = $there->whereNotNull('value_id')->sortByDesc('id')->pluck('value_id', 'key')->all();
         $values = [];
         $mapping = [];
         $joined = 0;
-        $flags = $keep->kind === Kind::Flag ? $keep->values()->pluck('id', 'slug')->all() : [];
+        $maker = new ValueMaker($keep, $journal);
         $mine = DB::table('spellings')->where('definition_id', $goes->id)->orderBy('id')->get();
         if ($keep->kind === Kind::Choice) {
             // A value is known when any of its spellings is.
@@ -131,11 +132,12 @@ final readonly class MergeDefinitions
             $reading = SpellingReading::of($keep->kind, $keep->unit, $spelling->text);
             $value = match ($keep->kind) {
                 Kind::Choice => $known->value_id ?? ($values[$spelling->value_id ?? 0] ?? ($byKey[$spelling->key] ?? null)),
-                Kind::Flag => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'],
+                Kind::Flag => FlagValues::said($keep, $reading),
                 default => null,
             };
             if ($keep->kind === Kind::Choice && $value === null) {
-                $value = $this->value($journal, $keep, $spelling);
+                $old = $spelling->value_id === null ? null : Value::query()->whereKey($spelling->value_id)->first();
+                $value = $maker->make($old->label ?? $spelling->text, held: $old->held ?? false, look: $old?->look);
                 if ($spelling->value_id !== null) {
                     $values[$spelling->value_id] = $value;
                 }
@@ -144,7 +146,7 @@ final readonly class MergeDefinitions
             }
             $id =
                 $known->id ??
-                $journal->insert('spellings', [
+                $journal->insert(Spelling::class, [
                     'definition_id' => $keep->id,
                     'text' => $spelling->text,
                     'key' => $spelling->key,
@@ -156,21 +158,6 @@ final readonly class MergeDefinitions
         }
 
         return [$mapping, $joined, $moved];
-    }
-
-    private function value(Journal $journal, Definition $keep, \stdClass $spelling): int
-    {
-        $old = $spelling->value_id === null ? null : DB::table('attribute_values')->where('id', $spelling->value_id)->first();
-        $label = $old->label ?? Label::of($spelling->text);
-
-        return $journal->insert('attribute_values', [
-            'definition_id' => $keep->id,
-            'label' => $label,
-            'slug' => TermNames::slug($keep, $label),
-            'look' => $old->look ?? null,
-            'held' => $old->held ?? 0,
-            'umbrella_id' => Umbrella::named($keep, $label)?->id,
-        ]);
     }
 
     private function figures(CellSheet $sheet, Definition $keep, Definition $goes, int $joined, int $moved): MergeFigures
@@ -249,22 +236,22 @@ final readonly class MergeDefinitions
     private function references(Journal $journal, Definition $keep, Definition $goes): void
     {
         foreach (DB::table('headings')->where('definition_id', $goes->id)->pluck('id') as $id) {
-            $journal->update('headings', (int) $id, ['definition_id' => $keep->id]);
+            $journal->update(Heading::class, (int) $id, ['definition_id' => $keep->id]);
         }
         foreach (Filter::query()->where('definition_id', $goes->id)->get() as $filter) {
             if (Filter::query()->where('definition_id', $keep->id)->where('lineup_id', $filter->lineup_id)->exists()) {
-                $journal->delete('filters', $filter->id);
+                $journal->delete(Filter::class, $filter->id);
             } else {
-                $journal->update('filters', $filter->id, ['definition_id' => $keep->id]);
+                $journal->update(Filter::class, $filter->id, ['definition_id' => $keep->id]);
             }
         }
         foreach (FillRule::query()->where('definition_id', $goes->id)->pluck('id') as $id) {
-            $journal->update('fill_rules', $id, ['definition_id' => $keep->id]);
+            $journal->update(FillRule::class, $id, ['definition_id' => $keep->id]);
         }
         foreach (Expectation::query()->where('definition_id', $goes->id)->get() as $row) {
-            $journal->delete('expectations', $row->id);
+            $journal->delete(Expectation::class, $row->id);
             if (! Expectation::query()->where('definition_id', $keep->id)->where('category_id', $row->category_id)->exists()) {
-                $journal->insert('expectations', [
+                $journal->insert(Expectation::class, [
                     'category_id' => $row->category_id,
                     'definition_id' => $keep->id,
                     'expected' => (int) $row->expected,

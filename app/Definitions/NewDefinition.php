@@ -6,7 +6,7 @@ namespace App\Definitions;
 
 use App\Models\Definition;
 use App\Models\State;
-use Illuminate\Support\Facades\DB;
+use App\Values\FlagValues;
 use Lokum\Feed\Column;
 use Lokum\Lineup\AddressWords;
 use Lokum\Text\Slug;
@@ -21,16 +21,9 @@ final class NewDefinition
     /** The definition a column of a feed asks for: in use at once where a person described it, else a proposal. */
     public static function fromColumn(Column $column, bool $described, string $reason): Definition
     {
-        $id = DB::table('definitions')->insertGetId(
-            self::row($column, $described ? State::Accepted : State::Proposed, $described ? null : $reason) + [
-                'created_at' => now(),
-                'updated_at' => now(),
-            ],
-        );
-        $definition = Definition::query()->findOrFail($id);
-        foreach (self::flags($definition) as $value) {
-            DB::table('attribute_values')->insert($value + ['created_at' => now(), 'updated_at' => now()]);
-        }
+        $state = $described ? State::Accepted : State::Proposed;
+        $definition = Definition::query()->create(self::row($column, $state, $described ? null : $reason))->refresh();
+        FlagValues::make($definition, null);
 
         return $definition;
     }
@@ -55,33 +48,6 @@ final class NewDefinition
             'term_order' => self::order($column)->value,
             'reason' => $reason,
             'has_pages' => (int) ($column->attribute === Definition::BRAND),
-        ];
-    }
-
-    /**
-     * A yes/no attribute has its two values from the start.
-     *
-     * @return list<array<string, mixed>>
-     */
-    public static function flags(Definition $definition): array
-    {
-        if ($definition->kind !== Kind::Flag || $definition->values()->exists()) {
-            return [];
-        }
-
-        return [
-            [
-                'definition_id' => $definition->id,
-                'label' => 'Yes',
-                'slug' => 'yes',
-                'position' => 1,
-            ],
-            [
-                'definition_id' => $definition->id,
-                'label' => 'No',
-                'slug' => 'no',
-                'position' => 2,
-            ],
         ];
     }
 

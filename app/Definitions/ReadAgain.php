@@ -7,11 +7,14 @@ namespace App\Definitions;
 use App\Cells\CellSheet;
 use App\History\Journal;
 use App\Models\Definition;
-use App\Values\CreateValue;
+use App\Models\Spelling;
+use App\Models\Value;
+use App\Values\FindValue;
+use App\Values\FlagValues;
 use App\Values\SpellingReading;
+use App\Values\ValueMaker;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use Lokum\Text\Label;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
@@ -21,12 +24,16 @@ final class ReadAgain
 {
     public function spellings(Journal $journal, Definition $definition): void
     {
-        $flags = $definition->kind === Kind::Flag ? $this->flags($journal, $definition) : [];
+        FlagValues::make($definition, $journal);
+        $flags = FlagValues::of($definition);
+        $maker = new ValueMaker($definition, $journal);
         foreach (DB::table('spellings')->where('definition_id', $definition->id)->orderBy('id')->get() as $spelling) {
             $reading = SpellingReading::of($definition->kind, $definition->unit, $spelling->read_as ?? $spelling->text);
-            $journal->update('spellings', $spelling->id, [
+            $journal->update(Spelling::class, $spelling->id, [
                 'value_id' => match ($definition->kind) {
-                    Kind::Choice => $spelling->value_id ?? $this->value($journal, $definition, $spelling->text),
+                    Kind::Choice => $spelling->value_id ??
+                        FindValue::known($definition, $spelling->text)->id ??
+                        $maker->make($spelling->text),
                     Kind::Flag => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'] ?? null,
                     default => null,
                 },
@@ -34,31 +41,6 @@ final class ReadAgain
                 'problem' => $reading->problem,
             ]);
         }
-    }
-
-    /**
-     * The two values of a yes/no attribute; one that was merged or gathered while it was a choice is itself again.
-     *
-     * @return array{yes: int, no: int}
-     */
-    private function flags(Journal $journal, Definition $definition): array
-    {
-        $flags = [];
-        foreach (['yes' => 'Yes', 'no' => 'No'] as $slug => $label) {
-            $known = DB::table('attribute_values')->where('definition_id', $definition->id)->where('slug', $slug)->value('id');
-            if ($known !== null) {
-                $journal->update('attribute_values', (int) $known, ['merged_into' => null, 'umbrella_id' => null]);
-            }
-            $flags[$slug] =
-                (int) ($known ??
-                    $journal->insert('attribute_values', [
-                        'definition_id' => $definition->id,
-                        'label' => $label,
-                        'slug' => $slug,
-                    ]));
-        }
-
-        return $flags;
     }
 
     /** Spellings that hold several values, parted by the definition's separator. */
@@ -109,7 +91,7 @@ final class ReadAgain
     {
         foreach (array_keys($parted) as $spelling) {
             if (! DB::table('assignments')->where('spelling_id', $spelling)->exists()) {
-                $journal->delete('spellings', $spelling);
+                $journal->delete(Spelling::class, $spelling);
             }
         }
         foreach (array_unique(array_filter($parted)) as $value) {
@@ -118,7 +100,7 @@ final class ReadAgain
                 DB::table('attribute_values')->where('merged_into', $value)->exists() ||
                 DB::table('kept_apart')->where('one_id', $value)->orWhere('other_id', $value)->exists();
             if (! $held) {
-                $journal->delete('attribute_values', $value);
+                $journal->delete(Value::class, $value);
             }
         }
     }
@@ -220,29 +202,11 @@ final class ReadAgain
         $known = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $text)->value('id');
 
         return $known ??
-            $journal->insert('spellings', [
+            $journal->insert(Spelling::class, [
                 'definition_id' => $definition->id,
                 'text' => $text,
                 'key' => StrictKey::of($text),
-                'value_id' => $this->value($journal, $definition, $text),
+                'value_id' => FindValue::known($definition, $text)->id ?? (new ValueMaker($definition, $journal))->make($text),
             ]);
-    }
-
-    private function value(Journal $journal, Definition $definition, string $text): int
-    {
-        $key = StrictKey::of($text);
-        $known = DB::table('spellings')
-            ->where('definition_id', $definition->id)
-            ->where('key', $key)
-            ->whereNotNull('value_id')
-            ->value('value_id');
-        $label = Label::of($text);
-        $known ??= DB::table('attribute_values')
-            ->where('definition_id', $definition->id)
-            ->whereNull('merged_into')
-            ->where('label', $label)
-            ->value('id');
-
-        return $known ?? CreateValue::row($journal, $definition, $text);
     }
 }

@@ -38,7 +38,7 @@ final readonly class SaveDefinition
                 throw Refused::changedMeanwhile($definition->label);
             }
             $journal->update(
-                'definitions',
+                Definition::class,
                 $definition->id,
                 [
                     'label' => $form->label,
@@ -81,7 +81,7 @@ final readonly class SaveDefinition
         return $this->ledger->record('Definitions', function (Journal $journal) use ($ids, $state): string {
             $definitions = Definition::query()->whereKey($ids)->get();
             foreach ($definitions as $definition) {
-                $journal->update('definitions', $definition->id, ['state' => $state->value]);
+                $journal->update(Definition::class, $definition->id, ['state' => $state->value]);
             }
             $labels = $definitions->pluck('label')->join(', ', ' and ');
 

@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\Models\Category;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Expectation;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
@@ -33,13 +34,13 @@ final readonly class SayExpected
                     ->where('definition_id', $definition)
                     ->first();
                 match (true) {
-                    $row === null && $expected !== null => $journal->insert('expectations', [
+                    $row === null && $expected !== null => $journal->insert(Expectation::class, [
                         'category_id' => $category?->id,
                         'definition_id' => $definition,
                         'expected' => (int) $expected,
                     ]),
-                    $row !== null && $expected === null => $journal->delete('expectations', $row->id),
-                    $row !== null => $journal->update('expectations', $row->id, ['expected' => (int) $expected]),
+                    $row !== null && $expected === null => $journal->delete(Expectation::class, $row->id),
+                    $row !== null => $journal->update(Expectation::class, $row->id, ['expected' => (int) $expected]),
                     default => null,
                 };
             }

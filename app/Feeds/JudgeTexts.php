@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Models\Definition;
+use App\Values\FindValue;
 use App\Values\SpellingReading;
-use Illuminate\Support\Facades\DB;
 use Lokum\Feed\Column;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
@@ -55,15 +55,7 @@ final readonly class JudgeTexts
     private function judge(array $texts, Column $column, ?Definition $definition): void
     {
         $keys = array_map(fn (array $text): string => StrictKey::of((string) $text['text']), $texts);
-        $known =
-            $definition === null || ! $column->kind->isAttribute()
-                ? collect()
-                : DB::table('spellings')
-                    ->where('definition_id', $definition->id)
-                    ->whereIn('key', array_unique($keys))
-                    ->whereNotNull('value_id')
-                    ->orderByDesc('id')
-                    ->pluck('value_id', 'key');
+        $known = $definition === null || ! $column->kind->isAttribute() ? [] : FindValue::byKeys($definition, $keys);
         $policy = $definition->policy ?? Policy::Follow;
         foreach ($texts as $i => $text) {
             $reading = SpellingReading::of($column->kind, $column->unit, (string) $text['text']);

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Models\Definition;
-use App\Models\Umbrella;
-use App\Values\FirstLook;
+use App\Models\Value;
+use App\Values\FindValue;
+use App\Values\FlagValues;
 use App\Values\SpellingReading;
+use App\Values\ValueMaker;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
-use Lokum\Text\Slug;
-use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
 
 /** Brings a definition's newcomers in: spellings, and the values that arise from them. */
@@ -25,13 +25,7 @@ final class NewSpellings
     /** @var array<string, int> how well the values made in this run are labelled so far, by key */
     private array $formed = [];
 
-    /** @var array<string, true>|null addresses of the definition's terms */
-    private ?array $slugs = null;
-
-    /** @var array<string, int> umbrellas by their letters: a value that is called like one comes under it */
-    private array $umbrellas = [];
-
-    private readonly bool $colors;
+    private readonly ValueMaker $maker;
 
     /** Whether what comes is new beside something, and waits for somebody to look at it; the first data of an attribute does not. */
     private readonly bool $waits;
@@ -40,12 +34,12 @@ final class NewSpellings
     {
         $this->waits =
             $definition->kind === Kind::Choice && DB::table('spellings')->where('definition_id', $definition->id)->exists();
-        $this->colors = $definition->kind === Kind::Choice && FirstLook::wearsColors($definition);
+        $this->maker = new ValueMaker($definition, null, $reading);
     }
 
     public function fromStaging(Staging $staging, int $column): void
     {
-        $flags = $this->flagValues();
+        $flags = FlagValues::of($this->definition);
         $after = 0;
         do {
             $texts = iterator_to_array(
@@ -69,7 +63,7 @@ final class NewSpellings
                         Kind::Choice => $text['value_id'] ??
                             $this->value((string) $text['key'], (string) $text['text'], $text['fate'] === 'held'),
                         Kind::Flag => $text['problem'] === null
-                            ? $flags[(int) SpellingReading::of(Kind::Flag, null, (string) $text['text'])->flag]
+                            ? $flags[SpellingReading::of(Kind::Flag, null, (string) $text['text'])->flag ? 'yes' : 'no']
                             : null,
                         default => null,
                     },
@@ -93,60 +87,21 @@ final class NewSpellings
         if (isset($this->made["\0".$key])) {
             // Of several spellings of the same letters the best-formed one gives the label.
             if (Label::form($label) > ($this->formed["\0".$key] ?? PHP_INT_MAX)) {
-                DB::table('attribute_values')
-                    ->where('id', $this->made["\0".$key])
+                Value::query()
+                    ->whereKey($this->made["\0".$key])
+                    ->toBase()
                     ->update(['label' => $label]);
                 $this->formed["\0".$key] = Label::form($label);
             }
 
             return $this->made["\0".$key];
         }
-        $known = DB::table('spellings')
-            ->where('definition_id', $this->definition->id)
-            ->where('key', $key)
-            ->whereNotNull('value_id')
-            ->value('value_id');
+        $known = FindValue::byKeys($this->definition, [$key])[$key] ?? null;
         if ($known !== null) {
-            return $this->made["\0".$key] = (int) $known;
-        }
-        if ($this->slugs === null) {
-            $umbrellas = Umbrella::query()->where('definition_id', $this->definition->id)->get();
-            $this->umbrellas = $umbrellas
-                ->mapWithKeys(fn (Umbrella $one): array => [StrictKey::of($one->label) => $one->id])
-                ->all();
-            $this->slugs = array_fill_keys(
-                [
-                    ...DB::table('attribute_values')->where('definition_id', $this->definition->id)->pluck('slug')->all(),
-                    ...$umbrellas->pluck('slug')->all(),
-                ],
-                true,
-            );
+            return $this->made["\0".$key] = $known;
         }
         $this->formed["\0".$key] = Label::form($label);
-        $slug = Slug::unique($label, fn (string $slug): bool => isset($this->slugs[$slug]));
-        $this->slugs[$slug] = true;
 
-        return $this->made["\0".$key] = (int) DB::table('attribute_values')->insertGetId([
-            'definition_id' => $this->definition->id,
-            'label' => $label,
-            'slug' => $slug,
-            'held' => $held,
-            'umbrella_id' => $this->umbrellas[$key] ?? null,
-            'reading_id' => $this->reading,
-            'look' => $this->colors ? FirstLook::fromName($label) : null,
-            'created_at' => now(),
-            'updated_at' => now(),
-        ]);
-    }
-
-    /** @return array<int, int> the values No (0) and Yes (1) */
-    private function flagValues(): array
-    {
-        if ($this->definition->kind !== Kind::Flag) {
-            return [];
-        }
-        $values = DB::table('attribute_values')->where('definition_id', $this->definition->id)->pluck('id', 'slug');
-
-        return [0 => (int) $values['no'], 1 => (int) $values['yes']];
+        return $this->made["\0".$key] = $this->maker->make($text, held: $held);
     }
 }

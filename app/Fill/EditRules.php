@@ -23,7 +23,7 @@ final readonly class EditRules
     {
         return $this->ledger->record('Fill rules', function (Journal $journal) use ($form): string {
             $id = $journal->insert(
-                'fill_rules',
+                FillRule::class,
                 self::row($form) + ['position' => 1 + (int) FillRule::query()->max('position'), 'paused' => 0],
             );
             $figures = RunRules::write($journal, FillRule::query()->findOrFail($id));
@@ -43,7 +43,7 @@ final readonly class EditRules
             if ($moved) {
                 $this->withdraw($journal, $rule);
             }
-            $journal->update('fill_rules', $rule->id, self::row($form));
+            $journal->update(FillRule::class, $rule->id, self::row($form));
             $figures = $rule->paused ? null : RunRules::write($journal, $rule->refresh()->load('definition'));
 
             return "Changed the fill rule for {$form->definition->label}".
@@ -57,7 +57,7 @@ final readonly class EditRules
     public function pause(FillRule $rule, bool $paused): ?Change
     {
         return $this->ledger->record('Fill rules', function (Journal $journal) use ($rule, $paused): string {
-            $journal->update('fill_rules', $rule->id, ['paused' => (int) $paused]);
+            $journal->update(FillRule::class, $rule->id, ['paused' => (int) $paused]);
             if (! $paused) {
                 RunRules::write($journal, $rule->refresh());
             }
@@ -71,7 +71,7 @@ final readonly class EditRules
     {
         return $this->ledger->record('Fill rules', function (Journal $journal) use ($rule): string {
             $gone = $this->withdraw($journal, $rule);
-            $journal->delete('fill_rules', $rule->id);
+            $journal->delete(FillRule::class, $rule->id);
 
             return "Removed the fill rule for {$rule->loadMissing('definition')->definition->label} and what it filled: ".
                 number_format($gone).
@@ -84,7 +84,7 @@ final readonly class EditRules
     {
         return $this->ledger->record('Fill rules', function (Journal $journal) use ($ids): string {
             foreach (array_values(array_intersect($ids, FillRule::query()->pluck('id')->all())) as $place => $id) {
-                $journal->update('fill_rules', $id, ['position' => $place + 1]);
+                $journal->update(FillRule::class, $id, ['position' => $place + 1]);
             }
             foreach ($journal->isEmpty() ? [] : RuleState::running() as $rule) {
                 RunRules::write($journal, $rule);

@@ -4,6 +4,11 @@ declare(strict_types=1);
 
 namespace App\History;
 
+use App\Models\ChangeRow;
+use App\Models\Definition;
+use App\Models\OfDefinition;
+use App\Models\Spelling;
+use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
 
 /**
@@ -12,34 +17,6 @@ use Illuminate\Support\Facades\DB;
  */
 final class Journal
 {
-    private const VERSIONED = [
-        'items',
-        'definitions',
-        'attribute_values',
-        'filters',
-        'filter_changes',
-        'lineups',
-        'fill_rules',
-        'views',
-        'umbrellas',
-    ];
-
-    private const DATED = [
-        'items',
-        'definitions',
-        'attribute_values',
-        'filters',
-        'filter_changes',
-        'lineups',
-        'feeds',
-        'fill_rules',
-        'views',
-        'umbrellas',
-    ];
-
-    /** Tables of what a definition is and holds, which managers may have kept for themselves. */
-    private const KEPT = ['attribute_values', 'spellings', 'umbrellas', 'kept_apart', 'fill_rules', 'expectations'];
-
     private const CHUNK = 100;
 
     /** @var list<array{table_name: string, row_key: string, before: string|null, after: string|null}> */
@@ -61,26 +38,28 @@ final class Journal
     }
 
     /**
-     * @param  array<string, mixed>  $row
+     * @param  class-string<Model>  $class
+     * @param  array<string, mixed>  $row  as its table keeps it
      * @return int the new row's id
      */
-    public function insert(string $table, array $row): int
+    public function insert(string $class, array $row): int
     {
-        $this->allow($table, $row);
-        $now = now()->toDateTimeString();
-        $dates = in_array($table, self::DATED, true) ? ['created_at' => $now, 'updated_at' => $now] : [];
-        $id = DB::table($table)->insertGetId($row + $dates);
-        $this->note($table, (string) $id, null, ['id' => $id] + $row);
+        $this->allow($class, $row);
+        $new = (new $class)->setRawAttributes($row);
+        $new->save();
+        $this->note($new, null, ['id' => $new->getKey()] + $row);
 
-        return $id;
+        return (int) $new->getKey();
     }
 
-    /** @param  array<string, mixed>  $changes */
-    public function update(string $table, int $id, array $changes): void
+    /**
+     * @param  class-string<Model>  $class
+     * @param  array<string, mixed>  $changes  as its table keeps them; those that change nothing are left out
+     */
+    public function update(string $class, int $id, array $changes): void
     {
-        $before = (array) DB::table($table)
-            ->where('id', $id)
-            ->first([...array_keys($changes), ...in_array($table, self::KEPT, true) ? ['definition_id'] : []]);
+        $known = self::find($class, $id);
+        $before = $known->getRawOriginal();
         $changes = array_filter(
             $changes,
             fn (mixed $value, string $column): bool => ! self::same($before[$column] ?? null, $value),
@@ -89,20 +68,20 @@ final class Journal
         if ($changes === []) {
             return;
         }
-        $this->allow($table, $before + ['id' => $id]);
-        $this->allow($table, $changes);
-        DB::table($table)
-            ->where('id', $id)
-            ->update($changes + self::touch($table));
-        $this->note($table, (string) $id, array_intersect_key($before, $changes), $changes);
+        $this->allow($class, $before);
+        $this->allow($class, $changes);
+        $known->setRawAttributes($changes + $before);
+        $known->save();
+        $this->note($known, array_intersect_key($before, $changes), $changes);
     }
 
-    public function delete(string $table, int $id): void
+    /** @param  class-string<Model>  $class */
+    public function delete(string $class, int $id): void
     {
-        $before = (array) DB::table($table)->where('id', $id)->first();
-        $this->allow($table, $before);
-        DB::table($table)->where('id', $id)->delete();
-        $this->note($table, (string) $id, $before, null);
+        $known = self::find($class, $id);
+        $this->allow($class, $known->getRawOriginal());
+        $known->delete();
+        $this->note($known, $known->getRawOriginal(), null);
     }
 
     /** Cells that come and go by the set: fill its tables, then take() and put(). */
@@ -139,19 +118,30 @@ final class Journal
     public function save(): void
     {
         foreach (array_chunk($this->rows, self::CHUNK) as $chunk) {
-            DB::table('change_rows')->insert(array_map(fn (array $row): array => ['change_id' => $this->change] + $row, $chunk));
+            ChangeRow::query()->insert(array_map(fn (array $row): array => ['change_id' => $this->change] + $row, $chunk));
         }
     }
 
-    /** @param  array<string, mixed>  $row */
-    private function allow(string $table, array $row): void
+    /**
+     * @param  class-string<Model>  $class
+     * @return Model as it stands in the catalog
+     */
+    private static function find(string $class, int $id): Model
     {
-        $definition =
-            $table === 'definitions'
-                ? $row['id'] ?? null
-                : (in_array($table, self::KEPT, true)
-                    ? $row['definition_id'] ?? null
-                    : null);
+        return $class::query()->whereKey($id)->firstOrFail();
+    }
+
+    /**
+     * @param  class-string<Model>  $class
+     * @param  array<string, mixed>  $row
+     */
+    private function allow(string $class, array $row): void
+    {
+        $definition = match (true) {
+            $class === Definition::class => $row['id'] ?? null,
+            is_a($class, OfDefinition::class, true) => $row['definition_id'] ?? null,
+            default => null,
+        };
         if ($definition !== null && ! isset($this->open[(int) $definition])) {
             ManagersOnly::allow((int) $definition);
             $this->open[(int) $definition] = true;
@@ -164,7 +154,7 @@ final class Journal
         $this->cells();
         $origin = $this->ofFeeds ? 'origin < 0' : 'origin <= 0';
         foreach (DB::select("SELECT DISTINCT definition_id FROM temp.{$which} WHERE {$origin}") as $cell) {
-            $this->allow('spellings', ['definition_id' => $cell->definition_id]);
+            $this->allow(Spelling::class, ['definition_id' => $cell->definition_id]);
         }
     }
 
@@ -180,25 +170,18 @@ final class Journal
         return $plain($a) === $plain($b);
     }
 
-    /** @return array<string, mixed> */
-    private static function touch(string $table): array
-    {
-        return (in_array($table, self::VERSIONED, true) ? ['version' => DB::raw('version + 1')] : []) +
-            (in_array($table, self::DATED, true) ? ['updated_at' => now()->toDateTimeString()] : []);
-    }
-
     /**
      * @param  array<string, mixed>|null  $before
      * @param  array<string, mixed>|null  $after
      */
-    private function note(string $table, string $key, ?array $before, ?array $after): void
+    private function note(Model $row, ?array $before, ?array $after): void
     {
         $encode = fn (?array $row): ?string => $row === null
             ? null
             : json_encode($row, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
         $this->rows[] = [
-            'table_name' => $table,
-            'row_key' => $key,
+            'table_name' => $row->getTable(),
+            'row_key' => (string) $row->getKey(),
             'before' => $encode($before),
             'after' => $encode($after),
         ];

@@ -6,6 +6,11 @@ namespace App\History;
 
 use App\Models\Change;
 use App\Models\ChangeRow;
+use App\Models\KeptApart;
+use App\Models\Spelling;
+use App\Models\Tables;
+use App\Models\Umbrella;
+use App\Models\Value;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use PDOException;
@@ -110,9 +115,10 @@ final readonly class TakeBack
         if ($row->before === null && $row->table_name === 'definitions') {
             $this->dropWords($journal, (int) $row->row_key);
         }
+        $model = Tables::model($row->table_name);
         match (true) {
-            $row->before === null => $journal->delete($row->table_name, (int) $row->row_key),
-            $row->after === null => $journal->insert($row->table_name, $row->before),
+            $row->before === null => $journal->delete($model, (int) $row->row_key),
+            $row->after === null => $journal->insert($model, $row->before),
             default => $this->update($journal, $row, $row->before),
         };
     }
@@ -120,7 +126,7 @@ final readonly class TakeBack
     /** @param  array<string, mixed>  $before */
     private function update(Journal $journal, ChangeRow $row, array $before): void
     {
-        $journal->update($row->table_name, (int) $row->row_key, $before);
+        $journal->update(Tables::model($row->table_name), (int) $row->row_key, $before);
         if ($row->table_name === 'spellings' && isset($before['value_id'], $row->after['value_id'])) {
             $this->newerSpellingsFollow($journal, (int) $row->row_key, (int) $row->after['value_id'], (int) $before['value_id']);
         }
@@ -132,33 +138,31 @@ final readonly class TakeBack
         if (DB::table('assignments')->where('definition_id', $definition)->exists()) {
             return;
         }
-        DB::table('attribute_values')
+        Value::query()
             ->where('definition_id', $definition)
             ->whereNotNull('merged_into')
             ->pluck('id')
-            ->each(fn (int $id) => $journal->update('attribute_values', $id, ['merged_into' => null]));
-        foreach (['kept_apart', 'spellings', 'attribute_values', 'umbrellas'] as $table) {
-            DB::table($table)
+            ->each(fn (int $id) => $journal->update(Value::class, $id, ['merged_into' => null]));
+        foreach ([KeptApart::class, Spelling::class, Value::class, Umbrella::class] as $model) {
+            $model::query()
                 ->where('definition_id', $definition)
                 ->pluck('id')
-                ->each(fn (int $id) => $journal->delete($table, $id));
+                ->each(fn (int $id) => $journal->delete($model, $id));
         }
     }
 
     /** Spellings with the same key that came since the merge are the same value, so they go where their elder goes. */
     private function newerSpellingsFollow(Journal $journal, int $spelling, int $from, int $to): void
     {
-        $elder = DB::table('spellings')
-            ->where('id', $spelling)
-            ->first(['definition_id', 'key']);
-        $younger = DB::table('spellings')
-            ->where('definition_id', $elder->definition_id ?? 0)
-            ->where('key', $elder->key ?? '')
+        $elder = Spelling::query()->whereKey($spelling)->firstOrFail();
+        $younger = Spelling::query()
+            ->where('definition_id', $elder->definition_id)
+            ->where('key', $elder->key)
             ->where('value_id', $from)
             ->where('id', '>', $spelling)
             ->pluck('id');
         foreach ($younger as $id) {
-            $journal->update('spellings', (int) $id, ['value_id' => $to]);
+            $journal->update(Spelling::class, (int) $id, ['value_id' => $to]);
         }
     }
 }

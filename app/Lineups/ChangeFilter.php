@@ -100,9 +100,9 @@ final readonly class ChangeFilter
                 throw new Refused('Nothing is said otherwise here.');
             $rest = $property === null ? [] : array_diff_key($change->settings ?? [], [$property => 0]);
             if ($rest === []) {
-                $journal->delete('filter_changes', $change->id);
+                $journal->delete(FilterChange::class, $change->id);
             } else {
-                $journal->update('filter_changes', $change->id, [
+                $journal->update(FilterChange::class, $change->id, [
                     'settings' => (string) json_encode($rest, JSON_UNESCAPED_UNICODE),
                 ]);
             }
@@ -136,7 +136,7 @@ final readonly class ChangeFilter
             if (($columns['unit'] ?? null) === $own->definition?->unit) {
                 $columns['unit'] = null;
             }
-            $journal->update('filters', $own->id, $columns);
+            $journal->update(Filter::class, $own->id, $columns);
 
             return;
         }
@@ -154,13 +154,13 @@ final readonly class ChangeFilter
         $settings = (string) json_encode($other, JSON_UNESCAPED_UNICODE);
         match (true) {
             $change === null && $other === [] => null,
-            $change === null => $journal->insert('filter_changes', [
+            $change === null => $journal->insert(FilterChange::class, [
                 'lineup_id' => $lineup,
                 'key' => $key,
                 'settings' => $settings,
             ]),
-            $other === [] => $journal->delete('filter_changes', $change->id),
-            default => $journal->update('filter_changes', $change->id, ['settings' => $settings, 'dropped' => 0]),
+            $other === [] => $journal->delete(FilterChange::class, $change->id),
+            default => $journal->update(FilterChange::class, $change->id, ['settings' => $settings, 'dropped' => 0]),
         };
     }
 

@@ -68,16 +68,16 @@ final readonly class EditLineup
                 if ($change !== null && $lost?->by === $lineup) {
                     // One that was dropped here comes back as it was.
                     if (($change->settings ?? []) === []) {
-                        $journal->delete('filter_changes', $change->id);
+                        $journal->delete(FilterChange::class, $change->id);
                     } else {
-                        $journal->update('filter_changes', $change->id, ['dropped' => 0]);
+                        $journal->update(FilterChange::class, $change->id, ['dropped' => 0]);
                     }
                     $added[] = $lost->filter->given['title'];
 
                     continue;
                 }
                 if ($change !== null) {
-                    $journal->delete('filter_changes', $change->id);
+                    $journal->delete(FilterChange::class, $change->id);
                 }
                 $row = ($this->propose)($source);
                 // One that was dropped further up is said here anew, as it was inherited until there.
@@ -87,7 +87,7 @@ final readonly class EditLineup
                 $row['title'] = self::free((string) $row['title'], $titles);
                 $titles[] = $row['title'];
                 $journal->insert(
-                    'filters',
+                    Filter::class,
                     [
                         'lineup_id' => $lineup,
                         'position' => (int) Filter::query()->where('lineup_id', $lineup)->max('position') + 1,
@@ -121,7 +121,7 @@ final readonly class EditLineup
                 throw Refused::changedMeanwhile('the line-up');
             }
             $settings = Lineup::query()->findOrFail($lineup)->settings ?? [];
-            $journal->update('lineups', $lineup, [
+            $journal->update(Lineup::class, $lineup, [
                 'settings' => (string) json_encode(
                     ['order' => array_values(array_unique($keys))] + $settings,
                     JSON_UNESCAPED_UNICODE,
@@ -150,9 +150,9 @@ final readonly class EditLineup
                 ->first(fn (Filter $filter): bool => $filter->key() === $key);
             $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $key)->first();
             match (true) {
-                $own !== null => $journal->delete('filters', $own->id),
-                $change !== null => $journal->update('filter_changes', $change->id, ['dropped' => 1]),
-                default => $journal->insert('filter_changes', ['lineup_id' => $lineup, 'key' => $key, 'dropped' => 1]),
+                $own !== null => $journal->delete(Filter::class, $own->id),
+                $change !== null => $journal->update(FilterChange::class, $change->id, ['dropped' => 1]),
+                default => $journal->insert(FilterChange::class, ['lineup_id' => $lineup, 'key' => $key, 'dropped' => 1]),
             };
 
             return "Took the filter {$title} out of ".LineupLedger::said($placement, $all);
@@ -177,7 +177,7 @@ final readonly class EditLineup
                 array_replace(Lineup::query()->findOrFail($lineup)->settings ?? [], $settings),
                 fn (mixed $value): bool => $value !== null,
             );
-            $journal->update('lineups', $lineup, [
+            $journal->update(Lineup::class, $lineup, [
                 'settings' => $now === [] ? null : (string) json_encode($now, JSON_UNESCAPED_UNICODE),
             ]);
 

@@ -30,7 +30,7 @@ final readonly class LineupLedger
         return $this->ledger->record('Line-ups', function (Journal $journal) use ($placement, $act): string {
             $lineup =
                 Lineup::query()->where('placement', $placement)->value('id') ??
-                $journal->insert('lineups', ['placement' => $placement]);
+                $journal->insert(Lineup::class, ['placement' => $placement]);
 
             return $act($journal, (int) $lineup);
         });

@@ -20,7 +20,7 @@ final readonly class ListOwnOnly
     {
         // Its listing changes, so this is one of the catalog, not of line-ups alone.
         return $this->ledger->record('Categories', function (Journal $journal) use ($category, $ownOnly): string {
-            $journal->update('categories', $category->id, ['own_only' => (int) $ownOnly]);
+            $journal->update(Category::class, $category->id, ['own_only' => (int) $ownOnly]);
 
             return $ownOnly ? "{$category->path} lists its own products only" : "{$category->path} lists everything below it";
         });

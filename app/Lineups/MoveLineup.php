@@ -8,9 +8,10 @@ use App\Draft\DraftLineups;
 use App\Draft\Placement;
 use App\History\Journal;
 use App\Models\Change;
+use App\Models\Filter;
+use App\Models\FilterChange;
 use App\Models\Lineup;
 use App\Support\Refused;
-use Illuminate\Support\Facades\DB;
 
 /** Copies what is said for some pages to others, moves it there, or takes it away. */
 final readonly class MoveLineup
@@ -57,20 +58,20 @@ final readonly class MoveLineup
                 if (isset($inherited[$filter->key()])) {
                     ChangeFilter::write($journal, $lineup, $filter->key(), $filter->settings(), $to, $all);
                 } else {
-                    $journal->insert('filters', ['lineup_id' => $lineup] + $row);
+                    $journal->insert(Filter::class, ['lineup_id' => $lineup] + $row);
                 }
             }
             foreach ($source->alterations()->get() as $change) {
                 $journal->insert(
-                    'filter_changes',
+                    FilterChange::class,
                     ['lineup_id' => $lineup] +
                         array_intersect_key($change->getAttributes(), array_flip(['key', 'dropped', 'settings'])),
                 );
             }
-            $journal->update('lineups', $lineup, ['settings' => $source->getAttributes()['settings']]);
+            $journal->update(Lineup::class, $lineup, ['settings' => $source->getAttributes()['settings']]);
             if ($move) {
                 $this->clear($journal, $source->id);
-                $journal->delete('lineups', $source->id);
+                $journal->delete(Lineup::class, $source->id);
             }
 
             return ($move ? 'Moved ' : 'Copied ').LineupLedger::said($from, $all).' to '.LineupLedger::said($to, $all);
@@ -87,7 +88,7 @@ final readonly class MoveLineup
 
         return $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($placement, $all): string {
             $this->clear($journal, $lineup);
-            $journal->delete('lineups', $lineup);
+            $journal->delete(Lineup::class, $lineup);
 
             return 'Removed '.LineupLedger::said($placement, $all);
         });
@@ -95,10 +96,9 @@ final readonly class MoveLineup
 
     private function clear(Journal $journal, int $lineup): void
     {
-        foreach (['filters', 'filter_changes'] as $table) {
-            foreach (DB::table($table)->where('lineup_id', $lineup)->pluck('id') as $id) {
-                $journal->delete($table, (int) $id);
-            }
+        foreach ([Filter::class, FilterChange::class] as $model) {
+            $ids = $model::query()->where('lineup_id', $lineup)->pluck('id');
+            $ids->each(fn (int $id) => $journal->delete($model, $id));
         }
     }
 }

@@ -39,6 +39,8 @@ use Lokum\Vocabulary\TermOrder;
  */
 final class Definition extends Model
 {
+    use Versioned;
+
     /** The definition that the known column "brand" leads to. */
     public const BRAND = 'brand';
 

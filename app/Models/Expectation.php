@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $definition_id
  * @property bool $expected
  */
-final class Expectation extends Model
+final class Expectation extends Model implements OfDefinition
 {
     public $timestamps = false;
 

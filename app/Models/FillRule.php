@@ -20,8 +20,10 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  * @property int $version
  * @property-read Definition $definition
  */
-final class FillRule extends Model
+final class FillRule extends Model implements OfDefinition
 {
+    use Versioned;
+
     protected $guarded = [];
 
     /** @return BelongsTo<Definition, $this> */

@@ -34,6 +34,8 @@ use Lokum\Vocabulary\Kind;
  */
 final class Filter extends Model
 {
+    use Versioned;
+
     private const COLUMNS = ['title', 'control', 'combine', 'empty_terms', 'open', 'step', 'unit'];
 
     protected $guarded = [];

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class FilterChange extends Model
 {
+    use Versioned;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

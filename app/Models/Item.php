@@ -29,6 +29,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Item extends Model
 {
+    use Versioned;
+
     protected $guarded = [];
 
     /** @return BelongsTo<Category, $this> */

@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Lineup extends Model
 {
+    use Versioned;
+
     protected $guarded = [];
 
     /** @var array<string, string> */

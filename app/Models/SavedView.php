@@ -15,6 +15,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class SavedView extends Model
 {
+    use Versioned;
+
     protected $table = 'views';
 
     protected $guarded = [];

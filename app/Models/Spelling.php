@@ -19,7 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $reading_id that it came with; null: by hand
  * @property bool $settled whether somebody has decided on it, or nobody has to
  */
-final class Spelling extends Model
+final class Spelling extends Model implements OfDefinition
 {
     public $timestamps = false;
 

@@ -23,8 +23,10 @@ use Lokum\Vocabulary\Look;
  * @property int $version
  * @property-read Definition $definition
  */
-final class Umbrella extends Model
+final class Umbrella extends Model implements OfDefinition
 {
+    use Versioned;
+
     /** Terms are numbered by their value; umbrellas come behind all of these. */
     public const TERM = 1_000_000_000;
 

@@ -29,8 +29,10 @@ use Lokum\Vocabulary\Look;
  * @property int $version
  * @property-read Definition $definition
  */
-final class Value extends Model
+final class Value extends Model implements OfDefinition
 {
+    use Versioned;
+
     protected $table = 'attribute_values';
 
     protected $guarded = [];

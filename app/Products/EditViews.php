@@ -41,9 +41,9 @@ final readonly class EditViews
         return $this->ledger->record('Products', function (Journal $journal) use ($name, $json): string {
             $known = SavedView::query()->where('name', $name)->value('id');
             if ($known === null) {
-                $journal->insert('views', ['name' => $name, 'query' => $json]);
+                $journal->insert(SavedView::class, ['name' => $name, 'query' => $json]);
             } else {
-                $journal->update('views', $known, ['query' => $json]);
+                $journal->update(SavedView::class, $known, ['query' => $json]);
             }
 
             return "Saved the view {$name}";
@@ -53,7 +53,7 @@ final readonly class EditViews
     public function remove(SavedView $view): ?Change
     {
         return $this->ledger->record('Products', function (Journal $journal) use ($view): string {
-            $journal->delete('views', $view->id);
+            $journal->delete(SavedView::class, $view->id);
 
             return "Removed the view {$view->name}";
         });

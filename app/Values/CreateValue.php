@@ -7,7 +7,7 @@ namespace App\Values;
 use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Definition;
-use App\Models\Umbrella;
+use App\Models\Spelling;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
@@ -47,29 +47,10 @@ final readonly class CreateValue
         if ($known !== null) {
             throw new Refused("\"{$label}\" is {$known->label} already.", 'label');
         }
-        $value = self::row($journal, $definition, $label);
+        $value = (new ValueMaker($definition, $journal))->make($label);
         self::ownSpelling($journal, $definition, $value, $label);
 
         return $value;
-    }
-
-    /**
-     * The value alone, for spellings that are there already.
-     *
-     * @param  int|null  $umbrella  that it goes under; the one of its name when left out
-     */
-    public static function row(Journal $journal, Definition $definition, string $text, ?int $umbrella = null): int
-    {
-        $label = Label::of($text);
-
-        return $journal->insert('attribute_values', [
-            'definition_id' => $definition->id,
-            'label' => $label,
-            'slug' => TermNames::slug($definition, $label),
-            'look' => FirstLook::wearsColors($definition) ? FirstLook::fromName($label) : null,
-            // Shoppers would read its name twice if it stood beside the umbrella.
-            'umbrella_id' => $umbrella ?? Umbrella::named($definition, $label)?->id,
-        ]);
     }
 
     /** The spelling equal to a value's label; it is made where the value has come by its label otherwise. */
@@ -80,7 +61,7 @@ final readonly class CreateValue
             ->where('text', $label)
             ->first(['id', 'value_id']);
         if ($own === null) {
-            return $journal->insert('spellings', [
+            return $journal->insert(Spelling::class, [
                 'definition_id' => $definition->id,
                 'text' => $label,
                 'key' => StrictKey::of($label),

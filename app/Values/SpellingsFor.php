@@ -6,6 +6,7 @@ namespace App\Values;
 
 use App\History\Journal;
 use App\Models\Definition;
+use App\Models\Spelling;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
 use Lokum\Text\StrictKey;
@@ -89,11 +90,11 @@ final class SpellingsFor
         }
         $reading = SpellingReading::of($this->definition->kind, $this->definition->unit, $text);
 
-        return $journal->insert('spellings', [
+        return $journal->insert(Spelling::class, [
             'definition_id' => $this->definition->id,
             'text' => $text,
             'key' => StrictKey::of($text),
-            'value_id' => $this->flag($reading),
+            'value_id' => FlagValues::said($this->definition, $reading),
             'number' => $reading->number,
         ]);
     }
@@ -128,7 +129,9 @@ final class SpellingsFor
         }
         $number = $this->wait($text);
 
-        return [$number, $this->flag(SpellingReading::of($this->definition->kind, $this->definition->unit, $text)) ?? -$number];
+        $reading = SpellingReading::of($this->definition->kind, $this->definition->unit, $text);
+
+        return [$number, FlagValues::said($this->definition, $reading) ?? -$number];
     }
 
     private function wait(string $text): int
@@ -137,15 +140,5 @@ final class SpellingsFor
         $this->waiting[$number] = $text;
 
         return $number;
-    }
-
-    private function flag(SpellingReading $reading): ?int
-    {
-        return $reading->flag === null
-            ? null
-            : $this->definition
-                ->values()
-                ->where('slug', $reading->flag ? 'yes' : 'no')
-                ->value('id');
     }
 }

@@ -48,17 +48,23 @@ final class TermNames
      */
     public static function slug(Definition $definition, string $label, array $inside = []): string
     {
-        return Slug::unique(
-            $label,
-            fn (string $slug): bool => Umbrella::query()
-                ->where('definition_id', $definition->id)
-                ->where('slug', $slug)
-                ->exists() ||
-                Value::query()
-                    ->where('definition_id', $definition->id)
-                    ->where('slug', $slug)
-                    ->whereNotIn('id', $inside)
-                    ->exists(),
+        $taken = self::taken($definition, $inside);
+
+        return Slug::unique($label, fn (string $slug): bool => isset($taken[$slug]));
+    }
+
+    /**
+     * @param  list<int>  $inside  values that end as terms
+     * @return array<string, true> addresses of the attribute's terms, and of those that ended and lead somewhere
+     */
+    public static function taken(Definition $definition, array $inside = []): array
+    {
+        return array_fill_keys(
+            [
+                ...Value::query()->where('definition_id', $definition->id)->whereNotIn('id', $inside)->pluck('slug')->all(),
+                ...Umbrella::query()->where('definition_id', $definition->id)->pluck('slug')->all(),
+            ],
+            true,
         );
     }
 

@@ -47,7 +47,7 @@ final readonly class ChangeValues
             foreach ($values as $value) {
                 $changes = self::changes($deed, $value);
                 if ($changes !== []) {
-                    $journal->update('attribute_values', $value->id, $changes);
+                    $journal->update(Value::class, $value->id, $changes);
                     $changed[] = $value->label;
                 }
             }

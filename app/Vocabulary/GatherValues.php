@@ -129,14 +129,14 @@ final readonly class GatherValues
     {
         $id =
             Umbrella::named($definition, $label)->id ??
-            $journal->insert('umbrellas', [
+            $journal->insert(Umbrella::class, [
                 'definition_id' => $definition->id,
                 'label' => $label,
                 'slug' => TermNames::slug($definition, $label, array_map(fn (Value $value): int => $value->id, $values)),
                 'look' => FirstLook::wearsColors($definition) ? FirstLook::fromName($label) ?? $values[0]->look : null,
             ]);
         foreach ($values as $value) {
-            $journal->update('attribute_values', $value->id, ['umbrella_id' => $id]);
+            $journal->update(Value::class, $value->id, ['umbrella_id' => $id]);
         }
         Newcomer::settle($journal, array_map(fn (Value $value): int => $value->id, $values));
     }
@@ -174,10 +174,10 @@ final readonly class GatherValues
 
         return $this->ledger->record('Values', function (Journal $journal) use ($definition, $values, $staying): string {
             foreach ($values as $value) {
-                $journal->update('attribute_values', $value->id, ['umbrella_id' => null]);
+                $journal->update(Value::class, $value->id, ['umbrella_id' => null]);
                 foreach ($staying->where('slug', $value->slug) as $umbrella) {
                     // The value has its address back.
-                    $journal->update('umbrellas', $umbrella->id, ['slug' => TermNames::slug($definition, $umbrella->label)]);
+                    $journal->update(Umbrella::class, $umbrella->id, ['slug' => TermNames::slug($definition, $umbrella->label)]);
                 }
             }
             $this->dropEmpty($journal, $definition);
@@ -209,7 +209,7 @@ final readonly class GatherValues
             if ($umbrella->refresh()->version !== $version) {
                 throw Refused::changedMeanwhile($umbrella->label);
             }
-            $journal->update('umbrellas', $umbrella->id, ['label' => $label, 'look' => $look->toJson()]);
+            $journal->update(Umbrella::class, $umbrella->id, ['label' => $label, 'look' => $look->toJson()]);
 
             return "Changed the umbrella {$label} ({$umbrella->definition->label})";
         });
@@ -242,7 +242,7 @@ final readonly class GatherValues
                 ->whereNotExists(fn ($query) => $query->from('attribute_values')->whereColumn('umbrella_id', 'umbrellas.id'))
                 ->pluck('id') as $id
         ) {
-            $journal->delete('umbrellas', $id);
+            $journal->delete(Umbrella::class, $id);
         }
     }
 }

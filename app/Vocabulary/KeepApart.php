@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\KeptApart;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
@@ -42,7 +43,7 @@ final readonly class KeepApart
         foreach ($ids as $n => $one) {
             foreach (array_slice($ids, $n + 1) as $other) {
                 if (! DB::table('kept_apart')->where('one_id', $one)->where('other_id', $other)->exists()) {
-                    $journal->insert('kept_apart', ['definition_id' => $definition->id, 'one_id' => $one, 'other_id' => $other]);
+                    $journal->insert(KeptApart::class, ['definition_id' => $definition->id, 'one_id' => $one, 'other_id' => $other]);
                 }
             }
         }

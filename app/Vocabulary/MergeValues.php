@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Spelling;
 use App\Models\Value;
 use App\Support\Refused;
 use App\Values\CreateValue;
@@ -61,7 +62,7 @@ final readonly class MergeValues
                 if ($other !== null && $other->id !== $plan->keep->id) {
                     throw new Refused("\"{$name}\" is what {$other->label} is called or spelled. Merge that one too.", 'label');
                 }
-                $journal->update('attribute_values', $plan->keep->id, ['label' => $name]);
+                $journal->update(Value::class, $plan->keep->id, ['label' => $name]);
                 CreateValue::ownSpelling($journal, $definition, $plan->keep->id, $name);
             }
 
@@ -92,14 +93,14 @@ final readonly class MergeValues
         $ids = [$plan->keep->id, ...array_map(fn (KnownValue $value): int => $value->id, $plan->moved)];
         $shown = Value::query()->whereKey($ids)->where('held', false)->exists() || Newcomer::waits($plan->keep->id);
         foreach ($plan->moves() as $spelling => $value) {
-            $journal->update('spellings', $spelling, ['value_id' => $value, 'settled' => 1]);
+            $journal->update(Spelling::class, $spelling, ['value_id' => $value, 'settled' => 1]);
         }
         Newcomer::settle($journal, [$plan->keep->id]);
         if ($shown) {
-            $journal->update('attribute_values', $plan->keep->id, ['held' => 0, 'retired' => 0]);
+            $journal->update(Value::class, $plan->keep->id, ['held' => 0, 'retired' => 0]);
         }
         foreach ($plan->moved as $value) {
-            $journal->update('attribute_values', $value->id, ['merged_into' => $plan->keep->id]);
+            $journal->update(Value::class, $value->id, ['merged_into' => $plan->keep->id]);
         }
     }
 

@@ -13,7 +13,7 @@ use App\Models\Definition;
 use App\Models\Spelling;
 use App\Models\Value;
 use App\Support\Refused;
-use App\Values\CreateValue;
+use App\Values\ValueMaker;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\StrictKey;
 
@@ -76,7 +76,7 @@ final readonly class MoveSpelling
             $from = Value::query()->findOrFail($spelling->value_id);
             $target = $to->id ?? $this->own($journal, $definition, $spelling);
             foreach ($this->together($spelling) as $one) {
-                $journal->update('spellings', $one->id, ['value_id' => $target, 'settled' => 1]);
+                $journal->update(Spelling::class, $one->id, ['value_id' => $target, 'settled' => 1]);
             }
 
             return 'Took the spelling "'.
@@ -98,12 +98,12 @@ final readonly class MoveSpelling
             ->get()
             ->first(fn (Value $value): bool => StrictKey::of($value->label) === $spelling->key);
         if ($was !== null) {
-            $journal->update('attribute_values', $was->id, ['merged_into' => null]);
+            $journal->update(Value::class, $was->id, ['merged_into' => null]);
 
             return $was->id;
         }
 
-        return CreateValue::row($journal, $definition, $spelling->text);
+        return (new ValueMaker($definition, $journal))->make($spelling->text);
     }
 
     /** @param  list<Spelling>  $spellings */

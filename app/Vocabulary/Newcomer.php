@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Vocabulary;
 
 use App\History\Journal;
+use App\Models\Spelling;
 use App\Models\Value;
 use Illuminate\Support\Facades\DB;
 
@@ -52,7 +53,7 @@ final readonly class Newcomer
     public static function settle(Journal $journal, array $values): void
     {
         foreach (DB::table('spellings')->whereIn('value_id', $values)->where('settled', false)->pluck('id') as $id) {
-            $journal->update('spellings', (int) $id, ['settled' => 1]);
+            $journal->update(Spelling::class, (int) $id, ['settled' => 1]);
         }
     }
 

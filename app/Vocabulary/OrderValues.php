@@ -8,6 +8,7 @@ use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Value;
 use Lokum\Vocabulary\TermOrder;
 
 /** Chooses the order of an attribute's values; by hand, also the place of each. */
@@ -25,10 +26,10 @@ final readonly class OrderValues
                 $standing = array_map(fn (ValueRow $row): int => $row->value->id, $this->table->of($definition));
                 $first = array_values(array_intersect($ids, $standing));
                 foreach ([...$first, ...array_diff($standing, $first)] as $i => $id) {
-                    $journal->update('attribute_values', $id, ['position' => $i + 1]);
+                    $journal->update(Value::class, $id, ['position' => $i + 1]);
                 }
             }
-            $journal->update('definitions', $definition->id, ['term_order' => $order->value]);
+            $journal->update(Definition::class, $definition->id, ['term_order' => $order->value]);
 
             return "Ordered {$definition->label} {$order->label()}";
         });

@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Spelling;
 use App\Support\Refused;
 use App\Values\SpellingReading;
 use Illuminate\Support\Facades\DB;
@@ -37,7 +38,7 @@ final readonly class RepairSpellings
                 if ($reading->problem !== null) {
                     throw new Refused("{$definition->label}: {$reading->problem}.", "read_as.{$id}");
                 }
-                $journal->update('spellings', (int) $id, [
+                $journal->update(Spelling::class, (int) $id, [
                     'read_as' => $text,
                     'problem' => null,
                     'number' => $reading->number,

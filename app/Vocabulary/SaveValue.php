@@ -58,7 +58,7 @@ final readonly class SaveValue
             }
             $before = $value->label;
             $journal->update(
-                'attribute_values',
+                Value::class,
                 $value->id,
                 [
                     'label' => $label,

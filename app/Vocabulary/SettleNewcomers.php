@@ -9,6 +9,8 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Spelling;
+use App\Models\Value;
 use App\Support\Refused;
 
 /** Decides on newcomers, one or many at once: the same as a value that was there, under an umbrella, or a value of its own. */
@@ -72,7 +74,7 @@ final readonly class SettleNewcomers
             foreach ($gathers as $label => $values) {
                 GatherValues::write($journal, $definition, (string) $label, array_values($values));
                 foreach ($values as $value) {
-                    $journal->update('attribute_values', $value->id, ['held' => 0]);
+                    $journal->update(Value::class, $value->id, ['held' => 0]);
                 }
             }
 
@@ -90,10 +92,10 @@ final readonly class SettleNewcomers
     private function keep(Journal $journal, Definition $definition, Newcomer $newcomer): void
     {
         if ($newcomer->resolved) {
-            $journal->update('spellings', $newcomer->spelling, ['settled' => 1]);
+            $journal->update(Spelling::class, $newcomer->spelling, ['settled' => 1]);
         } else {
             Newcomer::settle($journal, [$newcomer->value->id]);
-            $journal->update('attribute_values', $newcomer->value->id, ['held' => 0]);
+            $journal->update(Value::class, $newcomer->value->id, ['held' => 0]);
             if ($newcomer->same !== null) {
                 KeepApart::write($journal, $definition, [$newcomer->value->id, $newcomer->same->id]);
             }

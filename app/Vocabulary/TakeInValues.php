@@ -9,12 +9,15 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Spelling;
 use App\Models\Umbrella;
+use App\Models\Value;
 use App\Support\Refused;
 use App\Values\CreateValue;
 use App\Values\FindValue;
 use App\Values\FirstLook;
 use App\Values\TermNames;
+use App\Values\ValueMaker;
 use Illuminate\Support\Facades\DB;
 use InvalidArgumentException;
 use Lokum\Feed\CsvFile;
@@ -131,6 +134,7 @@ final readonly class TakeInValues
         ];
         $values = [];
         $umbrellas = [];
+        $maker = new ValueMaker($definition, $journal);
         foreach ($rows as $row) {
             $key = StrictKey::of($row['value']);
             $label = Label::of($row['umbrella']);
@@ -139,16 +143,16 @@ final readonly class TakeInValues
             }
             $umbrella = $umbrellas[$label] ?? null;
             $values[$key] ??=
-                FindValue::known($definition, $row['value'])->id ?? $this->made($journal, $definition, $row, $umbrella, $figures);
+                FindValue::known($definition, $row['value'])->id ?? $this->made($journal, $maker, $definition, $row, $umbrella, $figures);
             if ($umbrella !== null) {
-                $journal->update('attribute_values', $values[$key], ['umbrella_id' => $umbrella]);
+                $journal->update(Value::class, $values[$key], ['umbrella_id' => $umbrella]);
             }
             $known = DB::table('spellings')
                 ->where('definition_id', $definition->id)
                 ->where('text', $row['spelling'])
                 ->first(['id', 'value_id']);
             if ($known === null) {
-                $journal->insert('spellings', [
+                $journal->insert(Spelling::class, [
                     'definition_id' => $definition->id,
                     'text' => $row['spelling'],
                     'key' => StrictKey::of($row['spelling']),
@@ -156,7 +160,7 @@ final readonly class TakeInValues
                 ]);
                 $figures['spellings']++;
             } elseif ($known->value_id !== $values[$key]) {
-                $journal->update('spellings', $known->id, ['value_id' => $values[$key]]);
+                $journal->update(Spelling::class, $known->id, ['value_id' => $values[$key]]);
                 $figures['moved']++;
             }
         }
@@ -168,12 +172,14 @@ final readonly class TakeInValues
      * @param  array<string, string>  $row
      * @param  array{values: int, spellings: int, moved: int, umbrellas: int}  $figures
      */
-    private function made(Journal $journal, Definition $definition, array $row, ?int $umbrella, array &$figures): int
-    {
-        $id = CreateValue::row($journal, $definition, $row['value'], $umbrella);
-        CreateValue::ownSpelling($journal, $definition, $id, $row['value']);
-        $figures['values']++;
-        $figures['spellings']++;
+    private function made(
+        Journal $journal,
+        ValueMaker $maker,
+        Definition $definition,
+        array $row,
+        ?int $umbrella,
+        array &$figures,
+    ): int {
         try {
             $look = new Look(
                 array_values(array_filter(preg_split('/[\s,;|]+/', strtolower($row['colors'])) ?: [])),
@@ -183,9 +189,10 @@ final readonly class TakeInValues
         } catch (InvalidArgumentException $why) {
             throw new Refused("{$row['value']}: {$why->getMessage()}");
         }
-        if ($look->toJson() !== null) {
-            $journal->update('attribute_values', $id, ['look' => $look->toJson()]);
-        }
+        $id = $maker->make($row['value'], $umbrella, look: $look->toJson());
+        CreateValue::ownSpelling($journal, $definition, $id, $row['value']);
+        $figures['values']++;
+        $figures['spellings']++;
 
         return $id;
     }
@@ -199,7 +206,7 @@ final readonly class TakeInValues
         }
         $figures['umbrellas']++;
 
-        return $journal->insert('umbrellas', [
+        return $journal->insert(Umbrella::class, [
             'definition_id' => $definition->id,
             'label' => $label,
             'slug' => TermNames::slug($definition, $label),
