@@ -6,6 +6,7 @@ namespace App\Access;
 
 use App\History\Ledger;
 use App\Models\Role;
+use App\Models\Room;
 use App\Models\User;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
@@ -14,8 +15,6 @@ use Illuminate\Support\Facades\Session;
 /** Gives people access, changes it and takes it away. Each is entered in History, and ends the sessions that it is about. */
 final readonly class EditPeople
 {
-    public const ROOM = 'Access';
-
     public function __construct(private Ledger $ledger)
     {
     }
@@ -29,7 +28,7 @@ final readonly class EditPeople
                 'password' => $password,
                 'role' => $role,
             ]);
-            $this->ledger->note(self::ROOM, "Gave {$name} ({$email}) access as {$role->value}");
+            $this->ledger->note(Room::Access, "Gave {$name} ({$email}) access as {$role->value}");
 
             return $user;
         });
@@ -48,7 +47,7 @@ final readonly class EditPeople
                 $password === null ? null : "gave {$name} a new password",
             ]);
             if ($said !== []) {
-                $this->ledger->note(self::ROOM, ucfirst(implode(' and ', $said)));
+                $this->ledger->note(Room::Access, ucfirst(implode(' and ', $said)));
             }
 
             return $said !== [];
@@ -64,7 +63,7 @@ final readonly class EditPeople
             $user->refresh();
             $this->keepAManager($user, null);
             $user->delete();
-            $this->ledger->note(self::ROOM, "Took away the access of {$user->name} ({$user->email})");
+            $this->ledger->note(Room::Access, "Took away the access of {$user->name} ({$user->email})");
         });
         $this->endSessions($user);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Access;
 
 use App\History\Ledger;
+use App\Models\Room;
 use App\Models\User;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -29,7 +30,7 @@ final class SignInController
         if (! Auth::attempt(['email' => $email, 'password' => $request->string('password')->toString()])) {
             if (Cache::add("failed:{$request->ip()}:{$email}", true, self::NOTED_EVERY)) {
                 $ledger->note(
-                    EditPeople::ROOM,
+                    Room::Access,
                     'A sign-in failed: '.mb_strimwidth($email, 0, 100, '…').", from {$request->ip()}",
                 );
             }

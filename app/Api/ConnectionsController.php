@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\Api;
 
-use App\Access\EditPeople;
 use App\History\Ledger;
 use App\Models\Delivery;
 use App\Models\Edition;
 use App\Models\Receiver;
+use App\Models\Room;
 use App\Models\Token;
 use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
@@ -54,7 +54,7 @@ final class ConnectionsController
         $days = in_array($request->integer('days'), self::DAYS, true) ? $request->integer('days') : null;
         $secret = Token::issue($name, $days);
         $this->ledger->note(
-            EditPeople::ROOM,
+            Room::Access,
             "Made a token for {$name}, ".($days === null ? 'without an end' : "for {$days} days"),
         );
 
@@ -67,7 +67,7 @@ final class ConnectionsController
     public function removeToken(Token $token): RedirectResponse
     {
         $token->delete();
-        $this->ledger->note(EditPeople::ROOM, "Took away the token of {$token->name}");
+        $this->ledger->note(Room::Access, "Took away the token of {$token->name}");
 
         return redirect()
             ->route('outside')
@@ -83,7 +83,7 @@ final class ConnectionsController
         }
         $secret = $standIn ? self::STAND_IN_SECRET : bin2hex(random_bytes(20));
         Receiver::query()->create(['url' => $url, 'secret' => $secret]);
-        $this->ledger->note(EditPeople::ROOM, "Notices go to {$url}");
+        $this->ledger->note(Room::Access, "Notices go to {$url}");
 
         return redirect()
             ->route('outside')
@@ -94,7 +94,7 @@ final class ConnectionsController
     public function removeReceiver(Receiver $receiver): RedirectResponse
     {
         $receiver->delete();
-        $this->ledger->note(EditPeople::ROOM, "No more notices go to {$receiver->url}");
+        $this->ledger->note(Room::Access, "No more notices go to {$receiver->url}");
 
         return redirect()
             ->route('outside')

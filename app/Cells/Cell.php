@@ -4,12 +4,18 @@ declare(strict_types=1);
 
 namespace App\Cells;
 
+use App\Models\Origin;
 use Lokum\Vocabulary\Look;
 
-/** One value of one product or variant. Its origin: 0 a feed, -1 by hand, else the fill rule. */
+/** One value of one product or variant, and who gave it. */
 final readonly class Cell
 {
     public Look $look;
+
+    public Origin $origin;
+
+    /** The fill rule that gave it. */
+    public ?int $rule;
 
     public function __construct(
         public string $text,
@@ -19,8 +25,10 @@ final readonly class Cell
         public ?float $number,
         public ?string $problem,
         public int $spelling,
-        public int $origin,
+        int $origin,
     ) {
+        $this->origin = Origin::of($origin);
+        $this->rule = $this->origin === Origin::Rule ? $origin : null;
         $this->look = Look::fromJson($look);
     }
 

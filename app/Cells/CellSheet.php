@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Cells;
 
 use App\Models\Definition;
+use App\Models\Origin;
 use App\Values\SpellingsFor;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Level;
@@ -151,7 +152,7 @@ final readonly class CellSheet
             [$this->definition->id],
         );
         DB::insert(
-            'INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, -1 FROM temp.due d
+            'INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, '.Origin::HAND.' FROM temp.due d
                 LEFT JOIN (SELECT DISTINCT item_id, token FROM temp.held) h ON h.item_id = d.item_id AND h.token = d.token
                 WHERE h.item_id IS NULL',
             [$this->definition->id],

@@ -9,6 +9,7 @@ use App\History\Journal;
 use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
+use App\Models\Room;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
@@ -36,7 +37,7 @@ final readonly class ChangeCells
     {
         ManagersOnly::allow($change->definition->id);
 
-        return $this->ledger->record('Products', function (Journal $journal) use ($chosen, $change, $versions, $counted): string {
+        return $this->ledger->record(Room::Products, function (Journal $journal) use ($chosen, $change, $versions, $counted): string {
             foreach (
                 DB::table('items')
                     ->whereIn('id', array_keys($versions))

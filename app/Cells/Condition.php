@@ -10,6 +10,7 @@ use App\Catalog\ItemsOfLevel;
 use App\Models\Definition;
 use App\Models\Feed;
 use App\Models\Item;
+use App\Models\Origin;
 use App\Models\Umbrella;
 use App\Models\Value;
 use App\Support\Refused;
@@ -29,7 +30,11 @@ final readonly class Condition
 
     private const LONGEST = 1000;
 
-    private const ORIGINS = ['feed' => '= 0', 'hand' => '= -1', 'rule' => '> 0'];
+    private const ORIGINS = [
+        'feed' => '= '.Origin::FEED,
+        'hand' => '= '.Origin::HAND,
+        'rule' => Origin::BY_RULE,
+    ];
 
     /** Items of the definition's level whose cells fulfil something, as the ids of their products. */
     private const CARRY =

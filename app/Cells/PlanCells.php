@@ -6,6 +6,7 @@ namespace App\Cells;
 
 use App\History\CellMoves;
 use App\Models\Definition;
+use App\Models\Origin;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
@@ -52,7 +53,7 @@ final readonly class PlanCells
     {
         $spared = array_filter([
             $this->change->emptyOnly ? 'SELECT item_id FROM temp.held' : null,
-            $this->change->spareHand ? 'SELECT item_id FROM temp.held WHERE origin = -1' : null,
+            $this->change->spareHand ? 'SELECT item_id FROM temp.held WHERE origin = '.Origin::HAND : null,
         ]);
         foreach ($spared as $which) {
             DB::delete("DELETE FROM temp.targets WHERE item_id IN ({$which})");
@@ -141,7 +142,7 @@ final readonly class PlanCells
             $change,
             $this->items - $change - $skipped,
             (int) DB::scalar('SELECT COUNT(DISTINCT item_id) FROM temp.going'),
-            (int) DB::scalar('SELECT COUNT(DISTINCT item_id) FROM temp.going WHERE origin = -1'),
+            (int) DB::scalar('SELECT COUNT(DISTINCT item_id) FROM temp.going WHERE origin = '.Origin::HAND),
             $skipped,
             $this->sheet->spellings->newValues(),
             array_slice($unread, 0, 50, true),

@@ -23,7 +23,7 @@ final class UndoCommand extends Command
                 'took_back' => [
                     'change' => $change->id,
                     'summary' => $change->summary,
-                    'room' => $change->room,
+                    'room' => $change->room->value,
                     'at' => $change->created_at->toIso8601String(),
                 ],
                 'change' => $done->id,

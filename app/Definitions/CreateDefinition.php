@@ -7,6 +7,7 @@ namespace App\Definitions;
 use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\State;
 use App\Support\Refused;
 use App\Values\FlagValues;
@@ -29,7 +30,7 @@ final readonly class CreateDefinition
             }
         }
         $id = 0;
-        $this->ledger->record('Definitions', function (Journal $journal) use ($form, &$id): string {
+        $this->ledger->record(Room::Definitions, function (Journal $journal) use ($form, &$id): string {
             $id = $journal->insert(Definition::class, $form->about() + NewDefinition::row($form->column(), State::Accepted, null));
             FlagValues::make(Definition::query()->whereKey($id)->firstOrFail(), $journal);
 

@@ -15,6 +15,7 @@ use App\Models\FillRule;
 use App\Models\Filter;
 use App\Models\Heading;
 use App\Models\KeptApart;
+use App\Models\Room;
 use App\Models\Spelling;
 use App\Models\State;
 use App\Models\Umbrella;
@@ -61,7 +62,7 @@ final readonly class EndDefinition
     {
         ManagersOnly::allow($definition->id);
 
-        return $this->ledger->record('Definitions', function (Journal $journal) use ($definition): string {
+        return $this->ledger->record(Room::Definitions, function (Journal $journal) use ($definition): string {
             $this->rows($journal, Filter::class, $definition);
             $this->rows($journal, Expectation::class, $definition);
             foreach (FillRule::query()->where('definition_id', $definition->id)->pluck('id') as $id) {
@@ -81,7 +82,7 @@ final readonly class EndDefinition
             throw new Refused('Brand is known to every feed and cannot be deleted. It can be retired.');
         }
 
-        return $this->ledger->record('Definitions', function (Journal $journal) use ($definition): string {
+        return $this->ledger->record(Room::Definitions, function (Journal $journal) use ($definition): string {
             $journal->cells()->clear();
             DB::insert(
                 'INSERT INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments WHERE definition_id = ?',

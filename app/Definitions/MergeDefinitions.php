@@ -16,6 +16,7 @@ use App\Models\Expectation;
 use App\Models\FillRule;
 use App\Models\Filter;
 use App\Models\Heading;
+use App\Models\Room;
 use App\Models\Spelling;
 use App\Models\State;
 use App\Models\Value;
@@ -56,7 +57,7 @@ final readonly class MergeDefinitions
     {
         $this->allow($keep, $goes);
 
-        return $this->ledger->record('Definitions', function (Journal $journal) use ($keep, $goes): string {
+        return $this->ledger->record(Room::Definitions, function (Journal $journal) use ($keep, $goes): string {
             $figures = $this->write($journal, $keep, $goes, true);
 
             return "Merged {$goes->label} ({$goes->slug}) into {$keep->label}: ".

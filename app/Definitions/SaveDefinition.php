@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\State;
 use App\Support\Refused;
 
@@ -26,7 +27,7 @@ final readonly class SaveDefinition
      */
     public function __invoke(Definition $definition, DefinitionForm $form, State $state, int $version): ?Change
     {
-        return $this->ledger->record('Definitions', function (Journal $journal) use (
+        return $this->ledger->record(Room::Definitions, function (Journal $journal) use (
             $definition,
             $form,
             $state,
@@ -78,7 +79,7 @@ final readonly class SaveDefinition
      */
     public function several(array $ids, State $state): ?Change
     {
-        return $this->ledger->record('Definitions', function (Journal $journal) use ($ids, $state): string {
+        return $this->ledger->record(Room::Definitions, function (Journal $journal) use ($ids, $state): string {
             $definitions = Definition::query()->whereKey($ids)->get();
             foreach ($definitions as $definition) {
                 $journal->update(Definition::class, $definition->id, ['state' => $state->value]);

@@ -10,6 +10,7 @@ use App\Models\Category;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Expectation;
+use App\Models\Room;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
@@ -27,7 +28,7 @@ final readonly class SayExpected
             throw new Refused('A definition that you chose is not there any more. Look at the list again.', 'definitions');
         }
 
-        return $this->ledger->record('Definitions', function (Journal $journal) use ($category, $definitions, $expected): string {
+        return $this->ledger->record(Room::Definitions, function (Journal $journal) use ($category, $definitions, $expected): string {
             foreach ($definitions as $definition) {
                 $row = DB::table('expectations')
                     ->where('category_id', $category?->id)

@@ -9,6 +9,7 @@ use App\History\ItemMoves;
 use App\Models\Definition;
 use App\Models\Feed;
 use App\Models\Heading;
+use App\Models\Origin;
 use Illuminate\Support\Facades\DB;
 use Lokum\Text\Slug;
 use Lokum\Text\StrictKey;
@@ -122,18 +123,21 @@ final class ApplyStaged
         $this->staging->run(sprintf($insert, 'NULL', '', ''), [$this->feed->id, $now, $now]);
         $this->staging->run(sprintf($insert, 'p.id', 'JOIN items p ON p.sku = s.parent', 'NOT'), [$this->feed->id, $now, $now]);
         $this->staging->run(
-            'UPDATE temp.staged_rows SET item_id = (SELECT id FROM items WHERE sku = staged_rows.sku) WHERE changed = 2',
+            'UPDATE temp.staged_rows SET item_id = (SELECT id FROM items WHERE sku = staged_rows.sku) WHERE changed = ?',
+            [RowChange::New->value],
         );
         $this->staging->run(
             'UPDATE temp.staged_rows SET parent_id = (SELECT id FROM items WHERE sku = staged_rows.parent)
-                WHERE parent IS NOT NULL AND changed > 0',
+                WHERE parent IS NOT NULL AND changed <> ?',
+            [RowChange::None->value],
         );
         $moves = new ItemMoves();
-        $moves->noteNew($this->change, 'SELECT item_id AS id FROM temp.staged_rows WHERE changed = 2');
-        $moves->noteBefore($this->change, 'SELECT item_id FROM temp.staged_rows WHERE changed = 1');
+        $moves->noteNew($this->change, 'SELECT item_id AS id FROM temp.staged_rows WHERE changed = '.RowChange::New->value);
+        $moves->noteBefore($this->change, 'SELECT item_id FROM temp.staged_rows WHERE changed = '.RowChange::Changed->value);
         $this->updateChanged($now);
         $this->staging->run(
-            'UPDATE items SET row_hash = s.hash FROM temp.staged_rows s WHERE s.item_id = items.id AND s.same = 0 AND s.changed < 2',
+            'UPDATE items SET row_hash = s.hash FROM temp.staged_rows s WHERE s.item_id = items.id AND s.same = 0 AND s.changed <> ?',
+            [RowChange::New->value],
         );
         ItemMoves::countVariants();
     }
@@ -150,30 +154,31 @@ final class ApplyStaged
             }
         }
         $this->staging->run(
-            'UPDATE items SET '.implode(', ', $sets).' FROM temp.staged_rows s WHERE s.item_id = items.id AND s.changed = 1',
-            [$now],
+            'UPDATE items SET '.implode(', ', $sets).' FROM temp.staged_rows s WHERE s.item_id = items.id AND s.changed = ?',
+            [$now, RowChange::Changed->value],
         );
     }
 
     /** What somebody set by hand stays: the feed's cell for it is passed over. */
     private function assignments(): void
     {
-        $changed = '(SELECT s.item_id, k.definition_id FROM temp.staged_rows s JOIN temp.staged_columns k WHERE s.changed = 1)';
+        $changed = '(SELECT s.item_id, k.definition_id FROM temp.staged_rows s JOIN temp.staged_columns k WHERE s.changed = '.
+            RowChange::Changed->value.')';
         $this->staging->run(
             "CREATE TEMP TABLE cells_before AS SELECT item_id, definition_id, spelling_id, origin FROM assignments
                 WHERE (item_id, definition_id) IN {$changed}",
         );
-        $this->staging->run("DELETE FROM assignments WHERE origin = 0 AND (item_id, definition_id) IN {$changed}");
-        $insert = 'INSERT INTO assignments (item_id, definition_id, spelling_id, origin) SELECT s.item_id, k.definition_id, t.spelling_id, 0
+        $this->staging->run('DELETE FROM assignments WHERE origin = '.Origin::FEED." AND (item_id, definition_id) IN {$changed}");
+        $insert = 'INSERT INTO assignments (item_id, definition_id, spelling_id, origin) SELECT s.item_id, k.definition_id, t.spelling_id, '.Origin::FEED.'
             FROM temp.staged_rows s JOIN temp.staged_cells x ON x.line = s.line JOIN temp.staged_columns k ON k.col = x.col
             JOIN temp.staged_texts t ON t.id = x.text_id WHERE ';
         // A cell that a fill rule had made is the feed's from now on.
-        $taken = ' ON CONFLICT DO UPDATE SET origin = 0 WHERE origin > 0';
-        $this->staging->run($insert.'s.changed = 2'.$taken);
+        $taken = ' ON CONFLICT DO UPDATE SET origin = '.Origin::FEED.' WHERE origin '.Origin::BY_RULE;
+        $this->staging->run($insert.'s.changed = '.RowChange::New->value.$taken);
         $this->staging->run(
             $insert.
-                's.changed = 1 AND NOT EXISTS (SELECT 1 FROM assignments h
-                    WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.origin = -1)'.
+                's.changed = '.RowChange::Changed->value.' AND NOT EXISTS (SELECT 1 FROM assignments h
+                    WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.origin = '.Origin::HAND.')'.
                 $taken,
         );
         // What came with a product goes with it; of products that were there each cell is noted.

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Models\Origin;
 use Lokum\Vocabulary\Level;
 
 /**
@@ -31,7 +32,7 @@ final readonly class JudgeRows
 
     public function refuseNewcomers(): void
     {
-        if ($this->staging->number("SELECT COUNT(*) FROM temp.staged_texts WHERE fate = 'refused'") === 0) {
+        if ($this->staging->number("SELECT COUNT(*) FROM temp.staged_texts WHERE fate = '".TextFate::Refused->value."'") === 0) {
             return;
         }
         foreach ($this->targets as $target) {
@@ -39,7 +40,7 @@ final readonly class JudgeRows
                 "INSERT INTO temp.staged_refusals
                     SELECT s.line, s.sku, ?, '\"' || t.text || '\" is not among its values, and newcomers are refused here'
                 FROM temp.staged_texts t JOIN temp.staged_cells c ON c.text_id = t.id JOIN temp.staged_rows s ON s.line = c.line
-                WHERE t.col = ? AND t.fate = 'refused' GROUP BY s.line",
+                WHERE t.col = ? AND t.fate = '".TextFate::Refused->value."' GROUP BY s.line",
                 [$target->heading, $target->index],
             );
         }
@@ -89,10 +90,10 @@ final readonly class JudgeRows
         $this->staging->run('DELETE FROM temp.staged_texts WHERE id NOT IN (SELECT text_id FROM temp.staged_cells)');
     }
 
-    /** Marks what is new (2), what differs from the catalog (1) and what does not (0). */
+    /** Marks what is new, what differs from the catalog and what does not. */
     public function markChanges(): void
     {
-        $this->staging->run('UPDATE temp.staged_rows SET changed = 2 WHERE item_id IS NULL');
+        $this->staging->run('UPDATE temp.staged_rows SET changed = ? WHERE item_id IS NULL', [RowChange::New->value]);
         $differs = array_map(
             fn (string $field): string => "s.{$field} IS NOT i.{$field}",
             array_filter(self::FIELDS, $this->has(...)),
@@ -102,10 +103,11 @@ final readonly class JudgeRows
         }
         $differs[] = 's.parent IS NOT p.sku';
         $this->staging->run(
-            'UPDATE temp.staged_rows SET changed = 1 WHERE line IN (SELECT s.line FROM temp.staged_rows s JOIN items i ON i.id = s.item_id
+            'UPDATE temp.staged_rows SET changed = ? WHERE line IN (SELECT s.line FROM temp.staged_rows s JOIN items i ON i.id = s.item_id
             LEFT JOIN categories c ON c.id = i.category_id LEFT JOIN items p ON p.id = i.parent_id WHERE s.same = 0 AND ('.
                 implode(' OR ', $differs).
                 '))',
+            [RowChange::Changed->value],
         );
         $this->markChangedCells();
     }
@@ -113,17 +115,19 @@ final readonly class JudgeRows
     private function markChangedCells(): void
     {
         $open =
-            'NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.origin = -1)';
+            'NOT EXISTS (SELECT 1 FROM assignments h WHERE h.item_id = s.item_id AND h.definition_id = k.definition_id AND h.origin = '.
+            Origin::HAND.')';
         $sent = "SELECT s.line AS line, k.definition_id AS d, COALESCE(t.spelling_id, -t.id) AS spelling FROM temp.staged_rows s
             JOIN temp.staged_cells x ON x.line = s.line
             JOIN temp.staged_texts t ON t.id = x.text_id JOIN temp.staged_columns k ON k.col = x.col
             WHERE s.item_id IS NOT NULL AND s.same = 0 AND {$open}";
-        $held = "SELECT s.line AS line, k.definition_id AS d, a.spelling_id AS spelling FROM temp.staged_rows s JOIN temp.staged_columns k
-            JOIN assignments a ON a.item_id = s.item_id AND a.definition_id = k.definition_id AND a.origin = 0
+        $held = 'SELECT s.line AS line, k.definition_id AS d, a.spelling_id AS spelling FROM temp.staged_rows s JOIN temp.staged_columns k
+            JOIN assignments a ON a.item_id = s.item_id AND a.definition_id = k.definition_id AND a.origin = '.Origin::FEED."
             WHERE s.same = 0 AND {$open}";
         foreach (["{$sent} EXCEPT {$held}", "{$held} EXCEPT {$sent}"] as $difference) {
             $this->staging->run(
-                "UPDATE temp.staged_rows SET changed = 1 WHERE changed = 0 AND line IN (SELECT line FROM ({$difference}))",
+                "UPDATE temp.staged_rows SET changed = ? WHERE changed = ? AND line IN (SELECT line FROM ({$difference}))",
+                [RowChange::Changed->value, RowChange::None->value],
             );
         }
     }

@@ -31,9 +31,9 @@ final readonly class JudgeTexts
         if ($definition !== null) {
             $this->staging->run(
                 'UPDATE temp.staged_texts SET (spelling_id, value_id, problem, fate) = (
-                SELECT s.id, s.value_id, s.problem, \'known\' FROM spellings s
+                SELECT s.id, s.value_id, s.problem, ? FROM spellings s
                 WHERE s.definition_id = ? AND s.text = staged_texts.text) WHERE col = ?',
-                [$definition->id, $target->index],
+                [TextFate::Known->value, $definition->id, $target->index],
             );
         }
         $after = 0;
@@ -61,15 +61,15 @@ final readonly class JudgeTexts
             $reading = SpellingReading::of($column->kind, $column->unit, (string) $text['text']);
             $value = $known[$keys[$i]] ?? null;
             $fate = match (true) {
-                $column->kind !== Kind::Choice => 'read',
-                $value !== null => 'resolved',
-                $policy === Policy::Follow => 'new',
-                $policy === Policy::Hold => 'held',
-                $policy === Policy::Refuse => 'refused',
+                $column->kind !== Kind::Choice => TextFate::Read,
+                $value !== null => TextFate::Resolved,
+                $policy === Policy::Follow => TextFate::New,
+                $policy === Policy::Hold => TextFate::Held,
+                $policy === Policy::Refuse => TextFate::Refused,
             };
             $this->staging->run(
                 'UPDATE temp.staged_texts SET key = ?, value_id = ?, number = ?, problem = ?, fate = ? WHERE id = ?',
-                [$keys[$i], $value, $reading->number, $reading->problem, $fate, $text['id']],
+                [$keys[$i], $value, $reading->number, $reading->problem, $fate->value, $text['id']],
             );
         }
     }

@@ -61,7 +61,7 @@ final class NewSpellings
                     'reading_id' => $this->reading,
                     'value_id' => match ($this->definition->kind) {
                         Kind::Choice => $text['value_id'] ??
-                            $this->value((string) $text['key'], (string) $text['text'], $text['fate'] === 'held'),
+                            $this->value((string) $text['key'], (string) $text['text'], $text['fate'] === TextFate::Held->value),
                         Kind::Flag => $text['problem'] === null
                             ? $flags[SpellingReading::of(Kind::Flag, null, (string) $text['text'])->flag ? 'yes' : 'no']
                             : null,

@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\Models\Feed;
 use App\Models\Reading;
 use App\Models\ReadingState;
+use App\Models\Room;
 use App\Support\Refused;
 use Closure;
 use Illuminate\Support\Facades\DB;
@@ -119,7 +120,7 @@ final readonly class ReadFeed
             $feed ??= Feed::query()->create(['name' => $name]);
             $feed->update(['empty' => $map->empty]);
             $change = $this->ledger->note(
-                'Feeds',
+                Room::Feeds,
                 $this->sentence($feed->name, $figures),
                 ['reading' => $reading?->id] + $figures->toKeep(0),
                 hasWayBack: true,

@@ -56,16 +56,16 @@ final readonly class ReadingFigures
             }
         }
         foreach ($byAttribute as $columns) {
-            $in = 'col IN ('.implode(', ', $columns).')';
-            $added = $staging->number("SELECT COUNT(DISTINCT key) FROM temp.staged_texts WHERE {$in} AND fate = 'new'");
-            $values['added'] += $added;
-            $values['held'] += $staging->number(
-                "SELECT COUNT(DISTINCT key) FROM temp.staged_texts WHERE {$in} AND fate = 'held'",
+            $count = fn (string $what, TextFate $fate): int => $staging->number(
+                "SELECT COUNT(DISTINCT {$what}) FROM temp.staged_texts WHERE col IN (".
+                    implode(', ', $columns).
+                    ") AND fate = '{$fate->value}'",
             );
-            $values['resolved'] +=
-                $staging->number("SELECT COUNT(DISTINCT text) FROM temp.staged_texts WHERE {$in} AND fate = 'resolved'") +
-                $staging->number("SELECT COUNT(DISTINCT text) FROM temp.staged_texts WHERE {$in} AND fate = 'new'") -
-                $added;
+            $added = $count('key', TextFate::New);
+            $values['added'] += $added;
+            $values['held'] += $count('key', TextFate::Held);
+            // Further spellings of what is new come to the value that the first of them makes.
+            $values['resolved'] += $count('text', TextFate::Resolved) + $count('text', TextFate::New) - $added;
         }
 
         return new self(
@@ -86,7 +86,11 @@ final readonly class ReadingFigures
             $counts[(int) $row['changed']] = (int) $row['n'];
         }
 
-        return ['added' => $counts[2] ?? 0, 'changed' => $counts[1] ?? 0, 'unchanged' => $counts[0] ?? 0];
+        return [
+            'added' => $counts[RowChange::New->value] ?? 0,
+            'changed' => $counts[RowChange::Changed->value] ?? 0,
+            'unchanged' => $counts[RowChange::None->value] ?? 0,
+        ];
     }
 
     /** @return list<array{line: int, column: string, reason: string}> */

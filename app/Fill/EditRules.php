@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\FillRule;
+use App\Models\Room;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
@@ -21,7 +22,7 @@ final readonly class EditRules
 
     public function add(RuleForm $form): Change
     {
-        return $this->ledger->record('Fill rules', function (Journal $journal) use ($form): string {
+        return $this->ledger->record(Room::FillRules, function (Journal $journal) use ($form): string {
             $id = $journal->insert(
                 FillRule::class,
                 self::row($form) + ['position' => 1 + (int) FillRule::query()->max('position'), 'paused' => 0],
@@ -35,7 +36,7 @@ final readonly class EditRules
     /** @throws Refused when someone else saved it meanwhile */
     public function save(FillRule $rule, RuleForm $form, int $version): ?Change
     {
-        return $this->ledger->record('Fill rules', function (Journal $journal) use ($rule, $form, $version): string {
+        return $this->ledger->record(Room::FillRules, function (Journal $journal) use ($rule, $form, $version): string {
             if ($rule->refresh()->version !== $version) {
                 throw Refused::changedMeanwhile('the rule');
             }
@@ -56,7 +57,7 @@ final readonly class EditRules
     /** A paused rule keeps what it filled and fills nothing more. */
     public function pause(FillRule $rule, bool $paused): ?Change
     {
-        return $this->ledger->record('Fill rules', function (Journal $journal) use ($rule, $paused): string {
+        return $this->ledger->record(Room::FillRules, function (Journal $journal) use ($rule, $paused): string {
             $journal->update(FillRule::class, $rule->id, ['paused' => (int) $paused]);
             if (! $paused) {
                 RunRules::write($journal, $rule->refresh());
@@ -69,7 +70,7 @@ final readonly class EditRules
     /** Takes the rule and everything it filled away. */
     public function remove(FillRule $rule): Change
     {
-        return $this->ledger->record('Fill rules', function (Journal $journal) use ($rule): string {
+        return $this->ledger->record(Room::FillRules, function (Journal $journal) use ($rule): string {
             $gone = $this->withdraw($journal, $rule);
             $journal->delete(FillRule::class, $rule->id);
 
@@ -82,7 +83,7 @@ final readonly class EditRules
     /** @param  list<int>  $ids */
     public function order(array $ids): ?Change
     {
-        return $this->ledger->record('Fill rules', function (Journal $journal) use ($ids): string {
+        return $this->ledger->record(Room::FillRules, function (Journal $journal) use ($ids): string {
             foreach (array_values(array_intersect($ids, FillRule::query()->pluck('id')->all())) as $place => $id) {
                 $journal->update(FillRule::class, $id, ['position' => $place + 1]);
             }

@@ -13,6 +13,7 @@ use App\Models\Category;
 use App\Models\Definition;
 use App\Models\FillRule;
 use App\Models\FillSource;
+use App\Models\Origin;
 use Illuminate\Support\Facades\DB;
 use Lokum\Fill\Bands;
 use Lokum\Fill\WordFinder;
@@ -257,7 +258,7 @@ final class PlanFill
             $fits - $comes - $takenFits,
             $takenFits - $differs,
             $differs,
-            $count("SELECT DISTINCT item_id FROM temp.held WHERE origin = -1 AND item_id IN ({$differ})"),
+            $count('SELECT DISTINCT item_id FROM temp.held WHERE origin = '.Origin::HAND." AND item_id IN ({$differ})"),
             $undecided,
             $this->sheet->spellings->newValues(),
             $this->sheet->samples(),
@@ -287,7 +288,7 @@ final class PlanFill
                             WHERE s.id = ?',
                         [$row->due],
                     ),
-                'hand' => $row->origin === -1,
+                'hand' => (int) $row->origin === Origin::HAND,
             ],
             array_values($rows),
         );

@@ -6,6 +6,7 @@ namespace App\Fill;
 
 use App\Cells\Narrowing;
 use App\Models\FillRule;
+use App\Models\Origin;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
@@ -25,7 +26,7 @@ final readonly class RuleState
     public static function all(): array
     {
         $filled = DB::table('assignments')
-            ->where('origin', '>', 0)
+            ->where('origin', '>', Origin::FEED)
             ->groupBy('origin')
             ->selectRaw('origin, COUNT(DISTINCT item_id) AS n')
             ->pluck('n', 'origin');

@@ -9,6 +9,7 @@ use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Change;
 use App\Models\FillRule;
+use App\Models\Room;
 
 /** Runs fill rules in their order: dry, or for good as one entry of History. */
 final readonly class RunRules
@@ -35,7 +36,7 @@ final readonly class RunRules
             return [null, []];
         }
         $figures = [];
-        $change = $this->ledger->record('Fill rules', function (Journal $journal) use ($only, $rules, &$figures): string {
+        $change = $this->ledger->record(Room::FillRules, function (Journal $journal) use ($only, $rules, &$figures): string {
             foreach ($rules as $rule) {
                 $figures[$rule->id] = self::write($journal, $rule);
             }

@@ -32,7 +32,7 @@ final class HistoryController
             'changes' => $changes,
             'open' => $open,
             'way' => $open === null ? null : WayBack::of($open),
-            'rooms' => Change::query()->distinct()->orderBy('room')->pluck('room'),
+            'rooms' => Change::query()->toBase()->distinct()->orderBy('room')->pluck('room'),
         ]);
     }
 

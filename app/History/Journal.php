@@ -7,6 +7,7 @@ namespace App\History;
 use App\Models\ChangeRow;
 use App\Models\Definition;
 use App\Models\OfDefinition;
+use App\Models\Origin;
 use App\Models\Spelling;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\DB;
@@ -152,7 +153,7 @@ final class Journal
     private function allowCells(string $which): void
     {
         $this->cells();
-        $origin = $this->ofFeeds ? 'origin < 0' : 'origin <= 0';
+        $origin = 'origin IN ('.($this->ofFeeds ? Origin::HAND : Origin::HAND.', '.Origin::FEED).')';
         foreach (DB::select("SELECT DISTINCT definition_id FROM temp.{$which} WHERE {$origin}") as $cell) {
             $this->allow(Spelling::class, ['definition_id' => $cell->definition_id]);
         }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\History;
 
 use App\Models\Change;
+use App\Models\Room;
 use Closure;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
@@ -13,16 +14,16 @@ use Illuminate\Support\Facades\DB;
 final class Ledger
 {
     /**
-     * @param  string  $room  where it happened, for History
+     * @param  Room  $room  where it happened, for History
      * @param  Closure(Journal): string  $act  does the writing and returns what it did, in one sentence
      * @param  int|null  $takesBack  the change whose way back this is
      * @return Change|null null when nothing was written
      */
-    public function record(string $room, Closure $act, ?int $takesBack = null): ?Change
+    public function record(Room $room, Closure $act, ?int $takesBack = null): ?Change
     {
         return DB::transaction(function () use ($room, $act, $takesBack): ?Change {
             $change = $this->entry($room, '', true, $takesBack);
-            $journal = new Journal($change->id, ofFeeds: $takesBack !== null && $room === 'Feeds');
+            $journal = new Journal($change->id, ofFeeds: $takesBack !== null && $room === Room::Feeds);
             $summary = $act($journal);
             if ($journal->isEmpty()) {
                 $change->delete();
@@ -42,7 +43,7 @@ final class Ledger
      *
      * @param  array<string, mixed>  $figures
      */
-    public function note(string $room, string $summary, array $figures = [], bool $hasWayBack = false): Change
+    public function note(Room $room, string $summary, array $figures = [], bool $hasWayBack = false): Change
     {
         return $this->entry($room, $summary, $hasWayBack, null, $figures);
     }
@@ -50,19 +51,19 @@ final class Ledger
     /** A number that rises with every change of the catalog. */
     public function revision(): int
     {
-        return (int) Change::query()->where('room', '!=', 'Access')->max('id');
+        return (int) Change::query()->whereIn('room', Room::those(fn (Room $room): bool => $room->changesCatalog()))->max('id');
     }
 
     /** A number that rises with every change of products, values and definitions; line-ups and editions leave it alone. */
     public function dataRevision(): int
     {
         return (int) Change::query()
-            ->whereNotIn('room', ['Line-ups', 'Publishing', 'Access'])
+            ->whereIn('room', Room::those(fn (Room $room): bool => $room->changesData()))
             ->max('id');
     }
 
     /** @param  array<string, mixed>  $figures */
-    private function entry(string $room, string $summary, bool $hasWayBack, ?int $takesBack, array $figures = []): Change
+    private function entry(Room $room, string $summary, bool $hasWayBack, ?int $takesBack, array $figures = []): Change
     {
         return Change::query()->create([
             'user_id' => Auth::id(),

@@ -10,6 +10,7 @@ use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Change;
 use App\Models\Lineup;
+use App\Models\Room;
 use App\Support\Refused;
 use Closure;
 use Lokum\Lineup\ComposedLineup;
@@ -27,7 +28,7 @@ final readonly class LineupLedger
     /** @param  Closure(Journal, int): string  $act */
     public function record(string $placement, Closure $act): ?Change
     {
-        return $this->ledger->record('Line-ups', function (Journal $journal) use ($placement, $act): string {
+        return $this->ledger->record(Room::LineUps, function (Journal $journal) use ($placement, $act): string {
             $lineup =
                 Lineup::query()->where('placement', $placement)->value('id') ??
                 $journal->insert(Lineup::class, ['placement' => $placement]);

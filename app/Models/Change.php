@@ -14,7 +14,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int|null $user_id
- * @property string $room
+ * @property Room $room
  * @property string $summary
  * @property array<string, mixed>|null $figures
  * @property bool $has_way_back
@@ -49,6 +49,6 @@ final class Change extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['figures' => 'array', 'has_way_back' => 'boolean'];
+        return ['room' => Room::class, 'figures' => 'array', 'has_way_back' => 'boolean'];
     }
 }

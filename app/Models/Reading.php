@@ -58,7 +58,7 @@ final class Reading extends Model
     /** Its entry in History. */
     public function entry(): ?Change
     {
-        return Change::query()->where('room', 'Feeds')->where('figures->reading', $this->id)->first();
+        return Change::query()->where('room', Room::Feeds)->where('figures->reading', $this->id)->first();
     }
 
     /**
@@ -69,7 +69,7 @@ final class Reading extends Model
     {
         $taken = [];
         foreach (
-            Change::query()->where('room', 'Feeds')->whereIn('figures->reading', $readings)->whereNotNull('taken_back_by')->get() as $entry
+            Change::query()->where('room', Room::Feeds)->whereIn('figures->reading', $readings)->whereNotNull('taken_back_by')->get() as $entry
         ) {
             $taken[(int) ($entry->figures['reading'] ?? 0)] = true;
         }

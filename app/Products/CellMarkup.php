@@ -6,6 +6,7 @@ namespace App\Products;
 
 use App\Cells\Cell;
 use App\Models\Definition;
+use App\Models\Origin;
 use App\Support\Cube;
 use Lokum\Vocabulary\Kind;
 
@@ -59,12 +60,12 @@ final class CellMarkup
 
         return $value.
             match (true) {
-                $cell->origin === -1 => '<span class="mark-hand" title="Set by hand: feeds and rules leave it"><span '.
+                $cell->origin === Origin::Hand => '<span class="mark-hand" title="Set by hand: feeds and rules leave it"><span '.
                     'class="sr-only">set by hand</span></span>',
-                $cell->origin > 0 => ' <a class="tag" href="'.
-                    e(route('rules', ['rule' => $cell->origin])).
+                $cell->origin === Origin::Rule => ' <a class="tag" href="'.
+                    e(route('rules', ['rule' => $cell->rule])).
                     '" title="From fill rule '.
-                    $cell->origin.
+                    $cell->rule.
                     '">rule</a>',
                 default => '',
             };

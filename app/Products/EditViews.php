@@ -11,6 +11,7 @@ use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\SavedView;
 use App\Support\Refused;
 use Lokum\Text\Label;
@@ -38,7 +39,7 @@ final readonly class EditViews
         );
         $json = json_encode($kept, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
 
-        return $this->ledger->record('Products', function (Journal $journal) use ($name, $json): string {
+        return $this->ledger->record(Room::Products, function (Journal $journal) use ($name, $json): string {
             $known = SavedView::query()->where('name', $name)->value('id');
             if ($known === null) {
                 $journal->insert(SavedView::class, ['name' => $name, 'query' => $json]);
@@ -52,7 +53,7 @@ final readonly class EditViews
 
     public function remove(SavedView $view): ?Change
     {
-        return $this->ledger->record('Products', function (Journal $journal) use ($view): string {
+        return $this->ledger->record(Room::Products, function (Journal $journal) use ($view): string {
             $journal->delete(SavedView::class, $view->id);
 
             return "Removed the view {$view->name}";

@@ -14,6 +14,7 @@ use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Item;
+use App\Models\Room;
 use App\Support\Refused;
 use App\Values\FindValue;
 use Illuminate\Support\Collection;
@@ -48,7 +49,7 @@ final readonly class TypeCells
     public function __invoke(array $cells, bool $mayMake): array
     {
         $figures = null;
-        $change = $this->ledger->record('Products', function (Journal $journal) use ($cells, $mayMake, &$figures): string {
+        $change = $this->ledger->record(Room::Products, function (Journal $journal) use ($cells, $mayMake, &$figures): string {
             $figures = $this->place($cells, $mayMake, $journal);
 
             return $this->sentence($cells, $figures);

@@ -9,6 +9,7 @@ use App\Draft\DraftTerms;
 use App\History\Ledger;
 use App\Models\Edition;
 use App\Models\Item;
+use App\Models\Room;
 use App\Support\Refused;
 use Closure;
 use Illuminate\Support\Facades\Auth;
@@ -97,7 +98,7 @@ final readonly class Publish
                     'seconds' => round(microtime(true) - $started, 3),
                     'user_id' => Auth::id(),
                     'change_id' => $this->ledger->note(
-                        'Publishing',
+                        Room::Publishing,
                         "Published edition {$number}: ".
                             number_format($figures['products']).
                             ' products, '.

@@ -18,6 +18,9 @@ final class Cube
     /** Contrast from which on a patch stands out by itself. */
     private const SEEN = 1.5;
 
+    /** Pictures that are kept at hand. */
+    private const KEPT = 2000;
+
     /** @var array<string, string> */
     private static array $drawn = [];
 
@@ -31,6 +34,10 @@ final class Cube
         }
         $colors = $look->colors ?? [];
         $letters = $colors === [] ? mb_strtoupper(mb_substr($label, 0, 2)) : '';
+
+        if (count(self::$drawn) >= self::KEPT) {
+            self::$drawn = [];
+        }
 
         return self::$drawn[implode($colors).$letters] ??=
             '<svg viewBox="0 0 16 16" aria-hidden="true">'.

@@ -7,6 +7,7 @@ namespace App\Values;
 use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\Spelling;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
@@ -25,7 +26,7 @@ final readonly class CreateValue
     public function __invoke(Definition $definition, string $label): int
     {
         $id = 0;
-        $this->ledger->record('Values', function (Journal $journal) use ($definition, $label, &$id): string {
+        $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $label, &$id): string {
             $id = self::write($journal, $definition, $label);
 
             return 'New value '.Label::of($label)." ({$definition->label})";

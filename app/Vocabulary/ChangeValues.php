@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\Value;
 use App\Support\Refused;
 use App\Values\FirstLook;
@@ -42,7 +43,7 @@ final readonly class ChangeValues
             throw new Refused('Tick at least one value.');
         }
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $deed, $values, $said): string {
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $deed, $values, $said): string {
             $changed = [];
             foreach ($values as $value) {
                 $changes = self::changes($deed, $value);

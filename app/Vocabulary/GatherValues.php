@@ -13,6 +13,7 @@ use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Filter;
+use App\Models\Room;
 use App\Models\Umbrella;
 use App\Models\Value;
 use App\Support\Refused;
@@ -81,7 +82,7 @@ final readonly class GatherValues
         [$label, $values] = $this->checked($definition, $label, $ids);
         self::allowName($definition, $label, $values);
 
-        return $this->ledger->record('Values', function (Journal $journal) use (
+        return $this->ledger->record(Room::Values, function (Journal $journal) use (
             $definition,
             $label,
             $values,
@@ -106,7 +107,7 @@ final readonly class GatherValues
      */
     public function several(Definition $definition, array $groups): ?Change
     {
-        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $groups): string {
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $groups): string {
             $gathered = 0;
             foreach ($groups as $label => $ids) {
                 [$label, $values] = $this->checked($definition, (string) $label, $ids);
@@ -172,7 +173,7 @@ final readonly class GatherValues
             }
         }
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $values, $staying): string {
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $values, $staying): string {
             foreach ($values as $value) {
                 $journal->update(Value::class, $value->id, ['umbrella_id' => null]);
                 foreach ($staying->where('slug', $value->slug) as $umbrella) {
@@ -205,7 +206,7 @@ final readonly class GatherValues
             TermNames::allow($umbrella->definition, $look->label, [Umbrella::TERM + $umbrella->id], 'look_label');
         }
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($umbrella, $label, $look, $version): string {
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($umbrella, $label, $look, $version): string {
             if ($umbrella->refresh()->version !== $version) {
                 throw Refused::changedMeanwhile($umbrella->label);
             }

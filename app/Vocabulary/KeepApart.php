@@ -10,6 +10,7 @@ use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\KeptApart;
+use App\Models\Room;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 
@@ -29,7 +30,7 @@ final readonly class KeepApart
             throw new Refused('Name at least two values that are different.');
         }
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $labels): string {
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $labels): string {
             self::write($journal, $definition, array_keys($labels));
 
             return 'Kept apart: '.mb_strimwidth(implode(', ', $labels), 0, 120, '…')." ({$definition->label})";

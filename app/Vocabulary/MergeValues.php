@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\Spelling;
 use App\Models\Value;
 use App\Support\Refused;
@@ -109,7 +110,7 @@ final readonly class MergeValues
     {
         ManagersOnly::allow($definition->id);
 
-        return $this->ledger->record('Values', $act) ?? throw new Refused('There was nothing to merge.');
+        return $this->ledger->record(Room::Values, $act) ?? throw new Refused('There was nothing to merge.');
     }
 
     /** @param  list<string>  $labels */

@@ -10,6 +10,7 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\Spelling;
 use App\Models\Value;
 use App\Support\Refused;
@@ -72,7 +73,7 @@ final readonly class MoveSpelling
         if ($to !== null && $to->id === $spelling->value_id) {
             throw new Refused("It belongs to {$to->label} already.", 'to');
         }
-        $change = $this->ledger->record('Values', function (Journal $journal) use ($definition, $spelling, $to): string {
+        $change = $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $spelling, $to): string {
             $from = Value::query()->findOrFail($spelling->value_id);
             $target = $to->id ?? $this->own($journal, $definition, $spelling);
             foreach ($this->together($spelling) as $one) {

@@ -8,6 +8,7 @@ use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\Value;
 use Lokum\Vocabulary\TermOrder;
 
@@ -21,7 +22,7 @@ final readonly class OrderValues
     /** @param  list<int>  $ids  value ids in the order wanted by hand; others follow as they stood */
     public function __invoke(Definition $definition, TermOrder $order, array $ids = []): ?Change
     {
-        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $order, $ids): string {
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $order, $ids): string {
             if ($order === TermOrder::Hand) {
                 $standing = array_map(fn (ValueRow $row): int => $row->value->id, $this->table->of($definition));
                 $first = array_values(array_intersect($ids, $standing));

@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\Spelling;
 use App\Support\Refused;
 use App\Values\SpellingReading;
@@ -28,7 +29,7 @@ final readonly class RepairSpellings
         ManagersOnly::allow($definition->id);
         $flags = $definition->kind === Kind::Flag ? $definition->values()->pluck('id', 'slug')->all() : [];
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $readAs, $flags): string {
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $readAs, $flags): string {
             $texts = [];
             foreach (array_filter(array_map(trim(...), $readAs), fn (string $text): bool => $text !== '') as $id => $text) {
                 $spelling =

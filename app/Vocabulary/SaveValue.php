@@ -7,6 +7,7 @@ namespace App\Vocabulary;
 use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Change;
+use App\Models\Room;
 use App\Models\Value;
 use App\Support\Refused;
 use App\Values\CreateValue;
@@ -45,7 +46,7 @@ final readonly class SaveValue
             }
         }
 
-        return $this->ledger->record('Values', function (Journal $journal) use (
+        return $this->ledger->record(Room::Values, function (Journal $journal) use (
             $value,
             $label,
             $look,

@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\Spelling;
 use App\Models\Value;
 use App\Support\Refused;
@@ -47,7 +48,7 @@ final readonly class SettleNewcomers
             }
         }
         $done = ['merge' => 0, 'gather' => 0, 'keep' => 0];
-        $change = $this->ledger->record('Values', function (Journal $journal) use (
+        $change = $this->ledger->record(Room::Values, function (Journal $journal) use (
             $definition,
             $decisions,
             $waiting,

@@ -9,6 +9,7 @@ use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\Spelling;
 use App\Models\Umbrella;
 use App\Models\Value;
@@ -58,7 +59,7 @@ final readonly class TakeInValues
         ManagersOnly::allow($definition->id);
         $rows = $this->rows($definition, $source);
 
-        return $this->ledger->record('Values', function (Journal $journal) use ($definition, $rows): string {
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $rows): string {
             $figures = $this->write($journal, $definition, $rows);
 
             return "Took in a list for {$definition->label}: ".

@@ -51,7 +51,7 @@ final readonly class Guards
     }
 
     /** Whether the numbers, codes, measures and negations of two values allow that they are the same. */
-    public function allow(Signature $one, Signature $other): bool
+    public function allow(Meaning $one, Meaning $other): bool
     {
         return $one->exact === $other->exact && $one->negated === $other->negated;
     }

@@ -6,16 +6,13 @@ namespace Lokum\LookAlike;
 
 use Lokum\Text\WordForms;
 
-/** What Lokum knows about words before it sees a shop: data files beside this one, each with its source. */
+/**
+ * What is known about words while one list is looked through: the data files beside this one, each with its source, what the shop
+ * has taught, and the forms that words of this very list were brought to.
+ */
 final class Lexicon
 {
     private static ?self $shipped = null;
-
-    /** @var array<string, true>|null */
-    private ?array $words = null;
-
-    /** @var array<string, string>|null one spelling for words that have several */
-    private ?array $spelled = null;
 
     /** @var array<string, true> */
     private array $brought = [];
@@ -35,6 +32,7 @@ final class Lexicon
         private readonly array $abbreviations,
         private readonly array $opposedGroups,
         array $otherPlurals,
+        private readonly WordList $words,
     ) {
         foreach ($opposedGroups as $group => $words) {
             foreach ($words as $word) {
@@ -44,6 +42,7 @@ final class Lexicon
         $this->otherPlurals = array_fill_keys($otherPlurals, true);
     }
 
+    /** What is there before any list is looked through. It learns nothing: whoever reads a list takes a copy of it, {@see taught()}. */
     public static function shipped(): self
     {
         return self::$shipped ??= self::read();
@@ -58,23 +57,22 @@ final class Lexicon
         /** @var list<string> $plurals */
         $plurals = require __DIR__.'/data/plurals.php';
 
-        return new self($abbreviations, $opposed, $plurals);
+        return new self($abbreviations, $opposed, $plurals, new WordList());
     }
 
     /**
-     * The same with what has been learned; that comes first.
+     * A copy for one list, with what has been learned; that comes first.
      *
      * @param  array<string, string>  $abbreviations
      */
     public function taught(array $abbreviations): self
     {
-        return $abbreviations === []
-            ? $this
-            : new self(
-                $abbreviations + $this->abbreviations,
-                $this->opposedGroups,
-                array_map(strval(...), array_keys($this->otherPlurals)),
-            );
+        return new self(
+            $abbreviations + $this->abbreviations,
+            $this->opposedGroups,
+            array_map(strval(...), array_keys($this->otherPlurals)),
+            $this->words,
+        );
     }
 
     /** The words that an abbreviation stands for; other words as they are. */
@@ -86,15 +84,7 @@ final class Lexicon
     /** One spelling of a word that dictionaries give several of: pendent is pendant. */
     public function spelled(string $word): string
     {
-        if ($this->spelled === null) {
-            $this->spelled = [];
-            foreach (file(__DIR__.'/data/same-words.txt', FILE_IGNORE_NEW_LINES) ?: [] as $pair) {
-                [$one, $other] = explode(' ', $pair);
-                $this->spelled[$other] ??= $this->spelled[$one] ?? $one;
-            }
-        }
-
-        return $this->spelled[$word] ?? $word;
+        return $this->words->spelled($word);
     }
 
     /** What a participle is made of where that is a word: pressed is press, colored is color. Others as they are. */
@@ -106,7 +96,7 @@ final class Lexicon
         foreach (
             [substr($word, 0, -2), substr($word, 0, -1), preg_match('/([bmp])\1ed$/', $word) === 1 ? substr($word, 0, -3) : ''] as $stem
         ) {
-            if (strlen($stem) >= 3 && $this->isLemma($stem) && ! isset($this->opposed[$stem])) {
+            if (strlen($stem) >= 3 && $this->words->has($stem) && ! isset($this->opposed[$stem])) {
                 return $stem;
             }
         }
@@ -120,17 +110,17 @@ final class Lexicon
     public function singular(string $word, bool $alone = false): string
     {
         $singular = WordForms::singular($word);
-        if (str_ends_with($word, 'ies') && ! $this->isLemma($singular) && $this->isLemma(substr($word, 0, -1))) {
+        if (str_ends_with($word, 'ies') && ! $this->words->has($singular) && $this->words->has(substr($word, 0, -1))) {
             $singular = substr($word, 0, -1);
         }
         if ($singular === $word || isset($this->otherPlurals[$word])) {
             return $word;
         }
         // Arras is no plural; stainles is stainless with a letter left out.
-        $isNone = $this->isLemma($word)
-            ? $alone || ! $this->isLemma($singular)
-            : (str_ends_with($word, 's') && $this->isLemma($word.'s')) ||
-                (str_ends_with($word, 'os') && ! $this->isLemma($singular));
+        $isNone = $this->words->has($word)
+            ? $alone || ! $this->words->has($singular)
+            : (str_ends_with($word, 's') && $this->words->has($word.'s')) ||
+                (str_ends_with($word, 'os') && ! $this->words->has($singular));
 
         return $isNone ? $word : $singular;
     }
@@ -138,7 +128,7 @@ final class Lexicon
     /** Whether it is an ordinary English word, or the form that one was brought to. */
     public function isWord(string $word): bool
     {
-        return $this->isLemma($word) || isset($this->brought[$word]) || $this->isLemma(WordForms::singular($word));
+        return $this->words->has($word) || isset($this->brought[$word]) || $this->words->has(WordForms::singular($word));
     }
 
     /** Remembers the form that an ordinary word was brought to. */
@@ -147,13 +137,6 @@ final class Lexicon
         if ($word !== $form && $this->isWord($word)) {
             $this->brought[$form] = true;
         }
-    }
-
-    private function isLemma(string $word): bool
-    {
-        $this->words ??= array_fill_keys(file(__DIR__.'/data/words.txt', FILE_IGNORE_NEW_LINES) ?: [], true);
-
-        return isset($this->words[$word]);
     }
 
     public function areOpposed(string $one, string $other): bool

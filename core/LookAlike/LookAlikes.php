@@ -15,8 +15,8 @@ final class LookAlikes
     /** @var list<Candidate> */
     private array $candidates;
 
-    /** @var list<Signature> */
-    private array $signatures;
+    /** @var list<Meaning> */
+    private array $meanings;
 
     /** @var array<string, true> pairs that are kept apart, smaller place first */
     private array $apart = [];
@@ -42,24 +42,24 @@ final class LookAlikes
         $this->lessons = $lessons;
         $texts = array_map(fn (Candidate $candidate): string => $candidate->text, $candidates);
         $this->lexicon = $this->shipped->taught($lessons->words() + Shortenings::among($texts));
-        $signer = new Signer($this->lexicon);
-        $this->signatures = array_map($signer->of(...), $texts);
+        $reader = new MeaningReader($this->lexicon);
+        $this->meanings = array_map($reader->of(...), $texts);
         $this->keepApart($apart);
         $classes = $this->same(array_keys($candidates));
         $classes = $this->joinedBy(
             $classes,
-            fn (Signature $signature): array => [$lessons->of($signature->letters)],
+            fn (Meaning $meaning): array => [$lessons->of($meaning->letters)],
             fn (): bool => true,
         );
         $classes = $this->joinedBy(
             $classes,
-            fn (Signature $signature): array => $signature->joinings(),
-            fn (Signature $one, Signature $other): bool => $one->exact === $other->exact,
+            fn (Meaning $meaning): array => $meaning->joinings(),
+            fn (Meaning $one, Meaning $other): bool => $one->exact === $other->exact,
         );
         $classes = $this->joinedBy(
             $classes,
-            fn (Signature $signature): array => $signature->units === [] ? [] : [$signature->roughKey()],
-            fn (Signature $one, Signature $other): bool => $one->negated === $other->negated &&
+            fn (Meaning $meaning): array => $meaning->units === [] ? [] : [$meaning->roughKey()],
+            fn (Meaning $one, Meaning $other): bool => $one->negated === $other->negated &&
                 array_intersect($one->units, $other->units) === [],
         );
         $groups = [];
@@ -101,9 +101,9 @@ final class LookAlikes
     {
         $classes = [];
         foreach ($all as $i) {
-            $signature = $this->signatures[$i];
+            $meaning = $this->meanings[$i];
             $classes[
-                $signature->words === [] && $signature->exact === [] ? 'letters '.$signature->letters : $signature->key()
+                $meaning->words === [] && $meaning->exact === [] ? 'letters '.$meaning->letters : $meaning->key()
             ][] = $i;
         }
         $parted = [];
@@ -142,15 +142,15 @@ final class LookAlikes
 
     /**
      * @param  list<non-empty-list<int>>  $classes
-     * @param  callable(Signature): list<string>  $keys  by any of which it meets others
-     * @param  callable(Signature, Signature): bool  $allowed
+     * @param  callable(Meaning): list<string>  $keys  by any of which it meets others
+     * @param  callable(Meaning, Meaning): bool  $allowed
      * @return list<non-empty-list<int>>
      */
     private function joinedBy(array $classes, callable $keys, callable $allowed): array
     {
         $meeting = [];
         foreach ($classes as $n => $class) {
-            foreach (array_unique(array_merge(...array_map(fn (int $i): array => $keys($this->signatures[$i]), $class))) as $key) {
+            foreach (array_unique(array_merge(...array_map(fn (int $i): array => $keys($this->meanings[$i]), $class))) as $key) {
                 $meeting[$key][] = $n;
             }
         }
@@ -168,7 +168,7 @@ final class LookAlikes
                 if (
                     $n !== $center &&
                     isset($classes[$n], $classes[$center]) &&
-                    $allowed($this->signatures[$classes[$center][0]], $this->signatures[$classes[$n][0]]) &&
+                    $allowed($this->meanings[$classes[$center][0]], $this->meanings[$classes[$n][0]]) &&
                     $this->mayJoin($classes[$center], $classes[$n])
                 ) {
                     array_push($classes[$center], ...$classes[$n]);
@@ -191,10 +191,10 @@ final class LookAlikes
         $byKey = [];
         foreach ($classes as $n => $class) {
             foreach ($class as $i) {
-                $byKey[$this->signatures[$i]->key()] ??= $n;
+                $byKey[$this->meanings[$i]->key()] ??= $n;
             }
         }
-        $misspellings = new Misspellings(new Guards($this->lexicon), $this->signatures);
+        $misspellings = new Misspellings(new Guards($this->lexicon), $this->meanings);
         $order = array_keys($classes);
         usort($order, fn (int $a, int $b): int => $this->weight($classes[$b]) <=> $this->weight($classes[$a]) ?: $a <=> $b);
         $done = [];
@@ -224,9 +224,9 @@ final class LookAlikes
     {
         $found = [];
         foreach (
-            array_column(array_map(fn (int $i): array => [$this->signatures[$i]->key(), $this->signatures[$i]], $class), 1, 0) as $signature
+            array_column(array_map(fn (int $i): array => [$this->meanings[$i]->key(), $this->meanings[$i]], $class), 1, 0) as $meaning
         ) {
-            foreach ($misspellings->keys($signature) as $key) {
+            foreach ($misspellings->keys($meaning) as $key) {
                 if (isset($byKey[$key])) {
                     $found[$byKey[$key]] = true;
                 }
@@ -261,7 +261,7 @@ final class LookAlikes
     private function areApart(int $one, int $other): bool
     {
         return isset($this->apart[min($one, $other).':'.max($one, $other)]) ||
-            $this->lessons->areApart($this->signatures[$one]->letters, $this->signatures[$other]->letters);
+            $this->lessons->areApart($this->meanings[$one]->letters, $this->meanings[$other]->letters);
     }
 
     /** @param  list<int>  $members */
@@ -274,12 +274,12 @@ final class LookAlikes
     private function group(array $members): Group
     {
         $members = $this->ranked($members);
-        $keep = $this->signatures[$members[0]];
+        $keep = $this->meanings[$members[0]];
         $kinds = [];
         $evidence = [];
         $confidence = 1.0;
         foreach (array_slice($members, 1) as $i) {
-            $kind = $this->evidence($keep, $this->signatures[$i]);
+            $kind = $this->evidence($keep, $this->meanings[$i]);
             $kinds[$kind->value] = $kind;
             $confidence = min($confidence, $kind->confidence());
             $evidence[$kind->inWords($this->candidates[$members[0]]->text, $this->candidates[$i]->text)] = true;
@@ -288,7 +288,7 @@ final class LookAlikes
         return new Group($members, array_map(strval(...), array_keys($evidence)), array_values($kinds), $confidence);
     }
 
-    private function evidence(Signature $one, Signature $other): Evidence
+    private function evidence(Meaning $one, Meaning $other): Evidence
     {
         return match (true) {
             $one->letters === $other->letters => Evidence::Letters,

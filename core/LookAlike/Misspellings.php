@@ -16,12 +16,12 @@ final class Misspellings
     /** @var array<string, list<string>> */
     private readonly array $near;
 
-    /** @param  iterable<Signature>  $signatures */
-    public function __construct(Guards $guards, iterable $signatures)
+    /** @param  iterable<Meaning>  $meanings */
+    public function __construct(Guards $guards, iterable $meanings)
     {
-        foreach ($signatures as $signature) {
-            foreach ($signature->words as $place => $word) {
-                foreach (self::forms($signature, $place) as $form) {
+        foreach ($meanings as $meaning) {
+            foreach ($meaning->words as $place => $word) {
+                foreach (self::forms($meaning, $place) as $form) {
                     if (strlen($form) >= self::SHORTEST) {
                         $this->words[$form] = isset($this->words[$form]) && $form !== $word ? $this->words[$form] : $word;
                     }
@@ -37,15 +37,15 @@ final class Misspellings
     }
 
     /** @return list<string> keys of texts with one of its words replaced by a near one */
-    public function keys(Signature $signature): array
+    public function keys(Meaning $meaning): array
     {
         $keys = [];
-        foreach ($signature->words as $place => $word) {
-            foreach (self::forms($signature, $place) as $form) {
+        foreach ($meaning->words as $place => $word) {
+            foreach (self::forms($meaning, $place) as $form) {
                 foreach ($this->near[$form] ?? [] as $other) {
-                    $words = $signature->words;
+                    $words = $meaning->words;
                     $words[$place] = $this->words[$other];
-                    $keys[$signature->keyOf(array_values($words))] = true;
+                    $keys[$meaning->keyOf(array_values($words))] = true;
                 }
             }
         }
@@ -54,10 +54,10 @@ final class Misspellings
     }
 
     /** @return list<string> a word in its one form, and as it is written where that is another */
-    private static function forms(Signature $signature, int $place): array
+    private static function forms(Meaning $meaning, int $place): array
     {
-        $word = $signature->words[$place];
-        $written = count($signature->plain) === count($signature->words) ? $signature->plain[$place] : $word;
+        $word = $meaning->words[$place];
+        $written = count($meaning->plain) === count($meaning->words) ? $meaning->plain[$place] : $word;
 
         return $written === $word ? [$word] : [$word, $written];
     }

@@ -114,6 +114,9 @@ final class WordForms
         'vise',
     ];
 
+    /** Words whose spelling is kept at hand. */
+    private const REMEMBERED = 20000;
+
     /** A word in one spelling for the UK and the US. It serves as a key, and need not be a word itself. */
     public static function american(string $word): string
     {
@@ -125,6 +128,9 @@ final class WordForms
         $told = $shipped ??= require __DIR__.'/spelling-variants.php';
         if (isset($known[$word])) {
             return $known[$word];
+        }
+        if (count($known) >= self::REMEMBERED) {
+            $known = [];
         }
         foreach (['', 's', 'es', 'ed', 'd', 'ing'] as $ending) {
             $stem = $ending === '' ? $word : (str_ends_with($word, $ending) ? substr($word, 0, -strlen($ending)) : null);

@@ -17,6 +17,7 @@ use App\Lineups\MoveLineup;
 use App\Lineups\PageWorth;
 use App\Models\Category;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\Umbrella;
 use App\Support\Refused;
 use App\Values\CreateValue;
@@ -134,7 +135,7 @@ test(
             ->toBe(['color', 'brand', 'price'])
             ->and(fn () => app(MoveLineup::class)->remove('shop'))
             ->toThrow(Refused::class);
-        while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === 'Line-ups') {
+        while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === Room::LineUps) {
             Acts::takeBack($newest);
         }
         expect(DraftLineups::load()->of('shop')->filters)

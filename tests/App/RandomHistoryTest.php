@@ -10,6 +10,7 @@ use App\History\TakeBack;
 use App\History\WayBack;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Models\Spelling;
 use App\Models\Value;
 use App\Support\Refused;
@@ -139,11 +140,11 @@ test('a day of random acts is taken back to the start, the newest first', functi
     // Some acts are refused; most of a day's have to do something, or nothing is tried.
     expect(dayAsItIs())
         ->not->toEqual($start)
-        ->and(Change::query()->where('room', '!=', 'Feeds')->count())
+        ->and(Change::query()->where('room', '!=', Room::Feeds)->count())
         ->toBeGreaterThan(15);
     for (
         $left = Change::query()->count();
-        $left > 0 && ($newest = app(TakeBack::class)->newest()) !== null && $newest->room !== 'Feeds';
+        $left > 0 && ($newest = app(TakeBack::class)->newest()) !== null && $newest->room !== Room::Feeds;
         $left--
     ) {
         Acts::takeBack($newest);
@@ -159,7 +160,7 @@ test(
         for ($i = 0; $i < 20; $i++) {
             act();
         }
-        $left = Change::query()->where('has_way_back', true)->where('room', '!=', 'Feeds')->get()->all();
+        $left = Change::query()->where('has_way_back', true)->where('room', '!=', Room::Feeds)->get()->all();
         // Whatever stands in whatever other's way, one of them is always free.
         while ($left !== []) {
             shuffle($left);

@@ -10,6 +10,7 @@ use App\History\TakeBack;
 use App\History\WayBack;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Room;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\CsvWriter;
@@ -60,7 +61,7 @@ function catalogAsItIs(): array
 
 function lastReading(): Change
 {
-    return Change::query()->where('room', 'Feeds')->whereNull('takes_back')->latest('id')->firstOrFail();
+    return Change::query()->where('room', Room::Feeds)->whereNull('takes_back')->latest('id')->firstOrFail();
 }
 
 function setFinish(string $value, string $where): ?Change

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\History\Ledger;
 use App\History\Remembered;
+use App\Models\Room;
 use Illuminate\Support\Facades\DB;
 
 /* What is worked out once for each state of the catalog. */
@@ -18,7 +19,7 @@ test('it is worked out anew after a change, and not inside one', function (): vo
         ->toBeNull()
         ->and([$remembered->of('x', $work), $remembered->of('x', $work), $remembered->known('x')])
         ->toBe([1, 1, 1]);
-    app(Ledger::class)->note('Products', 'Something');
+    app(Ledger::class)->note(Room::Products, 'Something');
     expect($remembered->known('x'))->toBeNull()->and($remembered->lately('x', $work))->toBe(2);
     DB::transaction(fn () => expect($remembered->of('x', $work))->toBe(3));
     expect($remembered->of('x', $work))->toBe(2);
@@ -28,7 +29,7 @@ test('in a large catalog nobody waits for figures that may be a little old', fun
     $remembered = app(Remembered::class);
     DB::table('items')->insert(['id' => 30000, 'sku' => 'Z']);
     expect($remembered->lately('x', fn (): int => 1))->toBe(1);
-    app(Ledger::class)->note('Products', 'Something');
+    app(Ledger::class)->note(Room::Products, 'Something');
     expect($remembered->lately('x', fn (): int => 2))
         ->toBe(1)
         ->and($remembered->of('x', fn (): int => 3))

@@ -14,6 +14,7 @@ use App\Models\Definition;
 use App\Models\Delivery;
 use App\Models\Receiver;
 use App\Models\Role;
+use App\Models\Room;
 use App\Models\Token;
 use App\Models\User;
 use App\Support\Refused;
@@ -247,7 +248,7 @@ test('a new password or role ends all other sessions, and people change their ow
         ->assertSessionHas('done');
     expect(DB::connection('runtime')->table('sessions')->count())
         ->toBe(0)
-        ->and(Change::query()->where('room', 'Access')->pluck('summary')->all())
+        ->and(Change::query()->where('room', Room::Access)->pluck('summary')->all())
         ->toContain('Made One viewer', 'Gave One a new password');
 });
 

@@ -8,6 +8,7 @@ use App\History\WayBack;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Item;
+use App\Models\Room;
 use App\Models\Spelling;
 use App\Models\Umbrella;
 use App\Models\Value;
@@ -141,7 +142,7 @@ test('everything taken back to the start leaves the vocabulary as it was', funct
     ];
     app(CreateValue::class)(finish(), 'Chalky');
     expect(whole())->not->toEqual($start);
-    while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === 'Values') {
+    while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === Room::Values) {
         Acts::takeBack($newest);
     }
     expect(whole())->toEqual($start)->and(count(array_filter($changes)))->toBe(8);

@@ -216,3 +216,20 @@ test('what grows word by word, and what is one endless word, takes time in propo
     // Twice the lines are four times the words.
     expect($seconds(400) / $seconds(200))->toBeLessThan(12.0);
 });
+
+test('what is proposed for a list does not hang on the lists before it', function (): void {
+    $lists = [
+        ['pressed', 'press', 'cold pressed', 'cold press', 'hot pressed'],
+        ['press', 'presse', 'prest', 'coloured', 'colored', 'color'],
+        ['stainles', 'stainless', 'stain', 'stained'],
+    ];
+    $groups = fn (array $texts): array => array_map(
+        fn (Group $group): array => [$group->members, $group->evidence],
+        (new LookAlikes(Lexicon::shipped()))->among(
+            array_map(fn (string $text): Candidate => new Candidate($text, 1), array_values($texts)),
+        ),
+    );
+    $alone = array_map($groups, $lists);
+    $after = array_reverse(array_map($groups, array_reverse($lists)));
+    expect($after)->toBe($alone)->and(array_merge(...$alone))->not->toBe([]);
+});

@@ -21,7 +21,7 @@
             href="{{ route('history', [...request()->only('q', 'room', 'cursor'), 'entry' => $change->id]) }}" data-row data-stop>
             <span class="mono soft">{{ $change->id }}</span>
             <span><span class="what">{{ $change->summary }}</span>
-            <br><span class="small soft">{{ $change->user?->name ?? 'command line' }} · {{ $change->room }} · <time
+            <br><span class="small soft">{{ $change->user?->name ?? 'command line' }} · {{ $change->room->value }} · <time
                         datetime="{{ $change->created_at->toIso8601String() }}"
                         >{{ $change->created_at->diffForHumans() }}</time></span></span>
             <span>
@@ -79,11 +79,11 @@
             @foreach ($way->obstacles as $obstacle)
                 <p class="note">{{ $obstacle }}</p>
             @endforeach
-            @if (!$open->has_way_back && $open->room === 'Feeds')
+            @if (!$open->has_way_back && $open->room === App\Models\Room::Feeds)
                 <p class="soft">A reading writes too much to be set back row by row. Read the delivery before it again: its cells
                     come back as they were.</p>
             @endif
-            @if ($open->room === 'Publishing')
+            @if ($open->room === App\Models\Room::Publishing)
                 <p class="soft">Editions never change. To show shoppers an earlier state, take the changes back and publish again.</p>
             @endif
         @endif

@@ -16,7 +16,7 @@ use Lokum\Text\WordForms;
 use Lokum\Vocabulary\SizeLadder;
 
 /** Reads what a text says: its words in one form, its numbers and codes as they are, its measures as quantities, its shares as pairs. */
-final class Signer
+final class MeaningReader
 {
     private const FILLERS = ['and', 'the', 'a', 'an', 'of'];
 
@@ -95,7 +95,7 @@ final class Signer
     {
     }
 
-    public function of(string $text): Signature
+    public function of(string $text): Meaning
     {
         $letters = StrictKey::of($text);
         // A raised o is typed for a degree; behind it stands the letter of the scale.
@@ -103,12 +103,12 @@ final class Signer
         $plain = (string) preg_replace(array_keys(self::SIGNS), array_values(self::SIGNS), StrictKey::of($text));
         $measure = $this->wholeMeasure($text);
         if ($measure !== null) {
-            return new Signature($letters, exact: $measure[0], rough: $measure[1], units: $measure[2]);
+            return new Meaning($letters, exact: $measure[0], rough: $measure[1], units: $measure[2]);
         }
         $name = $this->lexicon->expanded((string) preg_replace('/[\s-]+/u', ' ', $plain));
         $size = self::SIZES[$name] ?? ((SizeLadder::rung($name)[0] ?? null) === 0 ? $name : null);
         if ($size !== null) {
-            return new Signature($letters, exact: [$size], rough: [$size]);
+            return new Meaning($letters, exact: [$size], rough: [$size]);
         }
         [$plain, $exact, $rough, $units] = $this->measures($plain);
         $made = Composition::in($plain);
@@ -123,7 +123,7 @@ final class Signer
      * @param  list<string>  $rough
      * @param  list<string>  $units
      */
-    private function signature(string $letters, string $text, array $exact, array $rough, array $units): Signature
+    private function signature(string $letters, string $text, array $exact, array $rough, array $units): Meaning
     {
         // 12-pack is 12 pack, and a code such as AX-100 stays whole; elsewhere dashes part words.
         $text = (string) preg_replace_callback(
@@ -183,7 +183,7 @@ final class Signer
         sort($rough, SORT_STRING);
         $joined = implode('', $words);
 
-        return new Signature(
+        return new Meaning(
             $letters,
             $words,
             $plain,
@@ -231,7 +231,7 @@ final class Signer
      * @param  list<string>  $rough
      * @param  list<string>  $units
      */
-    private function composed(string $letters, Composition $made, array $exact, array $rough, array $units): Signature
+    private function composed(string $letters, Composition $made, array $exact, array $rough, array $units): Meaning
     {
         $words = [];
         $plain = [];
@@ -245,7 +245,7 @@ final class Signer
             $exact[] = $rough[] = $share;
         }
 
-        return new Signature($letters, $words, $plain, $exact, $rough, $units, true);
+        return new Meaning($letters, $words, $plain, $exact, $rough, $units, true);
     }
 
     /** Rules about endings hold for words, not for misspelled ones. */

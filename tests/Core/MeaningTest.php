@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 use Lokum\LookAlike\Composition;
 use Lokum\LookAlike\Lexicon;
+use Lokum\LookAlike\Meaning;
+use Lokum\LookAlike\MeaningReader;
 use Lokum\LookAlike\Shortenings;
-use Lokum\LookAlike\Signature;
-use Lokum\LookAlike\Signer;
 
 /* What a text says, apart from how it is written: the keys by which look-alikes meet. */
 
-function signed(string $text): Signature
+function signed(string $text): Meaning
 {
-    return (new Signer(Lexicon::shipped()))->of($text);
+    return (new MeaningReader(Lexicon::shipped()->taught([])))->of($text);
 }
 
 test('one thing has one key, however it is written', function (string ...$texts): void {

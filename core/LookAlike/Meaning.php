@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace Lokum\LookAlike;
 
 /** What a text says, apart from how it is written. */
-final readonly class Signature
+final readonly class Meaning
 {
     /**
      * @param  string  $letters  strict key
