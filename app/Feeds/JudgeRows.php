@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Models\Origin;
+use Lokum\Feed\TextFate;
 use Lokum\Vocabulary\Level;
 
 /**

@@ -8,8 +8,8 @@ use App\Models\Definition;
 use App\Values\FindValue;
 use App\Values\SpellingReading;
 use Lokum\Feed\Column;
+use Lokum\Feed\TextFate;
 use Lokum\Text\StrictKey;
-use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Policy;
 
 /**
@@ -60,13 +60,7 @@ final readonly class JudgeTexts
         foreach ($texts as $i => $text) {
             $reading = SpellingReading::of($column->kind, $column->unit, (string) $text['text']);
             $value = $known[$keys[$i]] ?? null;
-            $fate = match (true) {
-                $column->kind !== Kind::Choice => TextFate::Read,
-                $value !== null => TextFate::Resolved,
-                $policy === Policy::Follow => TextFate::New,
-                $policy === Policy::Hold => TextFate::Held,
-                $policy === Policy::Refuse => TextFate::Refused,
-            };
+            $fate = TextFate::of($column->kind, $value !== null, $policy);
             $this->staging->run(
                 'UPDATE temp.staged_texts SET key = ?, value_id = ?, number = ?, problem = ?, fate = ? WHERE id = ?',
                 [$keys[$i], $value, $reading->number, $reading->problem, $fate->value, $text['id']],

@@ -11,6 +11,7 @@ use App\Values\FlagValues;
 use App\Values\SpellingReading;
 use App\Values\ValueMaker;
 use Illuminate\Support\Facades\DB;
+use Lokum\Feed\TextFate;
 use Lokum\Text\Label;
 use Lokum\Vocabulary\Kind;
 

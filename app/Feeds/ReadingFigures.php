@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use Lokum\Feed\TextFate;
+
 /** What a reading does, or would do, in figures. */
 final readonly class ReadingFigures
 {

@@ -10,8 +10,7 @@ use App\Models\Umbrella;
 use App\Models\Value;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
-use Lokum\Color\BasicColor;
-use Lokum\Text\StrictKey;
+use Lokum\Vocabulary\FittingUmbrella;
 use Lokum\Vocabulary\Kind;
 
 /** The newcomers of an attribute (C14), each with the best proposal. */
@@ -90,7 +89,11 @@ final readonly class FindNewcomers
         $proposals = $this->proposals($definition, $values, $new);
         $products = $this->counts->bySpelling($definition);
         $carrying = $this->counts->byValue($definition);
-        $umbrellas = Umbrella::query()->where('definition_id', $definition->id)->get();
+        $umbrellas = Umbrella::query()
+            ->where('definition_id', $definition->id)
+            ->get()
+            ->mapWithKeys(fn (Umbrella $one): array => [$one->label => $one->look()->colors])
+            ->all();
         $newcomers = [];
         foreach ($this->together($rows, $new, $products) as [$row, $also]) {
             $value = $values[$row->value_id] ?? null;
@@ -110,7 +113,7 @@ final readonly class FindNewcomers
                 $same === null ? null : $values[$same] ?? null,
                 $proposal === null ? '' : implode('; ', array_slice($proposal->evidence, 0, 2)),
                 $proposal?->isCertain() ?? false,
-                $resolved || $value->umbrella_id !== null ? null : $this->under($value, $umbrellas),
+                $resolved || $value->umbrella_id !== null ? null : FittingUmbrella::of($value->label, $value->look()->colors, $umbrellas),
                 $also,
             );
         }
@@ -189,30 +192,6 @@ final readonly class FindNewcomers
                 : null;
             if ($pair !== null) {
                 return [$stays, $pair];
-            }
-        }
-
-        return null;
-    }
-
-    /**
-     * An umbrella whose name is one of the value's words, or whose basic color is the value's.
-     *
-     * @param  Collection<int, Umbrella>  $umbrellas
-     */
-    private function under(Value $value, Collection $umbrellas): ?string
-    {
-        $key = ' '.StrictKey::of($value->label).' ';
-        $colors = $value->look()->colors;
-        foreach ($umbrellas as $umbrella) {
-            if (str_contains($key, ' '.StrictKey::of($umbrella->label).' ')) {
-                return $umbrella->label;
-            }
-        }
-        foreach (count($colors) === 1 ? $umbrellas : [] as $umbrella) {
-            $own = $umbrella->look()->colors;
-            if (count($own) === 1 && BasicColor::of($own[0]) === BasicColor::of($colors[0])) {
-                return $umbrella->label;
             }
         }
 

@@ -12,9 +12,9 @@ use App\Support\Ids;
 use App\Support\Refused;
 use App\Values\FirstLook;
 use Illuminate\Http\Request;
+use Lokum\LookAlike\Stays;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\KnownValue;
-use Lokum\Vocabulary\MergePlan;
 
 /** What all lenses of an attribute share: its values, the ones that are selected, and what the panel says about these. */
 final class Workbench
@@ -160,7 +160,7 @@ final class Workbench
             return null;
         }
         $keep = $this->request->integer('keep');
-        $stays = in_array($keep, $this->picked, true) ? $keep : MergePlan::proposeKeep(...$known)->id;
+        $stays = in_array($keep, $this->picked, true) ? $keep : Stays::among(...$known)->id;
 
         return MergeConsequences::of(
             $this->definition,

@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
-use Lokum\Text\Label;
-
 /**
  * Finds the values of an attribute that are the same thing (C2). Values meet by keys: of their words, of these written as one,
  * of their rounded measures, and with one word replaced by a near one. So twice the values take little more than twice the time.
@@ -303,28 +301,16 @@ final class LookAlikes
     }
 
     /**
-     * Most products first, then the best-formed label, then the oldest.
+     * The one that stays first.
      *
      * @param  non-empty-list<int>  $members
      * @return non-empty-list<int>
      */
     private function ranked(array $members): array
     {
-        usort(
-            $members,
-            fn (int $a, int $b): int => $this->candidates[$b]->products <=> $this->candidates[$a]->products ?:
-            $this->formed($this->candidates[$b]->text) <=> $this->formed($this->candidates[$a]->text) ?:
-            $a <=> $b,
-        );
+        $rank = fn (int $i): array => Stays::rank($this->candidates[$i]->products, $this->candidates[$i]->text, $i);
+        usort($members, fn (int $a, int $b): int => $rank($a) <=> $rank($b));
 
         return $members;
-    }
-
-    private function formed(string $text): int
-    {
-        $words = preg_split('/[^\pL]+/u', mb_strtolower($text), -1, PREG_SPLIT_NO_EMPTY) ?: [];
-
-        return Label::form($text) +
-            (array_filter($words, fn (string $word): bool => $this->lexicon->expanded($word) !== $word) === [] ? 2 : 0);
     }
 }

@@ -41,20 +41,6 @@ final readonly class MergePlan
         return new self($keep, array_values($byId));
     }
 
-    /** The one that stays when nobody says otherwise: the most products, then the best-formed label, then the oldest. */
-    public static function proposeKeep(KnownValue $first, KnownValue ...$others): KnownValue
-    {
-        $values = [$first, ...array_values($others)];
-        usort(
-            $values,
-            fn (KnownValue $a, KnownValue $b): int => $b->products <=> $a->products ?:
-            self::formed($b->label) <=> self::formed($a->label) ?:
-            $a->id <=> $b->id,
-        );
-
-        return $values[0];
-    }
-
     /** @return array<int, int> the new value of each spelling that moves, by spelling id */
     public function moves(): array
     {
@@ -81,14 +67,5 @@ final readonly class MergePlan
     public function redirects(): array
     {
         return array_fill_keys(array_map(fn (KnownValue $value): string => $value->slug, $this->moved), $this->keep->slug);
-    }
-
-    /** A label that begins with a capital and is not all capitals reads best; the longer one says more. */
-    private static function formed(string $label): int
-    {
-        $capital = preg_match('/^\p{Lu}/u', $label) === 1 ? 2 : 0;
-        $shouted = mb_strtoupper($label) === $label && mb_strlen($label) > 3 ? -1 : 0;
-
-        return 1000 * ($capital + $shouted) + min(mb_strlen($label), 999);
     }
 }

@@ -3,10 +3,18 @@
 declare(strict_types=1);
 
 use Lokum\Color\ColorNames;
+use Lokum\Feed\TextFate;
+use Lokum\LookAlike\Candidate;
+use Lokum\LookAlike\Lexicon;
+use Lokum\LookAlike\LookAlikes;
+use Lokum\LookAlike\Stays;
+use Lokum\Vocabulary\FittingUmbrella;
 use Lokum\Vocabulary\FlagWord;
+use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\KnownValue;
 use Lokum\Vocabulary\Look;
 use Lokum\Vocabulary\MergePlan;
+use Lokum\Vocabulary\Policy;
 use Lokum\Vocabulary\Term;
 use Lokum\Vocabulary\TermOrder;
 use Lokum\Vocabulary\TermSorter;
@@ -37,11 +45,11 @@ test('a value is not merged with itself', fn () => MergePlan::of(known(1, 'Green
 );
 
 test('the one that stays has the most products, then the best-formed label, then is the oldest', function (): void {
-    expect(MergePlan::proposeKeep(known(1, 'GREEN', 3, []), known(2, 'green', 5, []))->id)
+    expect(Stays::among(known(1, 'GREEN', 3, []), known(2, 'green', 5, []))->id)
         ->toBe(2)
-        ->and(MergePlan::proposeKeep(known(1, 'GREEN', 5, []), known(2, 'Green', 5, []), known(3, 'green', 5, []))->id)
+        ->and(Stays::among(known(1, 'GREEN', 5, []), known(2, 'Green', 5, []), known(3, 'green', 5, []))->id)
         ->toBe(2)
-        ->and(MergePlan::proposeKeep(known(4, 'Green', 5, []), known(3, 'Green', 5, []))->id)
+        ->and(Stays::among(known(4, 'Green', 5, []), known(3, 'Green', 5, []))->id)
         ->toBe(3);
 });
 
@@ -136,3 +144,56 @@ test('of texts with the same letters the best-formed one makes the label', funct
     ['Semi gloss', 'Semi  gloss'],
     ['Semi gloss', 'semi_gloss'],
 ]);
+
+test('a text of a delivery that is no known spelling is what its attribute lets it be', function (
+    Kind $kind,
+    bool $isKnown,
+    Policy $policy,
+    TextFate $fate,
+): void {
+    expect(TextFate::of($kind, $isKnown, $policy))->toBe($fate);
+})->with([
+    [Kind::Choice, true, Policy::Refuse, TextFate::Resolved],
+    [Kind::Choice, false, Policy::Follow, TextFate::New],
+    [Kind::Choice, false, Policy::Hold, TextFate::Held],
+    [Kind::Choice, false, Policy::Refuse, TextFate::Refused],
+    [Kind::Number, false, Policy::Refuse, TextFate::Read],
+    [Kind::Text, true, Policy::Follow, TextFate::Read],
+    [Kind::Flag, false, Policy::Hold, TextFate::Read],
+]);
+
+test('a newcomer is proposed under the umbrella of its words, or else of its basic color', function (
+    string $label,
+    array $colors,
+    ?string $under,
+): void {
+    $umbrellas = ['Green' => ['#2e8b57'], 'Warm white' => [], 'Red' => ['#cc2222'], 'Striped' => ['#cc2222', '#ffffff']];
+    expect(FittingUmbrella::of($label, array_values($colors), $umbrellas))->toBe($under);
+})->with([
+    'a word of its own' => ['Pale green', ['#cc2222'], 'Green'],
+    'several words' => ['LED warm white, dim', [], 'Warm white'],
+    'part of a word is none' => ['Evergreens', [], null],
+    'its color' => ['Cherry', ['#d01030'], 'Red'],
+    'two colors are none' => ['Cherry and snow', ['#d01030', '#ffffff'], null],
+    'nothing' => ['Plain', [], null],
+]);
+
+test('the one that stays is the same wherever it is asked for', function (int $seed): void {
+    mt_srand($seed);
+    $texts = ['Olive', 'olive', 'OLIVE', 'Olive ', 'olive.', 'Ol. green', 'Olive green', 'olive-green', 'Grn. olive'];
+    shuffle($texts);
+    $texts = array_slice($texts, 0, 5);
+    $products = array_map(fn (): int => mt_rand(0, 2), $texts);
+    $known = array_map(
+        fn (string $text, int $n, int $id): KnownValue => new KnownValue($id, $text, "v{$id}", $n, []),
+        $texts,
+        $products,
+        array_keys($texts),
+    );
+    $candidates = array_map(fn (string $text, int $n): Candidate => new Candidate($text, $n), $texts, $products);
+    foreach ((new LookAlikes(Lexicon::shipped()))->among($candidates) as $group) {
+        $members = array_map(fn (int $i): KnownValue => $known[$i], $group->members);
+        shuffle($members);
+        expect(Stays::among(...$members)->id)->toBe($group->members[0]);
+    }
+})->with(range(1, 25));

@@ -1,0 +1,49 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\LookAlike;
+
+use Lokum\Text\Label;
+use Lokum\Vocabulary\KnownValue;
+
+/** Which of several values that are the same stays when nobody says otherwise (C2). */
+final class Stays
+{
+    /**
+     * Ranks values, the one that stays lowest: the most products, then the best-formed label, then the oldest.
+     *
+     * @param  int  $products  that carry the value, 0 or more
+     * @param  int  $age  rises with every value that is made, or with its place in the list
+     * @return array{0: int, 1: int, 2: int} to be compared with that of another value
+     */
+    public static function rank(int $products, string $label, int $age): array
+    {
+        return [-$products, -self::formed($label), $age];
+    }
+
+    /** Of several values, the one that stays. */
+    public static function among(KnownValue $first, KnownValue ...$others): KnownValue
+    {
+        $rank = fn (KnownValue $value): array => self::rank($value->products, $value->label, $value->id);
+
+        return array_reduce(
+            $others,
+            fn (KnownValue $stays, KnownValue $other): KnownValue => $rank($other) < $rank($stays) ? $other : $stays,
+            $first,
+        );
+    }
+
+    /** How well a text is formed as a label; one that writes its words out says more than one that shortens them. */
+    private static function formed(string $label): int
+    {
+        $words = preg_split('/[^\pL.]+/u', mb_strtolower($label), -1, PREG_SPLIT_NO_EMPTY) ?: [];
+        $lexicon = Lexicon::shipped();
+        $short = array_filter(
+            $words,
+            fn (string $word): bool => str_ends_with($word, '.') || $lexicon->expanded($word) !== $word,
+        );
+
+        return Label::form($label) + ($short === [] ? 2 : 0);
+    }
+}
