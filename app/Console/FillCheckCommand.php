@@ -20,12 +20,12 @@ final class FillCheckCommand extends FillCommand
     public function handle(RunRules $run): int
     {
         if ($this->option('rule') !== null) {
-            return $this->figures([0 => $run->check(EditRules::draft(RuleForm::from($this->json('rule')), null))], null);
+            return $this->figures([0 => $run->consequences(EditRules::draft(RuleForm::from($this->json('rule')), null))], null);
         }
         $rules = $this->argument('rule') === null ? RuleState::running() : [$this->rule()];
         $figures = [];
         foreach ($rules as $rule) {
-            $figures[$rule->id] = $run->check($rule);
+            $figures[$rule->id] = $run->consequences($rule);
         }
 
         return $this->figures($figures, null);

@@ -21,7 +21,7 @@ final class FillRunCommand extends FillCommand
     {
         if ($this->option('rule') !== null) {
             $form = RuleForm::from($this->json('rule'));
-            $figures = $run->check(EditRules::draft($form, null));
+            $figures = $run->consequences(EditRules::draft($form, null));
             $change = $edit->add($form);
 
             return $this->figures([(int) FillRule::query()->max('id') => $figures], $change);

@@ -21,7 +21,7 @@ final class VocabularyImportCommand extends Command
         $definition = $this->definition();
         $path = $this->text('file');
         $file = (is_file($path) ? @fopen($path, 'rb') : false) ?: throw new Refused("\"{$path}\" cannot be read.");
-        $figures = $take->check($definition, $file);
+        $figures = $take->consequences($definition, $file);
         rewind($file);
         $change = $this->option('check') ? null : $take($definition, $file);
 

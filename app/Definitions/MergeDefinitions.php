@@ -39,18 +39,11 @@ final readonly class MergeDefinitions
     {
     }
 
-    /** What it would do. Nothing is written. */
-    public function check(Definition $keep, Definition $goes): MergeFigures
+    public function consequences(Definition $keep, Definition $goes): MergeFigures
     {
         $this->allow($keep, $goes);
-        DB::beginTransaction();
-        try {
-            $journal = new Journal(0);
 
-            return $this->write($journal, $keep, $goes, false);
-        } finally {
-            DB::rollBack();
-        }
+        return $this->ledger->rehearse(fn (Journal $journal): MergeFigures => $this->prepare($journal, $keep, $goes));
     }
 
     public function __invoke(Definition $keep, Definition $goes): Change
@@ -58,7 +51,10 @@ final readonly class MergeDefinitions
         $this->allow($keep, $goes);
 
         return $this->ledger->record(Room::Definitions, function (Journal $journal) use ($keep, $goes): string {
-            $figures = $this->write($journal, $keep, $goes, true);
+            $figures = $this->prepare($journal, $keep, $goes);
+            $this->cells($journal, $keep, $goes);
+            $this->references($journal, $keep, $goes);
+            $journal->update(Definition::class, $goes->id, ['state' => State::Aside->value, 'merged_into' => $keep->id]);
 
             return "Merged {$goes->label} ({$goes->slug}) into {$keep->label}: ".
                 number_format($figures->come).
@@ -82,7 +78,8 @@ final readonly class MergeDefinitions
         }
     }
 
-    private function write(Journal $journal, Definition $keep, Definition $goes, bool $forGood): MergeFigures
+    /** Brings the words over and gathers the cells that are due, without touching any. */
+    private function prepare(Journal $journal, Definition $keep, Definition $goes): MergeFigures
     {
         $sheet = new CellSheet(Chosen::all(Narrowing::where([])), $keep);
         [$mapping, $joined, $moved] = $this->spellings($journal, $keep, $goes);
@@ -92,14 +89,8 @@ final readonly class MergeDefinitions
         $sheet->dueByMapping($goes);
         DB::delete('DELETE FROM temp.targets WHERE item_id NOT IN (SELECT item_id FROM temp.due)');
         $sheet->keepTargetsOnly();
-        $figures = $this->figures($sheet, $keep, $goes, $joined, $moved);
-        if ($forGood) {
-            $this->cells($journal, $keep, $goes);
-            $this->references($journal, $keep, $goes);
-            $journal->update(Definition::class, $goes->id, ['state' => State::Aside->value, 'merged_into' => $keep->id]);
-        }
 
-        return $figures;
+        return $this->figures($sheet, $keep, $goes, $joined, $moved);
     }
 
     /**

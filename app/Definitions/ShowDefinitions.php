@@ -72,7 +72,7 @@ final readonly class ShowDefinitions
         $problem = null;
         try {
             if ($editing !== null && $into !== null) {
-                $figures = $this->merge->check($into, $editing);
+                $figures = $this->merge->consequences($into, $editing);
             }
         } catch (Refused $why) {
             $problem = $why->getMessage();

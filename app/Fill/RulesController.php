@@ -95,7 +95,7 @@ final class RulesController
             return ['figures' => null, 'problem' => null];
         }
         try {
-            return ['figures' => $run->check(EditRules::draft(RuleForm::from($input), $open)), 'problem' => null];
+            return ['figures' => $run->consequences(EditRules::draft(RuleForm::from($input), $open)), 'problem' => null];
         } catch (Refused $why) {
             return ['figures' => null, 'problem' => $why->getMessage()];
         }

@@ -18,8 +18,8 @@ final readonly class RunRules
     {
     }
 
-    /** What a rule would do now, saved or not. Nothing is written. */
-    public function check(FillRule $rule): FillFigures
+    /** What a rule would do now, saved or not. */
+    public function consequences(FillRule $rule): FillFigures
     {
         return (new PlanFill(new CellMoves(), $rule->loadMissing('definition')))();
     }

@@ -38,6 +38,24 @@ final class Ledger
     }
 
     /**
+     * What an act would do that cannot be told without doing it: it is done, and nothing of it stays.
+     *
+     * @template T
+     *
+     * @param  Closure(Journal): T  $act
+     * @return T
+     */
+    public function rehearse(Closure $act): mixed
+    {
+        DB::beginTransaction();
+        try {
+            return $act(new Journal(0));
+        } finally {
+            DB::rollBack();
+        }
+    }
+
+    /**
      * Enters something that does its own writing: a publication, which has no way back, or a reading, which notes what it needs for
      * one. To be called inside its transaction.
      *

@@ -21,7 +21,7 @@ final class GridController
     {
         $cells = TypeCells::cells($request->input('cells'));
         if ($request->boolean('check')) {
-            $figures = $type->check($cells, true);
+            $figures = $type->consequences($cells, true);
 
             return response()->json(['panel' => view('products.paste', ['figures' => $figures])->render()]);
         }

@@ -17,6 +17,7 @@ use App\Models\Item;
 use App\Models\Room;
 use App\Support\Refused;
 use App\Values\FindValue;
+use Closure;
 use Illuminate\Support\Collection;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
@@ -34,9 +35,9 @@ final readonly class TypeCells
     }
 
     /** @param  list<TypedCell>  $cells */
-    public function check(array $cells, bool $mayMake): TypedFigures
+    public function consequences(array $cells, bool $mayMake): TypedFigures
     {
-        return $this->place($cells, $mayMake, null);
+        return $this->place($cells, $mayMake, new CellMoves(), fn () => null);
     }
 
     /**
@@ -50,7 +51,11 @@ final readonly class TypeCells
     {
         $figures = null;
         $change = $this->ledger->record(Room::Products, function (Journal $journal) use ($cells, $mayMake, &$figures): string {
-            $figures = $this->place($cells, $mayMake, $journal);
+            $figures = $this->place($cells, $mayMake, $journal->cells(), function (CellSheet $sheet) use ($journal): void {
+                $sheet->spellings->make($journal);
+                $journal->take();
+                $journal->put();
+            });
 
             return $this->sentence($cells, $figures);
         });
@@ -59,8 +64,11 @@ final readonly class TypeCells
         return [$change, $figures];
     }
 
-    /** @param  list<TypedCell>  $cells */
-    private function place(array $cells, bool $mayMake, ?Journal $journal): TypedFigures
+    /**
+     * @param  list<TypedCell>  $cells
+     * @param  Closure(CellSheet): mixed  $then  is given the cells of each definition when they are known to come and go
+     */
+    private function place(array $cells, bool $mayMake, CellMoves $moves, Closure $then): TypedFigures
     {
         if (count($cells) > self::MOST) {
             throw new Refused(
@@ -95,7 +103,9 @@ final readonly class TypeCells
         }
         $changed = 0;
         foreach ($rows as $typed) {
-            $changed += $this->write(array_values($typed), $items, $journal);
+            $sheet = $this->sheet(array_values($typed), $items, $moves);
+            $changed += $sheet->changing();
+            $then($sheet);
         }
 
         return new TypedFigures(count($cells) - count($refused), $changed, array_values(array_unique($new)), $refused);
@@ -133,11 +143,9 @@ final readonly class TypeCells
     /**
      * @param  list<TypedCell>  $typed  of one definition
      * @param  Collection<int, Item>  $items
-     * @return int products and variants that change
      */
-    private function write(array $typed, Collection $items, ?Journal $journal): int
+    private function sheet(array $typed, Collection $items, CellMoves $moves): CellSheet
     {
-        $moves = $journal?->cells() ?? new CellMoves();
         $moves->clear();
         $sheet = new CellSheet(Chosen::items(array_map(fn (TypedCell $cell): int => $cell->item, $typed)), $typed[0]->definition);
         $due = [];
@@ -154,14 +162,8 @@ final readonly class TypeCells
         }
         $sheet->due($due);
         $sheet->moveByHand();
-        $changed = $sheet->changing();
-        if ($journal !== null) {
-            $sheet->spellings->make($journal);
-            $journal->take();
-            $journal->put();
-        }
 
-        return $changed;
+        return $sheet;
     }
 
     /** @param  list<TypedCell>  $cells */

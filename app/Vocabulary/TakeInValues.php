@@ -43,14 +43,11 @@ final readonly class TakeInValues
      * @param  resource  $source  CSV with the columns value and, where they are known, umbrella, spelling, colors and help
      * @return array{values: int, spellings: int, moved: int, umbrellas: int} what comes new, and spellings that move
      */
-    public function check(Definition $definition, $source): array
+    public function consequences(Definition $definition, $source): array
     {
-        DB::beginTransaction();
-        try {
-            return $this->write(new Journal(0), $definition, $this->rows($definition, $source));
-        } finally {
-            DB::rollBack();
-        }
+        $rows = $this->rows($definition, $source);
+
+        return $this->ledger->rehearse(fn (Journal $journal): array => $this->write($journal, $definition, $rows));
     }
 
     /** @param  resource  $source */

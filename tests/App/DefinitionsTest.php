@@ -152,7 +152,7 @@ test(
         app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [definition_of('colour')->id], true);
         $before = everything();
         $merge = app(MergeDefinitions::class);
-        $figures = $merge->check(definition_of('color'), definition_of('colour'))->toArray();
+        $figures = $merge->consequences(definition_of('color'), definition_of('colour'))->toArray();
         expect($figures)
             ->toMatchArray([
                 'values' => ['joined' => 2, 'moved' => 2],
@@ -196,7 +196,7 @@ test('a product that has both keeps what the one that stays says', function (): 
         '{"columns": {"Tone": {"kind": "choice", "level": "product"}, "Shade": {"kind": "choice", "level": "variant"}}}',
         feed: 'Tones',
     );
-    expect(app(MergeDefinitions::class)->check(definition_of('tone'), definition_of('shade'))->toArray())->toMatchArray([
+    expect(app(MergeDefinitions::class)->consequences(definition_of('tone'), definition_of('shade'))->toArray())->toMatchArray([
         'items' => 3,
         'come' => 1,
         'same' => 1,

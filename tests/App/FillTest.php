@@ -58,7 +58,7 @@ function ruled(string $slug): array
 test('each source fills what is missing, and nothing else', function (array $input, array $filled, array $figures): void {
     $before = DB::table('assignments')->orderBy('item_id')->orderBy('spelling_id')->get()->all();
     $form = RuleForm::from($input);
-    $said = app(RunRules::class)->check(EditRules::draft($form, null))->toArray();
+    $said = app(RunRules::class)->consequences(EditRules::draft($form, null))->toArray();
     expect($said)
         ->toMatchArray($figures)
         ->and(DB::table('assignments')->count())

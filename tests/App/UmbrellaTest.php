@@ -134,7 +134,7 @@ test('a cleaned list goes to another shop and comes back the same, and a bad one
         return Acts::file($text);
     };
     $take = app(TakeInValues::class);
-    $figures = $take->check($tone, $open($csv));
+    $figures = $take->consequences($tone, $open($csv));
     expect($figures)
         ->toMatchArray(['values' => 3, 'umbrellas' => 1])
         ->and($tone->values()->count())
