@@ -169,7 +169,8 @@ final class ApplyStaged
                 WHERE (item_id, definition_id) IN {$changed}",
         );
         $this->staging->run('DELETE FROM assignments WHERE origin = '.Origin::FEED." AND (item_id, definition_id) IN {$changed}");
-        $insert = 'INSERT INTO assignments (item_id, definition_id, spelling_id, origin) SELECT s.item_id, k.definition_id, t.spelling_id, '.Origin::FEED.'
+        $insert = 'INSERT INTO assignments (item_id, definition_id, spelling_id, origin)
+            SELECT s.item_id, k.definition_id, t.spelling_id, '.Origin::FEED.'
             FROM temp.staged_rows s JOIN temp.staged_cells x ON x.line = s.line JOIN temp.staged_columns k ON k.col = x.col
             JOIN temp.staged_texts t ON t.id = x.text_id WHERE ';
         // A cell that a fill rule had made is the feed's from now on.

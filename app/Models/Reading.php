@@ -68,9 +68,12 @@ final class Reading extends Model
     public static function takenBack(array $readings): array
     {
         $taken = [];
-        foreach (
-            Change::query()->where('room', Room::Feeds)->whereIn('figures->reading', $readings)->whereNotNull('taken_back_by')->get() as $entry
-        ) {
+        $entries = Change::query()
+            ->where('room', Room::Feeds)
+            ->whereIn('figures->reading', $readings)
+            ->whereNotNull('taken_back_by')
+            ->get();
+        foreach ($entries as $entry) {
             $taken[(int) ($entry->figures['reading'] ?? 0)] = true;
         }
 

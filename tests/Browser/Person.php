@@ -19,7 +19,11 @@ use Throwable;
 /** Someone at the browser: looks, clicks, types, and waits for what the page says. */
 final class Person
 {
+    /** Seconds. */
     private const PATIENCE = 30.0;
+
+    /** Microseconds between two looks at the page. */
+    private const GLANCE = 25_000;
 
     private RemoteWebDriver $browser;
 
@@ -82,6 +86,17 @@ final class Person
         $this->until(
             fn (): bool => $this->address() === $address,
             fn (): string => "It is at {$this->address()}, not at {$address}.",
+        );
+
+        return $this;
+    }
+
+    /** Waits until the browser is at an address that says something. */
+    public function comesTo(string $part): self
+    {
+        $this->until(
+            fn (): bool => str_contains($this->address(), $part),
+            fn (): string => "It is at {$this->address()}, which does not say {$part}.",
         );
 
         return $this;
@@ -275,9 +290,9 @@ final class Person
     }
 
     /**
-     * What axe-core finds on the page, in words. @return list<string>
+     * What axe-core finds on the page, in words.
      *
-     * @return array<mixed>
+     * @return list<string>
      */
     public function accessibilityProblems(): array
     {
@@ -299,9 +314,9 @@ final class Person
     }
 
     /**
-     * What the browser complained about: scripts that failed, things the security policy refused. @return list<string>
+     * What the browser complained about: scripts that failed, things the security policy refused.
      *
-     * @return array<mixed>
+     * @return list<string>
      */
     public function complaints(): array
     {
@@ -321,22 +336,39 @@ final class Person
 
     public function leave(): void
     {
-        $this->browser->quit();
+        Chrome::takeBack($this->browser);
+    }
+
+    public function __destruct()
+    {
+        $this->leave();
     }
 
     private function act(callable $act): self
     {
         $last = null;
-        for ($end = microtime(true) + self::PATIENCE; microtime(true) < $end; usleep(100_000)) {
+        for ($end = microtime(true) + self::PATIENCE; microtime(true) < $end; usleep(self::GLANCE)) {
             try {
-                $act();
+                if ($this->isStill()) {
+                    $act();
 
-                return $this;
+                    return $this;
+                }
             } catch (Throwable $last) {
                 // The page may still be changing under the hand: try again until patience ends.
             }
         }
         throw $last ?? new RuntimeException('Nothing was done.');
+    }
+
+    /** Whether the page has loaded and nothing that was asked for is on its way into it. */
+    private function isStill(): bool
+    {
+        return $this->browser->executeScript(
+            'return document.readyState === "complete" && '.
+                '[...document.querySelectorAll(".htmx-request, .htmx-swapping, .htmx-settling, .htmx-added")]'.
+                '.every(e => e.closest(".status") !== null)',
+        ) === true;
     }
 
     /**
@@ -345,7 +377,7 @@ final class Person
      */
     private function until(callable $holds, callable $complaint): void
     {
-        for ($end = microtime(true) + self::PATIENCE; microtime(true) < $end; usleep(100_000)) {
+        for ($end = microtime(true) + self::PATIENCE; microtime(true) < $end; usleep(self::GLANCE)) {
             try {
                 if ($holds()) {
                     return;

@@ -167,7 +167,12 @@ test('a newcomer is proposed under the umbrella of its words, or else of its bas
     array $colors,
     ?string $under,
 ): void {
-    $umbrellas = ['Green' => ['#2e8b57'], 'Warm white' => [], 'Red' => ['#cc2222'], 'Striped' => ['#cc2222', '#ffffff']];
+    $umbrellas = [
+        'Green' => ['#2e8b57'],
+        'Warm white' => [],
+        'Red' => ['#cc2222'],
+        'Striped' => ['#cc2222', '#ffffff'],
+    ];
     expect(FittingUmbrella::of($label, array_values($colors), $umbrellas))->toBe($under);
 })->with([
     'a word of its own' => ['Pale green', ['#cc2222'], 'Green'],

@@ -25,7 +25,7 @@ final class Site
         $data = sys_get_temp_dir().'/lokum-site-'.bin2hex(random_bytes(6));
         $port = self::freePort();
         $site = new self($data, "http://127.0.0.1:{$port}");
-        $site->command($built ? ['demo', '--no-serve'] : ['values', 'none']);
+        exec('cp -r '.escapeshellarg(self::built($built)).' '.escapeshellarg($data));
         $site->process = new Process(
             [PHP_BINARY, __DIR__.'/serve.php', (string) $port],
             dirname(__DIR__, 2),
@@ -47,6 +47,28 @@ final class Site
         }
 
         return $site;
+    }
+
+    /**
+     * A catalog to copy, made once for the whole run: its processes, which have one parent, wait for the first that needs it.
+     *
+     * @return string its data directory
+     */
+    private static function built(bool $withDemo): string
+    {
+        $run = sys_get_temp_dir().'/lokum-run-'.posix_getppid();
+        @mkdir($run);
+        $made = $run.($withDemo ? '/demo' : '/empty');
+        $lock = fopen("{$made}.lock", 'c') ?: throw new RuntimeException('The catalog to copy cannot be made.');
+        flock($lock, LOCK_EX);
+        if (! is_file("{$made}/whole")) {
+            exec('rm -rf '.escapeshellarg($made));
+            (new self($made, ''))->command($withDemo ? ['demo', '--no-serve'] : ['values', 'none']);
+            touch("{$made}/whole");
+        }
+        fclose($lock);
+
+        return $made;
     }
 
     /**
