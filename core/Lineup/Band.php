@@ -98,7 +98,7 @@ final readonly class Band
      * What a person should know about some bands: numbers that are in none, bands that share numbers, bands that hold no product.
      *
      * @param  list<self>  $bands
-     * @param  array<string, int>  $products  by number (as a numeric string), of the page
+     * @param  array<int|string, int>  $products  by number (as a numeric string), of the page
      * @return list<string>
      */
     public static function remarks(array $bands, array $products): array

@@ -1,14 +1,12 @@
-/**
- * hp
- *
- * declare(strict_types=1);
- *
- * use Symfony\Component\Process\Process;
- *
- * /* The command line as scripts use it: one JSON document, exit status, nothing half-done.
- *
- * @return array<mixed>
- */
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Process\Process;
+
+/* The command line as scripts use it: one JSON document, exit status, nothing half-done. */
+
+/** @return array<mixed> */
 function lokum(string $data, string ...$arguments): array
 {
     $process = new Process([PHP_BINARY, base_path('bin/console.php'), ...$arguments], null, ['LOKUM_DATA' => $data]);

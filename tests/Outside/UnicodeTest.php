@@ -1,14 +1,12 @@
-/**
- * hp
- *
- * declare(strict_types=1);
- *
- * use Lokum\Text\StrictKey;
- *
- * /* Source: the Unicode Character Database, NormalizationTest.txt and CaseFolding.txt (Debian package unicode-data).
- *
- * @return array<mixed>
- */
+<?php
+
+declare(strict_types=1);
+
+use Lokum\Text\StrictKey;
+
+/* Source: the Unicode Character Database, NormalizationTest.txt and CaseFolding.txt (Debian package unicode-data). */
+
+/** @return iterable<mixed> */
 function unicodeLines(string $name): iterable
 {
     $path = "/usr/share/unicode/{$name}";

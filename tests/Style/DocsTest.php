@@ -1,14 +1,12 @@
-/**
- * hp
- *
- * declare(strict_types=1);
- *
- * use Symfony\Component\Process\Process;
- *
- * /* What docs say is there is there: commands with their options, tests, files.
- *
- * @return array<mixed>
- */
+<?php
+
+declare(strict_types=1);
+
+use Symfony\Component\Process\Process;
+
+/* What docs say is there is there: commands with their options, tests, files. */
+
+/** @return list<string> files */
 function docs(): array
 {
     return [dirname(__DIR__, 2).'/README.md', ...glob(dirname(__DIR__, 2).'/docs/*.md') ?: []];

@@ -94,3 +94,9 @@ test('an array of more than three entries with keys has one a line', function ()
     };
     expect(found($isCrowded))->toBe([]);
 });
+
+test('every PHP file is one, strictly typed', function (): void {
+    $isSound = fn (string $file): bool => str_ends_with($file, '.blade.php') ||
+        preg_match('/\A(?:#![^\n]*\n)?<\?php\n\ndeclare\(strict_types=1\);\n/', (string) file_get_contents($file)) === 1;
+    expect(array_values(array_filter(sources('php'), fn (string $file): bool => ! $isSound($file))))->toBe([]);
+});

@@ -58,6 +58,9 @@ final class Site
     {
         $run = sys_get_temp_dir().'/lokum-run-'.posix_getppid();
         @mkdir($run);
+        if (getenv('TEST_TOKEN') === false) {
+            register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($run)));
+        }
         $made = $run.($withDemo ? '/demo' : '/empty');
         $lock = fopen("{$made}.lock", 'c') ?: throw new RuntimeException('The catalog to copy cannot be made.');
         flock($lock, LOCK_EX);
