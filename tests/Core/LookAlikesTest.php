@@ -171,8 +171,19 @@ test('the one that stays has most products, then the best label, and a kept-apar
 });
 
 test('nobody comes into a group by way of a third', function (): void {
-    $groups = alike([['Turquoise', 50], ['Turquoisee', 3], ['Turquoiseee', 1]]);
-    expect($groups)->toHaveCount(1)->and($groups[0])->toContain('Turquoise', 'Turquoisee');
+    $chain = ['Turquoise', 'Turquoixe', 'Turquixe', 'Turquxe'];
+    $areClose = fn (string $one, string $other): bool => alike([[$one, 2], [$other, 1]]) !== [];
+    // Each is close to its neighbor, the last not to the first.
+    foreach ([0, 1, 2] as $i) {
+        expect($areClose($chain[$i], $chain[$i + 1]))->toBeTrue("{$chain[$i]} and {$chain[$i + 1]}");
+    }
+    expect($areClose($chain[0], $chain[3]))->toBeFalse();
+    foreach (alike([[$chain[0], 50], [$chain[1], 30], [$chain[2], 20], [$chain[3], 10]]) as $group) {
+        foreach (array_slice($group, 1) as $member) {
+            expect($areClose($group[0], $member))->toBeTrue("{$group[0]} and {$member}");
+        }
+        expect($group)->not->toContain($chain[0], $chain[3]);
+    }
 });
 
 test('every proposal says why', function (string $one, string $other, string $why): void {

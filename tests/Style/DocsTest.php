@@ -60,7 +60,7 @@ test('every test that security.md stands on is there', function (): void {
     );
     expect(count($named))->toBeGreaterThan(15);
     foreach ($named as $one) {
-        $path = glob(dirname(__DIR__).'/{*,*/*}/'.$one[1].'.php', GLOB_BRACE)[0] ?? '';
+        $path = glob(dirname(__DIR__).'/{*,*/*,*/*/*}/'.$one[1].'.php', GLOB_BRACE)[0] ?? '';
         expect($path)->not->toBe('', $one[1]);
         if (isset($one[2])) {
             expect((string) file_get_contents($path))->toContain($one[2]);

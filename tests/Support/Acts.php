@@ -6,6 +6,7 @@ namespace Tests\Support;
 
 use App\History\TakeBack;
 use App\Models\Change;
+use App\Models\Definition;
 use PDO;
 use RuntimeException;
 
@@ -16,6 +17,11 @@ final class Acts
     public static function takeBack(?Change $change): Change
     {
         return app(TakeBack::class)($change ?? throw new RuntimeException('Nothing was done that could be taken back.'));
+    }
+
+    public static function definition(string $slug): Definition
+    {
+        return Definition::query()->where('slug', $slug)->firstOrFail();
     }
 
     /** @return list<array<string, mixed>> */

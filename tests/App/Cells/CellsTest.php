@@ -31,11 +31,6 @@ beforeEach(
     ),
 );
 
-function def(string $slug): Definition
-{
-    return Definition::query()->where('slug', $slug)->firstOrFail();
-}
-
 /** @return array<string, string> what items carry of a definition, by sku */
 function held(string $slug): array
 {
@@ -45,7 +40,7 @@ function held(string $slug): array
             ->join('items as i', 'i.id', '=', 'a.item_id')
             ->join('spellings as s', 's.id', '=', 'a.spelling_id')
             ->leftJoin('attribute_values as v', 'v.id', '=', 's.value_id')
-            ->where('a.definition_id', def($slug)->id)
+            ->where('a.definition_id', Acts::definition($slug)->id)
             ->orderBy('i.sku')
             ->orderBy('s.id')
             ->get(['i.sku', 's.text', 'v.label']) as $cell
@@ -70,7 +65,7 @@ test('every way to change cells does what its figures said, and goes back exactl
     array $figures,
 ): void {
     $before = held($slug);
-    $change = CellChange::from(def($slug), $input);
+    $change = CellChange::from(Acts::definition($slug), $input);
     $said = app(ChangeCells::class)->consequences(chosen(array_values($where)), $change)->toArray();
     expect($said)->toMatchArray($figures)->and(held($slug))->toBe($before);
     $done = app(ChangeCells::class)(chosen(array_values($where)), $change);
@@ -157,27 +152,28 @@ test('every way to change cells does what its figures said, and goes back exactl
 ]);
 
 test('copying leaves items with several values to choose from as they are', function (): void {
-    $done = app(ChangeCells::class)(chosen(), CellChange::from(def('notes'), ['mode' => 'copy', 'source' => 'color']));
+    $done = app(ChangeCells::class)(chosen(), CellChange::from(Acts::definition('notes'), ['mode' => 'copy', 'source' => 'color']));
     expect($done)
         ->toBeNull()
         ->and(held('notes'))
         ->toBe(['P' => 'old stock', 'R' => 'Old and new']);
-    app(ChangeCells::class)(chosen(['color:green']), CellChange::from(def('color'), ['mode' => 'remove', 'value' => 'Red']));
-    app(ChangeCells::class)(chosen(), CellChange::from(def('notes'), ['mode' => 'copy', 'source' => 'color', 'empty_only' => true]));
+    app(ChangeCells::class)(chosen(['color:green']), CellChange::from(Acts::definition('color'), ['mode' => 'remove', 'value' => 'Red']));
+    $copy = CellChange::from(Acts::definition('notes'), ['mode' => 'copy', 'source' => 'color', 'empty_only' => true]);
+    app(ChangeCells::class)(chosen(), $copy);
     expect(held('notes')['Q'])->toBe('Green');
 });
 
 test('what was set by hand can be spared', function (): void {
-    app(ChangeCells::class)(chosen(['category:gouache']), CellChange::set(def('finish'), ['Satin']));
-    $all = CellChange::set(def('finish'), ['Gloss']);
+    app(ChangeCells::class)(chosen(['category:gouache']), CellChange::set(Acts::definition('finish'), ['Satin']));
+    $all = CellChange::set(Acts::definition('finish'), ['Gloss']);
     expect(app(ChangeCells::class)->consequences(chosen(), $all)->byHand)->toBe(1);
-    app(ChangeCells::class)(chosen(), CellChange::set(def('finish'), ['Matt'], spareHand: true));
+    app(ChangeCells::class)(chosen(), CellChange::set(Acts::definition('finish'), ['Matt'], spareHand: true));
     expect(held('finish'))->toBe(['P' => 'Matt', 'Q' => 'Matt', 'R' => 'Satin']);
 });
 
 test('cells that cannot be are refused with the field', function (string $slug, array $input, string $reason): void {
     $count = Change::query()->count();
-    expect(fn () => CellChange::from(def($slug), $input))
+    expect(fn () => CellChange::from(Acts::definition($slug), $input))
         ->toThrow(Refused::class, $reason)
         ->and(Change::query()->count())
         ->toBe($count);
@@ -234,14 +230,14 @@ test('narrowings that make no sense are refused by name', function (string $line
 test('what a field cannot read is said once, for all products and later deliveries, and taken back', function (): void {
     $csv = "sku,Volume\nH,half pan\nK,half pan\n";
     $this->read($csv, feed: 'Second');
-    [$unread] = RepairSpellings::unread(def('volume'));
+    [$unread] = RepairSpellings::unread(Acts::definition('volume'));
     expect($unread)->text->toBe('half pan')->items->toBe(2);
     $repair = app(RepairSpellings::class);
-    expect(fn () => $repair(def('volume'), [$unread->id => 'tiny']))->toThrow(Refused::class, 'is not a number');
-    $done = $repair(def('volume'), [$unread->id => '0.15 cl']);
+    expect(fn () => $repair(Acts::definition('volume'), [$unread->id => 'tiny']))->toThrow(Refused::class, 'is not a number');
+    $done = $repair(Acts::definition('volume'), [$unread->id => '0.15 cl']);
     expect(DB::table('spellings')->where('id', $unread->id)->value('number'))
         ->toBe(1.5)
-        ->and(RepairSpellings::unread(def('volume')))
+        ->and(RepairSpellings::unread(Acts::definition('volume')))
         ->toBe([]);
     $this->read(str_replace('K,', 'L,', $csv), feed: 'Second');
     expect(
@@ -261,7 +257,7 @@ test('the grid is told in JSON what it typed, what cannot be placed and why', fu
         'definition' => $definition,
         'text' => $text,
         'was' => (new GridTokens([($item = Item::query()->where('sku', $sku)->with('variants')->firstOrFail())]))
-            ->of($item, def($definition))
+            ->of($item, Acts::definition($definition))
             ->token(),
     ];
     $answer = $this->putJson('/products/cells', [
@@ -322,7 +318,7 @@ test('views are saved by name, replaced, proposed from expectations and removed'
         ->toThrow(Refused::class, 'no category')
         ->and(fn () => $views->save(' ', []))
         ->toThrow(Refused::class);
-    app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [def('finish')->id], true);
+    app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [Acts::definition('finish')->id], true);
     expect(EditViews::proposed())->toBe([
         ['name' => 'Paint', 'query' => ['where' => ['category:paint'], 'columns' => ['finish']]],
     ]);

@@ -28,17 +28,14 @@ use Tests\Support\Acts;
 
 const COLORS = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice", "level": "product", "multiple": true}}}';
 
-function color(): Definition
-{
-    return Definition::query()->where('slug', 'color')->firstOrFail();
-}
-
 function merge(string $keep, string ...$others): Change
 {
     $merge = app(MergeValues::class);
-    $ids = array_map(fn (string $label): int => FindValue::named(color(), $label)->id, $others);
+    $ids = array_map(fn (string $label): int => FindValue::named(Acts::definition('color'), $label)->id, $others);
 
-    return $merge(color(), $merge->plan(color(), FindValue::named(color(), $keep)->id, array_values($ids)));
+    $color = Acts::definition('color');
+
+    return $merge($color, $merge->plan($color, FindValue::named($color, $keep)->id, array_values($ids)));
 }
 
 /**
@@ -70,7 +67,7 @@ beforeEach(function (): void {
 });
 
 test('spellings with equal keys are one value from the start', function (): void {
-    $rows = app(ValueTable::class)->of(color());
+    $rows = app(ValueTable::class)->of(Acts::definition('color'));
     expect(
         array_map(fn ($row): array => [$row->value->label, $row->products, array_column($row->spellings, 'text')], $rows),
     )->toBe([['Green', 3, ['Green', 'green ']], ['grn', 2, ['grn']], ['Olive', 1, ['Olive']], ['Verde', 1, ['Verde']]]);
@@ -79,23 +76,23 @@ test('spellings with equal keys are one value from the start', function (): void
 test('a merge moves spellings and no assignment, says before what it will do, and goes back exactly', function (): void {
     $before = vocabulary();
     $merge = app(MergeValues::class);
-    $plan = $merge->plan(color(), FindValue::named(color(), 'Green')->id, [
-        FindValue::named(color(), 'grn')->id,
-        FindValue::named(color(), 'Verde')->id,
+    $plan = $merge->plan(Acts::definition('color'), FindValue::named(Acts::definition('color'), 'Green')->id, [
+        FindValue::named(Acts::definition('color'), 'grn')->id,
+        FindValue::named(Acts::definition('color'), 'Verde')->id,
     ]);
-    expect(MergeConsequences::of(color(), $plan, app(ProductCounts::class))->toArray())->toMatchArray([
+    expect(MergeConsequences::of(Acts::definition('color'), $plan, app(ProductCounts::class))->toArray())->toMatchArray([
         'products' => 2,
         'products_after' => 5,
         'values' => ['before' => 4, 'after' => 2],
         'terms' => ['before' => 4, 'after' => 2],
         'redirects' => ['grn' => 'green', 'verde' => 'green'],
     ]);
-    $change = $merge(color(), $plan);
+    $change = $merge(Acts::definition('color'), $plan);
     expect(vocabulary()[2])
         ->toEqual($before[2])
         ->and($change->rows()->count())
         ->toBe(4)
-        ->and(app(ValueTable::class)->of(color())[0]->products)
+        ->and(app(ValueTable::class)->of(Acts::definition('color'))[0]->products)
         ->toBe(5);
     Acts::takeBack($change);
     expect(vocabulary())->toEqual($before);
@@ -135,16 +132,16 @@ test('a later delivery lands on the value that stayed, and goes back with its el
     $figures = $this->read("sku,Color\nF,GRN.\n", COLORS);
     expect($figures->values)
         ->toBe(['added' => 0, 'resolved' => 1, 'held' => 0])
-        ->and(FindValue::named(color(), 'GRN.')->label)
+        ->and(FindValue::named(Acts::definition('color'), 'GRN.')->label)
         ->toBe('Green');
     Acts::takeBack($change);
-    expect(FindValue::named(color(), 'GRN.')->label)->toBe('grn');
+    expect(FindValue::named(Acts::definition('color'), 'GRN.')->label)->toBe('grn');
 });
 
 test('a value is renamed, keeps its address, and its new name is its own spelling', function (): void {
-    $value = FindValue::named(color(), 'grn');
+    $value = FindValue::named(Acts::definition('color'), 'grn');
     app(SaveValue::class)($value, 'Grass green', new Look(['#00aa00']), false, $value->version);
-    expect($value->refresh()->slug)->toBe('grn')->and(FindValue::known(color(), 'GRASS GREEN')?->id)->toBe($value->id);
+    expect($value->refresh()->slug)->toBe('grn')->and(FindValue::known(Acts::definition('color'), 'GRASS GREEN')?->id)->toBe($value->id);
     expect(fn () => app(SaveValue::class)($value, 'olive', new Look(), false, $value->version))
         ->toThrow(Refused::class, 'Merge the two instead')
         ->and(fn () => app(SaveValue::class)($value, 'Other', new Look(), false, 1))
@@ -158,7 +155,7 @@ test('values are set and added by hand, counted before, and taken back', functio
     );
     $change = app(ChangeCells::class);
     $figures = fn (array $texts, CellMode $mode): array => $change
-        ->consequences($items, CellChange::set(color(), array_values($texts), $mode))
+        ->consequences($items, CellChange::set(Acts::definition('color'), array_values($texts), $mode))
         ->toArray();
     expect($figures(['Olive'], CellMode::Add))
         ->toMatchArray([
@@ -171,10 +168,10 @@ test('values are set and added by hand, counted before, and taken back', functio
         ->toMatchArray(['changed' => 3, 'replaced' => 3])
         ->and($figures(['Sage'], CellMode::Set)['new_values'])
         ->toBe(['Sage']);
-    $added = $change($items, CellChange::set(color(), ['Olive'], CellMode::Add));
-    expect(app(ValueTable::class)->of(color())[2]->products)->toBe(3);
-    $change($items, CellChange::set(color(), ['Sage']));
-    expect(FindValue::named(color(), 'Sage')->look()->colors)
+    $added = $change($items, CellChange::set(Acts::definition('color'), ['Olive'], CellMode::Add));
+    expect(app(ValueTable::class)->of(Acts::definition('color'))[2]->products)->toBe(3);
+    $change($items, CellChange::set(Acts::definition('color'), ['Sage']));
+    expect(FindValue::named(Acts::definition('color'), 'Sage')->look()->colors)
         ->toBe(['#9cab86'])
         ->and(fn () => Acts::takeBack($added))
         ->toThrow(Refused::class, 'stands in the way');
@@ -185,7 +182,7 @@ test('values are set and added by hand, counted before, and taken back', functio
 
 test('two people on one product: the second is told', function (): void {
     $item = Item::query()->firstOrFail();
-    $save = fn (string $text) => app(ChangeCells::class)(Chosen::items([$item->id]), CellChange::set(color(), [$text]), [
+    $save = fn (string $text) => app(ChangeCells::class)(Chosen::items([$item->id]), CellChange::set(Acts::definition('color'), [$text]), [
         $item->id => $item->version,
     ]);
     $save('Olive');
@@ -256,7 +253,7 @@ test('a merge over many assignments writes few rows', function (): void {
     merge('Green', 'grn', 'Verde');
     expect((int) DB::selectOne('SELECT total_changes() AS n')->n - $rows)
         ->toBeLessThan(100)
-        ->and(app(ValueTable::class)->of(color())[0]->products)
+        ->and(app(ValueTable::class)->of(Acts::definition('color'))[0]->products)
         ->toBe(30005);
 });
 

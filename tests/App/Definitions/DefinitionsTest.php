@@ -44,17 +44,12 @@ beforeEach(
     ),
 );
 
-function definition_of(string $slug): Definition
-{
-    return Definition::query()->where('slug', $slug)->firstOrFail();
-}
-
 test('what is expected is taken over downwards, dropped lower down, and taken back', function (): void {
     $category = fn (string $slug): Category => Category::query()->where('slug', $slug)->firstOrFail();
     $say = app(SayExpected::class);
-    $say(null, [definition_of('finish')->id], true);
-    $say($category('paint'), [definition_of('color')->id, definition_of('volume')->id], true);
-    $dropped = $say($category('gouache'), [definition_of('volume')->id, definition_of('finish')->id], false);
+    $say(null, [Acts::definition('finish')->id], true);
+    $say($category('paint'), [Acts::definition('color')->id, Acts::definition('volume')->id], true);
+    $dropped = $say($category('gouache'), [Acts::definition('volume')->id, Acts::definition('finish')->id], false);
     $in = fn (?string $slug): array => Definition::query()
         ->whereKey(Expected::load()->in($slug === null ? null : $category($slug)->id))
         ->orderBy('slug')
@@ -69,11 +64,11 @@ test('what is expected is taken over downwards, dropped lower down, and taken ba
         ->and($in('gouache'))
         ->toBe(['color']);
     $figures = app(Coverage::class)->ofExpected(Expected::load());
-    expect($figures[definition_of('finish')->id])
+    expect($figures[Acts::definition('finish')->id])
         ->toBe(['expected' => 2, 'carried' => 1])
-        ->and($figures[definition_of('color')->id])
+        ->and($figures[Acts::definition('color')->id])
         ->toBe(['expected' => 2, 'carried' => 1])
-        ->and($figures[definition_of('volume')->id])
+        ->and($figures[Acts::definition('volume')->id])
         ->toBe(['expected' => 1, 'carried' => 1]);
     $gap = fn (string $slug): array => Narrowing::where(["gap:{$slug}"])
         ->query()
@@ -90,8 +85,8 @@ test('what is expected is taken over downwards, dropped lower down, and taken ba
         ->toBe([]);
     Acts::takeBack($dropped);
     expect($in('gouache'))->toBe(['color', 'finish', 'volume']);
-    $say($category('gouache'), [definition_of('volume')->id], false);
-    $say($category('gouache'), [definition_of('volume')->id], null);
+    $say($category('gouache'), [Acts::definition('volume')->id], false);
+    $say($category('gouache'), [Acts::definition('volume')->id], null);
     expect($in('gouache'))->toBe(['color', 'finish', 'volume']);
     $this->actingAs($this->person())->get('/expected?category=paint')->assertOk()->assertSee('Most products here carry Colour');
     $this->get('/products?where[]=category:oil')
@@ -149,10 +144,10 @@ test(
                 'scope' => ['sku:P'],
             ]),
         );
-        app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [definition_of('colour')->id], true);
+        app(SayExpected::class)(Category::query()->where('slug', 'paint')->firstOrFail(), [Acts::definition('colour')->id], true);
         $before = everything();
         $merge = app(MergeDefinitions::class);
-        $figures = $merge->consequences(definition_of('color'), definition_of('colour'))->toArray();
+        $figures = $merge->consequences(Acts::definition('color'), Acts::definition('colour'))->toArray();
         expect($figures)
             ->toMatchArray([
                 'values' => ['joined' => 2, 'moved' => 2],
@@ -162,12 +157,12 @@ test(
             ])
             ->and(everything())
             ->toEqual($before);
-        $done = $merge(definition_of('color'), definition_of('colour'));
+        $done = $merge(Acts::definition('color'), Acts::definition('colour'));
         $held = DB::table('assignments as a')
             ->join('items as i', 'i.id', '=', 'a.item_id')
             ->join('spellings as s', 's.id', '=', 'a.spelling_id')
             ->join('attribute_values as v', 'v.id', '=', 's.value_id')
-            ->where('a.definition_id', definition_of('color')->id)
+            ->where('a.definition_id', Acts::definition('color')->id)
             ->orderBy('i.sku')
             ->pluck('v.label', 'i.sku')
             ->all();
@@ -178,15 +173,15 @@ test(
                 'Q' => 'Green',
                 'R' => 'Sap green',
             ])
-            ->and(DB::table('assignments')->where('definition_id', definition_of('colour')->id)->exists())
+            ->and(DB::table('assignments')->where('definition_id', Acts::definition('colour')->id)->exists())
             ->toBeFalse()
             ->and(Lineup::query()->where('placement', 'shop')->firstOrFail()->filters()->pluck('definition_id')->all())
-            ->toBe([definition_of('color')->id]);
+            ->toBe([Acts::definition('color')->id]);
         Acts::takeBack($done);
         expect(everything())->toEqual($before);
-        $merge(definition_of('color'), definition_of('colour'));
+        $merge(Acts::definition('color'), Acts::definition('colour'));
         $this->read("sku,Colour\nS,blue\n");
-        expect(DB::table('assignments')->where('definition_id', definition_of('color')->id)->count())->toBe(5);
+        expect(DB::table('assignments')->where('definition_id', Acts::definition('color')->id)->count())->toBe(5);
     },
 );
 
@@ -196,7 +191,7 @@ test('a product that has both keeps what the one that stays says', function (): 
         '{"columns": {"Tone": {"kind": "choice", "level": "product"}, "Shade": {"kind": "choice", "level": "variant"}}}',
         feed: 'Tones',
     );
-    expect(app(MergeDefinitions::class)->consequences(definition_of('tone'), definition_of('shade'))->toArray())->toMatchArray([
+    expect(app(MergeDefinitions::class)->consequences(Acts::definition('tone'), Acts::definition('shade'))->toArray())->toMatchArray([
         'items' => 3,
         'come' => 1,
         'same' => 1,
@@ -215,17 +210,17 @@ test('retiring keeps the data, deleting takes it along, and both go back exactly
             'scope' => ['sku:Q'],
         ]),
     );
-    app(SayExpected::class)(null, [definition_of('color')->id], true);
+    app(SayExpected::class)(null, [Acts::definition('color')->id], true);
     $merge = app(MergeValues::class);
     $merge(
-        definition_of('color'),
-        $merge->plan(definition_of('color'), FindValue::named(definition_of('color'), 'Red')->id, [
-            FindValue::named(definition_of('color'), 'Blue')->id,
+        Acts::definition('color'),
+        $merge->plan(Acts::definition('color'), FindValue::named(Acts::definition('color'), 'Red')->id, [
+            FindValue::named(Acts::definition('color'), 'Blue')->id,
         ]),
     );
     $before = everything();
     $end = app(EndDefinition::class);
-    expect($end->consequences(definition_of('color')))->toMatchArray([
+    expect($end->consequences(Acts::definition('color')))->toMatchArray([
         'products' => 2,
         'values' => 1,
         'filters' => ['Color'],
@@ -233,14 +228,14 @@ test('retiring keeps the data, deleting takes it along, and both go back exactly
         'categories' => 1,
         'headings' => ['Color'],
     ]);
-    $retired = $end->retire(definition_of('color'));
+    $retired = $end->retire(Acts::definition('color'));
     expect(DB::table('filters')->count())
         ->toBe(0)
-        ->and(DB::table('assignments')->where('definition_id', definition_of('color')->id)->count())
+        ->and(DB::table('assignments')->where('definition_id', Acts::definition('color')->id)->count())
         ->toBe(3);
     Acts::takeBack($retired);
     expect(everything())->toEqual($before);
-    $deleted = $end->delete(definition_of('color'));
+    $deleted = $end->delete(Acts::definition('color'));
     expect(Definition::query()->where('slug', 'color')->exists())
         ->toBeFalse()
         ->and(DB::table('assignments')->count())
@@ -260,24 +255,24 @@ test('cells follow their definition to the other level as far as variants agree,
     );
     $held = fn (string $slug): array => DB::table('assignments as a')
         ->join('items as i', 'i.id', '=', 'a.item_id')
-        ->where('a.definition_id', definition_of($slug)->id)
+        ->where('a.definition_id', Acts::definition($slug)->id)
         ->orderBy('i.sku')
         ->pluck('i.sku')
         ->all();
     $save = fn (string $slug, string $level) => app(SaveDefinition::class)(
-        definition_of($slug),
+        Acts::definition($slug),
         DefinitionForm::from(['label' => ucfirst($slug), 'kind' => 'choice', 'level' => $level]),
         State::Accepted,
-        definition_of($slug)->version,
+        Acts::definition($slug)->version,
     );
     $before = everything();
     $down = $save('grain', 'variant');
     expect($held('grain'))->toBe(['G-1', 'G-2']);
-    expect(app(ReadAgain::class)->differing(definition_of('coat')))->toBe(1);
+    expect(app(ReadAgain::class)->differing(Acts::definition('coat')))->toBe(1);
     $up = $save('coat', 'product');
     expect($held('coat'))
         ->toBe(['G', 'H-1', 'H-2'])
-        ->and(app(Coverage::class)->products()[definition_of('coat')->id])
+        ->and(app(Coverage::class)->products()[Acts::definition('coat')->id])
         ->toBe(1);
     $save('coat', 'variant');
     expect($held('coat'))->toBe(['G-1', 'G-2', 'H-1', 'H-2']);
@@ -289,7 +284,7 @@ test('cells follow their definition to the other level as far as variants agree,
 
 test('what only managers change is refused to an editor', function (): void {
     app(SaveDefinition::class)(
-        definition_of('finish'),
+        Acts::definition('finish'),
         DefinitionForm::from([
             'label' => 'Finish',
             'kind' => 'choice',
@@ -299,17 +294,17 @@ test('what only managers change is refused to an editor', function (): void {
             'team_help' => 'Ask the lab.',
         ]),
         State::Accepted,
-        definition_of('finish')->version,
+        Acts::definition('finish')->version,
     );
-    expect(definition_of('finish'))->section->toBe('Look')->team_help->toBe('Ask the lab.');
+    expect(Acts::definition('finish'))->section->toBe('Look')->team_help->toBe('Ask the lab.');
     $this->actingAs($this->person(Role::Editor));
     $change = fn () => app(ChangeCells::class)(
         Chosen::all(Narrowing::where([])),
-        CellChange::set(definition_of('finish'), ['Matt']),
+        CellChange::set(Acts::definition('finish'), ['Matt']),
     );
     expect($change)
         ->toThrow(Refused::class, 'Only managers change Finish')
-        ->and(fn () => app(EndDefinition::class)->retire(definition_of('finish')))
+        ->and(fn () => app(EndDefinition::class)->retire(Acts::definition('finish')))
         ->toThrow(Refused::class, 'Only managers');
     $this->actingAs($this->person());
     expect($change())->not->toBeNull();
@@ -317,7 +312,7 @@ test('what only managers change is refused to an editor', function (): void {
 
 test('new values are dressed as their definition says', function (?string $dress, ?string $look): void {
     app(SaveDefinition::class)(
-        definition_of('finish'),
+        Acts::definition('finish'),
         DefinitionForm::from([
             'label' => 'Finish',
             'kind' => 'choice',
@@ -326,11 +321,11 @@ test('new values are dressed as their definition says', function (?string $dress
             'term_order' => 'products',
         ]),
         State::Accepted,
-        definition_of('finish')->version,
+        Acts::definition('finish')->version,
     );
-    app(ChangeCells::class)(Chosen::all(Narrowing::where([])), CellChange::set(definition_of('finish'), ['Navy']));
-    expect(FindValue::named(definition_of('finish'), 'Navy')->look()->colors)
+    app(ChangeCells::class)(Chosen::all(Narrowing::where([])), CellChange::set(Acts::definition('finish'), ['Navy']));
+    expect(FindValue::named(Acts::definition('finish'), 'Navy')->look()->colors)
         ->toBe($look === null ? [] : [$look])
-        ->and(definition_of('finish')->term_order->value)
+        ->and(Acts::definition('finish')->term_order->value)
         ->toBe('products');
 })->with([[null, null], ['colors', '#000080'], ['letters', null]]);

@@ -229,7 +229,7 @@ test('a reading that dies half-way leaves the catalog as it was', function (): v
 });
 
 test('columns of the demo map by name, by heading and by guess', function (): void {
-    $file = FeedFile::open(dirname(__DIR__, 2).'/demo/feeds/brannoch.csv');
+    $file = FeedFile::open(dirname(__DIR__, 3).'/demo/feeds/brannoch.csv');
     $figures = app(ReadFeed::class)($file, 'Brannoch', new ColumnMap(), false, fn () => null);
     $kinds = Definition::query()->pluck('kind', 'slug')->map->value->all();
     expect($figures->refused)

@@ -3,7 +3,6 @@
 declare(strict_types=1);
 
 use App\History\TakeBack;
-use App\Models\Definition;
 use App\Models\Value;
 use App\Vocabulary\KeepApart;
 use App\Vocabulary\Proposal;
@@ -20,11 +19,6 @@ beforeEach(
     ),
 );
 
-function attribute(): Definition
-{
-    return Definition::query()->where('slug', 'color')->firstOrFail();
-}
-
 /** @return list<list<string>> */
 function proposed(): array
 {
@@ -33,7 +27,7 @@ function proposed(): array
             fn (int $id): string => Value::query()->findOrFail($id)->label,
             $proposal->values,
         ),
-        app(ProposeMerges::class)->of(attribute()),
+        app(ProposeMerges::class)->of(Acts::definition('color')),
     );
 }
 
@@ -49,7 +43,7 @@ test('groups are proposed, merged under a name, and taken back', function (): vo
         ->assertOk()
         ->assertSee('4 groups to decide on')
         ->assertSee('same words in another order or form');
-    $ids = app(ProposeMerges::class)->of(attribute())[0]->values;
+    $ids = app(ProposeMerges::class)->of(Acts::definition('color'))[0]->values;
     $this->post('/values/color/look-alikes', [
         'do' => 'merge',
         'keep' => $ids[0],
@@ -76,11 +70,11 @@ test('what is kept apart is not proposed again, until that is taken back', funct
         ->whereIn('label', ['Turquoise', 'Turqoise'])
         ->pluck('id')
         ->all();
-    $change = app(KeepApart::class)(attribute(), array_values($ids));
+    $change = app(KeepApart::class)(Acts::definition('color'), array_values($ids));
     expect(proposed())->not->toContain(['Turquoise', 'Turqoise']);
     Acts::takeBack($change);
     expect(proposed())->toContain(['Turquoise', 'Turqoise']);
-    $name = app(ProposeMerges::class)->of(attribute())[0]->name();
+    $name = app(ProposeMerges::class)->of(Acts::definition('color'))[0]->name();
     $this->actingAs($this->person())
         ->get("/values/color/look-alikes?later={$name}")
         ->assertSee('3 groups to decide on')
@@ -89,7 +83,7 @@ test('what is kept apart is not proposed again, until that is taken back', funct
 
 test('the certain ones are merged as one step', function (): void {
     $certain = array_values(
-        array_filter(app(ProposeMerges::class)->of(attribute()), fn (Proposal $proposal): bool => $proposal->isCertain()),
+        array_filter(app(ProposeMerges::class)->of(Acts::definition('color')), fn (Proposal $proposal): bool => $proposal->isCertain()),
     );
     expect(count($certain))->toBe(2);
     $this->actingAs($this->person())->get('/values/color/look-alikes?batch=1')->assertSee('300 g/m2')->assertDontSee('Turqoise');

@@ -54,11 +54,6 @@ function pageOf(string $slug): string
     return (string) Category::query()->where('slug', $slug)->value('id');
 }
 
-function colors(): Definition
-{
-    return Definition::query()->where('slug', 'color')->firstOrFail();
-}
-
 /** @param  array<mixed>  $changes */
 function saveFilter(string $key, array $changes, string $placement = 'shop'): void
 {
@@ -150,7 +145,7 @@ test(
 test(
     'only these: a merge, a rename and a gathering carry over by themselves, and new terms wait to be admitted',
     function (): void {
-        $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
+        $id = fn (string $label): int => FindValue::named(Acts::definition('color'), $label)->id;
         saveFilter('color', ['terms' => 'only', 'chosen' => [$id('Sage'), $id('Crimson')], 'seen' => FilterForm::newest()]);
         $terms = function (): array {
             $this->publish();
@@ -161,17 +156,21 @@ test(
         expect($terms())->toBe(['crimson', 'sage']);
         $merge = app(MergeValues::class);
         expect(
-            MergeConsequences::of(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]), app(ProductCounts::class))
+            MergeConsequences::of(
+                Acts::definition('color'),
+                $merge->plan(Acts::definition('color'), $id('Olive'), [$id('Sage')]),
+                app(ProductCounts::class),
+            )
                 ->handPicked,
         )
             ->toBe(['Color (Whole shop)'])
-            ->and(app(GatherValues::class)->consequences(colors(), 'Reds', [$id('Cerulean')])->handPicked)
+            ->and(app(GatherValues::class)->consequences(Acts::definition('color'), 'Reds', [$id('Cerulean')])->handPicked)
             ->toBe([]);
-        $merge(colors(), $merge->plan(colors(), $id('Olive'), [$id('Sage')]));
+        $merge(Acts::definition('color'), $merge->plan(Acts::definition('color'), $id('Olive'), [$id('Sage')]));
         expect($terms())->toBe(['crimson', 'olive']);
-        app(GatherValues::class)(colors(), 'Reds', [$id('Crimson')]);
+        app(GatherValues::class)(Acts::definition('color'), 'Reds', [$id('Crimson')]);
         expect($terms())->toBe(['olive', 'reds']);
-        $new = app(CreateValue::class)(colors(), 'Gamboge');
+        $new = app(CreateValue::class)(Acts::definition('color'), 'Gamboge');
         $this->read("sku,category,Color\nP9,Paint,Gamboge\n", STOCKED_MAP);
         $filter = DraftLineups::load()->of('shop')->filters['color']->settings();
         expect($terms())
@@ -192,7 +191,8 @@ test(
 );
 
 test('bands, dates, texts, categories below and values below their umbrellas narrow the shop', function (): void {
-    app(GatherValues::class)(colors(), 'Green', [FindValue::named(colors(), 'Sage')->id, FindValue::named(colors(), 'Olive')->id]);
+    $color = Acts::definition('color');
+    app(GatherValues::class)($color, 'Green', FindValue::ids($color, ['Sage', 'Olive']));
     app(EditLineup::class)->several(['weight', 'note', 'made', 'category', 'stock', 'added']);
     saveFilter('color', ['control' => 'nested']);
     saveFilter('weight', [
@@ -303,7 +303,7 @@ test('where nothing is left, it says which one filter to drop and what that brin
 });
 
 test('looks, labels, order, pins and columns of a filter are its own, and the shop shows them', function (): void {
-    $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
+    $id = fn (string $label): int => FindValue::named(Acts::definition('color'), $label)->id;
     saveFilter('color', [
         'control' => 'cubes',
         'columns' => 4,
@@ -456,7 +456,7 @@ test('an edition keeps the line-up of every page, and pages with the same one sh
 });
 
 test('what a form does not show stays: chosen terms, looks; what it clears goes back to the definition', function (): void {
-    $id = fn (string $label): int => FindValue::named(colors(), $label)->id;
+    $id = fn (string $label): int => FindValue::named(Acts::definition('color'), $label)->id;
     saveFilter('color', [
         'terms' => 'only',
         'chosen' => [$id('Sage'), $id('Crimson')],

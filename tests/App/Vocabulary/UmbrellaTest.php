@@ -33,21 +33,16 @@ beforeEach(function (): void {
     app(EditLineup::class)->add('color');
 });
 
-function shade(): Definition
-{
-    return Definition::query()->where('slug', 'color')->firstOrFail();
-}
-
 /** @return list<int> */
 function shades(string ...$labels): array
 {
-    return array_values(array_map(fn (string $label): int => FindValue::named(shade(), $label)->id, $labels));
+    return array_values(array_map(fn (string $label): int => FindValue::named(Acts::definition('color'), $label)->id, $labels));
 }
 
 test('values under an umbrella are one term, counted as products once, and their addresses lead to it', function (): void {
     $this->publish();
     $gather = app(GatherValues::class);
-    expect($gather->consequences(shade(), 'Green', shades('Sage', 'Olive', 'Green'))->toArray())->toMatchArray([
+    expect($gather->consequences(Acts::definition('color'), 'Green', shades('Sage', 'Olive', 'Green'))->toArray())->toMatchArray([
         'umbrella' => 'Green',
         'new' => true,
         'products' => 4,
@@ -55,7 +50,7 @@ test('values under an umbrella are one term, counted as products once, and their
         'filters' => ['Color'],
     ]);
     $cells = DB::table('assignments')->get()->all();
-    $change = $gather(shade(), 'Green', shades('Sage', 'Olive', 'Green'));
+    $change = $gather(Acts::definition('color'), 'Green', shades('Sage', 'Olive', 'Green'));
     expect(DB::table('assignments')->get()->all())
         ->toEqual($cells)
         ->and($change?->rows()->count())
@@ -90,44 +85,44 @@ test('values under an umbrella are one term, counted as products once, and their
 
 test('a value is in one umbrella at most, and an empty umbrella goes', function (): void {
     $gather = app(GatherValues::class);
-    $gather(shade(), 'Greens', shades('Sage', 'Olive'));
-    expect($gather->consequences(shade(), 'Muted', shades('Sage'))->toArray())->toMatchArray([
+    $gather(Acts::definition('color'), 'Greens', shades('Sage', 'Olive'));
+    expect($gather->consequences(Acts::definition('color'), 'Muted', shades('Sage'))->toArray())->toMatchArray([
         'new' => true,
         'from' => ['Greens'],
         'terms' => ['before' => 3, 'after' => 4],
     ]);
-    $gather(shade(), 'Muted', shades('Sage', 'Olive'));
+    $gather(Acts::definition('color'), 'Muted', shades('Sage', 'Olive'));
     expect(Umbrella::query()->pluck('label')->all())->toBe(['Muted']);
-    $gather->release(shade(), shades('Sage', 'Olive'));
+    $gather->release(Acts::definition('color'), shades('Sage', 'Olive'));
     expect(Umbrella::query()->count())->toBe(0);
     Acts::takeBack(app(TakeBack::class)->newest());
     expect(Umbrella::query()->pluck('label')->all())
         ->toBe(['Muted'])
-        ->and(fn () => $gather(shade(), ' ', shades('Sage')))
+        ->and(fn () => $gather(Acts::definition('color'), ' ', shades('Sage')))
         ->toThrow(Refused::class)
-        ->and(fn () => $gather(shade(), 'X', []))
+        ->and(fn () => $gather(Acts::definition('color'), 'X', []))
         ->toThrow(Refused::class, 'at least one value');
 });
 
 test('merging into a value under an umbrella counts terms as shoppers see them', function (): void {
-    app(GatherValues::class)(shade(), 'Greens', shades('Sage', 'Olive'));
+    app(GatherValues::class)(Acts::definition('color'), 'Greens', shades('Sage', 'Olive'));
     $merge = app(MergeValues::class);
-    $plan = $merge->plan(shade(), shades('Sage')[0], shades('Olive'));
-    expect(MergeConsequences::of(shade(), $plan, app(ProductCounts::class))->toArray()['terms'])->toBe([
+    $plan = $merge->plan(Acts::definition('color'), shades('Sage')[0], shades('Olive'));
+    expect(MergeConsequences::of(Acts::definition('color'), $plan, app(ProductCounts::class))->toArray()['terms'])->toBe([
         'before' => 3,
         'after' => 3,
     ]);
-    $merge(shade(), $plan);
+    $merge(Acts::definition('color'), $plan);
     $this->publish();
     expect($this->counts()[1]['color'])->toBe(['green' => 1, 'greens' => 3, 'red' => 1]);
     $this->get('/shop?color=olive')->assertRedirect('/shop?color=greens');
 });
 
 test('a cleaned list goes to another shop and comes back the same, and a bad one is refused by its line', function (): void {
-    app(GatherValues::class)(shade(), 'Greens', shades('Sage', 'Olive'));
+    app(GatherValues::class)(Acts::definition('color'), 'Greens', shades('Sage', 'Olive'));
     $merge = app(MergeValues::class);
-    $merge(shade(), $merge->plan(shade(), shades('Green')[0], shades('Red')));
-    $csv = app(ListValues::class)->write(shade(), 'csv');
+    $merge(Acts::definition('color'), $merge->plan(Acts::definition('color'), shades('Green')[0], shades('Red')));
+    $csv = app(ListValues::class)->write(Acts::definition('color'), 'csv');
     $this->read("sku,Tone\nX,red\n", '{"columns": {"Tone": {"attribute": "tone", "kind": "choice"}}}', feed: 'Other');
     $tone = Definition::query()->where('slug', 'tone')->firstOrFail();
     $open = function (string $text) {
@@ -162,14 +157,14 @@ test('umbrellas are proposed by basic color and taken as one step', function ():
         ->assertOk()
         ->assertSee('Green')
         ->assertDontSee('groups[Red]');
-    $proposals = app(ProposeUmbrellas::class)->of(shade());
+    $proposals = app(ProposeUmbrellas::class)->of(Acts::definition('color'));
     expect(
         array_map(fn (array $values): array => array_map(fn (Value $value): string => $value->label, $values), $proposals),
     )->toBe(['Green' => ['Sage', 'Olive', 'Green']]);
     $this->post('/values/color/umbrellas', [
         'groups' => ['Green' => array_map(fn (Value $value): int => $value->id, $proposals['Green'])],
     ])->assertSessionHas('done', 'Gathered 3 values under Green (Color)');
-    expect(app(ProposeUmbrellas::class)->of(shade()))->toBe([]);
+    expect(app(ProposeUmbrellas::class)->of(Acts::definition('color')))->toBe([]);
     $this->post('/values/color/umbrellas')->assertSessionHasErrors();
     Acts::takeBack(app(TakeBack::class)->newest());
     expect(Umbrella::query()->count())->toBe(0);

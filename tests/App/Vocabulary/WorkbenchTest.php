@@ -43,14 +43,9 @@ const COLOR_MAP = '{"columns": {"Color": {"attribute": "color", "label": "Color"
 
 beforeEach(fn () => $this->read(FIRST, COLOR_MAP));
 
-function finish(): Definition
-{
-    return Definition::query()->where('slug', 'color')->firstOrFail();
-}
-
 function one(string $label): Value
 {
-    return FindValue::named(finish(), $label);
+    return FindValue::named(Acts::definition('color'), $label);
 }
 
 function mergeInto(string $keep, string ...$labels): Change
@@ -58,7 +53,7 @@ function mergeInto(string $keep, string ...$labels): Change
     $merge = app(MergeValues::class);
     $going = array_map(fn (string $label): int => one($label)->id, array_values($labels));
 
-    return $merge(finish(), $merge->plan(finish(), one($keep)->id, $going));
+    return $merge(Acts::definition('color'), $merge->plan(Acts::definition('color'), one($keep)->id, $going));
 }
 
 /** @return array<string, list<mixed>> everything that says what the words mean */
@@ -92,7 +87,7 @@ function whole(): array
 /** @return array<string, Newcomer> by text */
 function newcomers(): array
 {
-    return array_column(app(FindNewcomers::class)->of(finish()), null, 'text');
+    return array_column(app(FindNewcomers::class)->of(Acts::definition('color')), null, 'text');
 }
 
 test(
@@ -129,18 +124,18 @@ test('everything taken back to the start leaves the vocabulary as it was', funct
     $start = whole();
     $changes = [
         mergeInto('Matte', 'Matt'),
-        app(GatherValues::class)(finish(), 'Shiny', [one('Gloss')->id, one('Satin')->id]),
-        app(KeepApart::class)(finish(), [one('Satin')->id, one('Silk')->id]),
+        app(GatherValues::class)(Acts::definition('color'), 'Shiny', [one('Gloss')->id, one('Satin')->id]),
+        app(KeepApart::class)(Acts::definition('color'), [one('Satin')->id, one('Silk')->id]),
         app(SaveValue::class)(one('Silk'), 'Silky', new Look(['#ffffff'], 'Silk look', 'soft'), false, one('Silk')->version),
-        app(MoveSpelling::class)(finish(), Spelling::query()->where('text', 'Matt')->firstOrFail(), null),
+        app(MoveSpelling::class)(Acts::definition('color'), Spelling::query()->where('text', 'Matt')->firstOrFail(), null),
         app(SettleNewcomers::class)(
-            finish(),
+            Acts::definition('color'),
             array_fill_keys(array_map(fn (Newcomer $one): int => $one->spelling, array_values(newcomers())), 'proposed'),
         ),
-        app(ChangeValues::class)(finish(), 'retire', [one('Silky')->id]),
+        app(ChangeValues::class)(Acts::definition('color'), 'retire', [one('Silky')->id]),
         mergeInto('Gloss', 'Pearl'),
     ];
-    app(CreateValue::class)(finish(), 'Chalky');
+    app(CreateValue::class)(Acts::definition('color'), 'Chalky');
     expect(whole())->not->toEqual($start);
     while (($newest = app(TakeBack::class)->newest()) !== null && $newest->room === Room::Values) {
         Acts::takeBack($newest);
@@ -149,7 +144,7 @@ test('everything taken back to the start leaves the vocabulary as it was', funct
 });
 
 test('a merge says what becomes of the pages that shoppers visit', function (): void {
-    $pages = PagesTouched::of(finish(), [one('Matte')->id], [one('Matte')->id, one('Matt')->id, one('Silk')->id]);
+    $pages = PagesTouched::of(Acts::definition('color'), [one('Matte')->id], [one('Matte')->id, one('Matt')->id, one('Silk')->id]);
     expect(array_map(fn ($page): array => [$page->page, $page->before, $page->after, $page->fewer], $pages))->toBe([
         ['Paint', 2, 3, 1],
         ['Paint > Oil', 1, 2, 1],
@@ -160,19 +155,19 @@ test('a merge says what becomes of the pages that shoppers visit', function (): 
 test('a spelling is taken out into a value of its own, or into another, and the next delivery follows', function (): void {
     mergeInto('Matte', 'Matt', 'Silk');
     $move = app(MoveSpelling::class);
-    expect(fn () => $move(finish(), Spelling::query()->where('text', 'matte ')->firstOrFail(), null))->toThrow(
+    expect(fn () => $move(Acts::definition('color'), Spelling::query()->where('text', 'matte ')->firstOrFail(), null))->toThrow(
         Refused::class,
         'It is what Matte is called',
     );
     // The value that it was before comes back, with its address.
-    $change = $move(finish(), Spelling::query()->where('text', 'Silk')->firstOrFail(), null);
+    $change = $move(Acts::definition('color'), Spelling::query()->where('text', 'Silk')->firstOrFail(), null);
     expect(one('Silk')->slug)
         ->toBe('silk')
         ->and(one('Silk')->merged_into)
         ->toBeNull()
-        ->and(Value::query()->where('definition_id', finish()->id)->count())
+        ->and(Value::query()->where('definition_id', Acts::definition('color')->id)->count())
         ->toBe(5);
-    $move(finish(), Spelling::query()->where('text', 'Matt')->firstOrFail(), one('Gloss'));
+    $move(Acts::definition('color'), Spelling::query()->where('text', 'Matt')->firstOrFail(), one('Gloss'));
     $this->read("sku,Color\nG,SILK\nH,matt\n", COLOR_MAP);
     $of = fn (string $sku): string => (string) DB::table('assignments as a')
         ->join('spellings as s', 's.id', '=', 'a.spelling_id')
@@ -188,7 +183,7 @@ test(
     'newcomers come with a later delivery, with the best proposal, and what found its place by itself is listed too',
     function (): void {
         expect(newcomers())->toBe([]);
-        app(GatherValues::class)(finish(), 'Shiny', [one('Gloss')->id]);
+        app(GatherValues::class)(Acts::definition('color'), 'Shiny', [one('Gloss')->id]);
         $this->read("sku,Color\nG,GLOSS\nH,Glosss\nI,Pearl\nJ,very shiny\n", COLOR_MAP, feed: 'Later');
         $found = newcomers();
         expect(array_keys($found))
@@ -212,7 +207,7 @@ test(
             ->and($found['very shiny']->proposes())
             ->toBe('gather');
         $change = app(SettleNewcomers::class)(
-            finish(),
+            Acts::definition('color'),
             array_map(fn (Newcomer $one): string => 'proposed', array_column($found, null, 'spelling')),
         );
         expect($change->summary)
@@ -234,17 +229,17 @@ test(
         DB::table('definitions')->update(['policy' => 'hold']);
         $this->read("sku,Color\nG,Glosss\n", COLOR_MAP);
         expect(newcomers()['Glosss']->value->held)->toBeTrue();
-        app(SettleNewcomers::class)(finish(), [newcomers()['Glosss']->spelling => 'keep']);
+        app(SettleNewcomers::class)(Acts::definition('color'), [newcomers()['Glosss']->spelling => 'keep']);
         expect(one('Glosss')->held)
             ->toBeFalse()
             ->and(
                 array_filter(
-                    app(ProposeMerges::class)->of(finish()),
+                    app(ProposeMerges::class)->of(Acts::definition('color')),
                     fn ($proposal): bool => in_array(one('Glosss')->id, $proposal->values, true),
                 ),
             )
             ->toBe([])
-            ->and(fn () => app(SettleNewcomers::class)(finish(), [1 => 'keep']))
+            ->and(fn () => app(SettleNewcomers::class)(Acts::definition('color'), [1 => 'keep']))
             ->toThrow(Refused::class, 'decided on them meanwhile');
     },
 );
@@ -267,7 +262,7 @@ test('a delivery of forty new spellings needs no more than five decisions', func
         COLOR_MAP,
     );
     $came = array_map(fn (Newcomer $one): int => $one->spelling, array_values(newcomers()));
-    app(SettleNewcomers::class)(finish(), array_fill_keys($came, 'keep'));
+    app(SettleNewcomers::class)(Acts::definition('color'), array_fill_keys($came, 'keep'));
     $ways = [
         fn (string $name): string => mb_strtoupper($name),
         fn (string $name): string => " {$name}",
@@ -280,9 +275,9 @@ test('a delivery of forty new spellings needs no more than five decisions', func
             $rows[] = "L{$i}-{$n},\"{$way($name)}\"";
         }
     }
-    $before = Spelling::query()->where('definition_id', finish()->id)->count();
+    $before = Spelling::query()->where('definition_id', Acts::definition('color')->id)->count();
     $this->read("sku,Color\n".implode("\n", [...$rows, 'X1,Gamboge', 'X2,Bronze']), COLOR_MAP);
-    expect(Spelling::query()->where('definition_id', finish()->id)->count() - $before)->toBeGreaterThanOrEqual(40);
+    expect(Spelling::query()->where('definition_id', Acts::definition('color')->id)->count() - $before)->toBeGreaterThanOrEqual(40);
     $page = $this->actingAs($this->person());
     $decisions = 0;
     foreach (['certain', 'resolved'] as $all) {
@@ -297,7 +292,7 @@ test('a delivery of forty new spellings needs no more than five decisions', func
         ->toBe([])
         ->and($decisions)
         ->toBeLessThanOrEqual(5)
-        ->and(finish()->values()->count())
+        ->and(Acts::definition('color')->values()->count())
         ->toBe(5 + 10 + 2);
 });
 
@@ -321,13 +316,13 @@ test('what the shop merged and kept apart in one attribute teaches another', fun
             array_map(fn (int $id): string => Value::query()->findOrFail($id)->label, $proposal->values),
             $proposal->evidence,
         ],
-        app(ProposeMerges::class)->of(finish()),
+        app(ProposeMerges::class)->of(Acts::definition('color')),
     );
     expect($labels())
         ->toContain([['Gris', 'Grey'], ['merged in this shop before']])
         ->toContain([['Ivory', 'Eggshell'], ['merged in this shop before']]);
     app(KeepApart::class)($surface, [FindValue::named($surface, 'Cadmium red')->id, FindValue::named($surface, 'Ivory')->id]);
-    app(KeepApart::class)(finish(), [one('Ivory')->id, one('Eggshell')->id]);
+    app(KeepApart::class)(Acts::definition('color'), [one('Ivory')->id, one('Eggshell')->id]);
     expect(array_column($labels(), 0))->not->toContain(['Ivory', 'Eggshell']);
 });
 
@@ -336,29 +331,29 @@ test(
     function (): void {
         $ids = [one('Gloss')->id, one('Satin')->id];
         $change = app(ChangeValues::class);
-        expect($change(finish(), 'retire', $ids)?->summary)
+        expect($change(Acts::definition('color'), 'retire', $ids)?->summary)
             ->toBe('Retired: Gloss, Satin (Color)')
             ->and(one('Gloss')->held)
             ->toBeTrue()
-            ->and(array_column(app(SuggestValues::class)(finish(), 'glo'), 'label'))
+            ->and(array_column(app(SuggestValues::class)(Acts::definition('color'), 'glo'), 'label'))
             ->not->toContain('Gloss');
         $this->publish();
         expect(array_keys($this->counts()[1]['color']))->toBe(['matt', 'matte', 'silk']);
-        $change(finish(), 'restore', $ids);
+        $change(Acts::definition('color'), 'restore', $ids);
         expect(one('Gloss')->retired)
             ->toBeFalse()
-            ->and($change(finish(), 'hide', $ids))
+            ->and($change(Acts::definition('color'), 'hide', $ids))
             ->not->toBeNull()
-            ->and($change(finish(), 'hide', $ids))
+            ->and($change(Acts::definition('color'), 'hide', $ids))
             ->toBeNull();
-        app(CreateValue::class)(finish(), 'Viridian');
+        app(CreateValue::class)(Acts::definition('color'), 'Viridian');
         DB::table('attribute_values')
             ->where('label', 'Viridian')
             ->update(['look' => null]);
-        $change(finish(), 'dress', [one('Viridian')->id]);
+        $change(Acts::definition('color'), 'dress', [one('Viridian')->id]);
         expect(one('Viridian')->look()->colors)
             ->toBe(['#2a7d62'])
-            ->and(fn () => $change(finish(), 'burn', $ids))
+            ->and(fn () => $change(Acts::definition('color'), 'burn', $ids))
             ->toThrow(Refused::class);
     },
 );
@@ -426,7 +421,7 @@ test('the map knows the shape of colors, sizes and measures, and forces none on 
 });
 
 test('every panel of the workbench can be drawn, in every lens', function (): void {
-    app(GatherValues::class)(finish(), 'Shiny', [one('Satin')->id]);
+    app(GatherValues::class)(Acts::definition('color'), 'Shiny', [one('Satin')->id]);
     $this->actingAs($this->person());
     $two = 'pick[]='.one('Gloss')->id.'&pick[]='.one('Satin')->id;
     foreach (['', '/flow', '/map'] as $lens) {
@@ -490,12 +485,12 @@ test('a look takes a color by name, and a picture by its content', function (): 
 
 test('spellings of one new value wait for one decision', function (): void {
     $this->read("sku,Color\nG,Chalky\nH,CHALKY\nI,chalky \nJ,satin \n", COLOR_MAP);
-    $waiting = app(FindNewcomers::class)->of(finish());
+    $waiting = app(FindNewcomers::class)->of(Acts::definition('color'));
     expect(array_map(fn (Newcomer $one): array => [$one->resolved, $one->products, count($one->also)], $waiting))
         ->toBe([[false, 3, 2], [true, 1, 0]])
         ->and(app(FindNewcomers::class)->waiting()[0])
         ->toMatchArray(['new' => 1, 'resolved' => 1]);
-    $change = app(SettleNewcomers::class)(finish(), [$waiting[0]->spelling => 'keep']);
+    $change = app(SettleNewcomers::class)(Acts::definition('color'), [$waiting[0]->spelling => 'keep']);
     expect(newcomers())
         ->toHaveCount(1)
         ->and(Spelling::query()->where('value_id', one('Chalky')->id)->where('settled', false)->count())
