@@ -22,5 +22,6 @@ interface Carriers
      */
     public function without(self $other): static;
 
+    /** Whether nothing carries it. */
     public function isEmpty(): bool;
 }

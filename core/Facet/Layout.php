@@ -62,11 +62,13 @@ final readonly class Layout
         return $this->starts[$lane] * 8 + $product;
     }
 
+    /** Every product, as a bitmap of one bit a product. */
     public function allProducts(): ProductSet
     {
         return new ProductSet(self::ones($this->products()));
     }
 
+    /** Every variant, as bitmaps of one bit a product and lane. */
     public function allVariants(): VariantSet
     {
         return new VariantSet(array_map(self::ones(...), $this->sizes));

@@ -19,11 +19,17 @@ final readonly class Scope
         $this->matching = $asked === null ? $products : $products->and($asked->products());
     }
 
+    /** The products of a page before anything is picked; every variant of theirs counts. */
     public static function listing(Layout $layout, ProductSet $products): self
     {
         return new self($layout, $products, null);
     }
 
+    /**
+     * The same, of those that a set of products or variants carries: conditions on variants have to meet on one and the same.
+     *
+     * @throws MixedLevels never: a set of either level narrows
+     */
     public function narrow(Carriers $carriers): self
     {
         return match (true) {

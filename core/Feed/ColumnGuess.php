@@ -47,6 +47,11 @@ final class ColumnGuess
     {
     }
 
+    /**
+     * Takes a cell into account.
+     *
+     * @param  bool  $variant  whether its row is a variant
+     */
     public function add(string $cell, bool $variant): void
     {
         $this->rows++;

@@ -72,6 +72,10 @@ final readonly class ColumnMap
         return array_key_exists($heading, $this->columns) || array_key_exists(trim($heading), $this->columns);
     }
 
+    /**
+     * What a person said a heading leads to: attribute data, the name of a known column, "" for left aside; null where nobody
+     * said anything.
+     */
     public function for(string $heading): Column|string|null
     {
         return $this->columns[$heading] ?? ($this->columns[trim($heading)] ?? null);

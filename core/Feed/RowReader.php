@@ -45,6 +45,7 @@ final readonly class RowReader
         $this->sku = is_int($sku) ? $sku : throw UnreadableFile::noSku($headings);
     }
 
+    /** The fields and attribute texts of a row, or why it is refused: the line, the column and the reason. */
     public function read(Row $row): ReadRow
     {
         if ($row->problem !== null) {

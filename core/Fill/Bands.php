@@ -22,6 +22,7 @@ final readonly class Bands
         }
     }
 
+    /** What the band says that a number falls into; null where none holds it. */
     public function label(float $number): ?string
     {
         foreach ($this->bands as $band) {

@@ -79,6 +79,7 @@ final readonly class Band
         ];
     }
 
+    /** Whether a number is in it: from its lower end on, to its upper end without that, but for the last band. */
     public function holds(float $number): bool
     {
         return ($this->from === null || $number >= $this->from) &&

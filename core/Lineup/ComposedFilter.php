@@ -16,6 +16,7 @@ final readonly class ComposedFilter
     {
     }
 
+    /** All settings, with what is usual where no layer says anything. */
     public function settings(): FilterSettings
     {
         return FilterSettings::of($this->given);

@@ -20,6 +20,10 @@ final readonly class ComposedLineup
     {
     }
 
+    /**
+     * One line-up of several layers, the widest placement first: what a later one says of a filter comes before what an
+     * earlier one says (C11).
+     */
     public static function of(Layer ...$layers): self
     {
         $filters = [];

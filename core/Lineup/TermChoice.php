@@ -20,6 +20,11 @@ enum TermChoice: string
         };
     }
 
+    /**
+     * Whether a term is offered.
+     *
+     * @param  bool  $chosen  whether somebody chose it by name
+     */
     public function offers(bool $chosen): bool
     {
         return match ($this) {

@@ -139,6 +139,7 @@ final class Lexicon
         }
     }
 
+    /** Whether two words are of one group of opposites ("left", "right"), in small letters. */
     public function areOpposed(string $one, string $other): bool
     {
         return $one !== $other && array_intersect($this->opposed[$one] ?? [], $this->opposed[$other] ?? []) !== [];

@@ -49,6 +49,10 @@ final readonly class Meaning
         return self::join($this->words, $this->ordered).'|'.self::join($this->rough, $this->ordered);
     }
 
+    /**
+     * Equal for texts of the same words, numbers and measures, whatever their order, before spellings and abbreviations are
+     * unified.
+     */
     public function plainKey(): string
     {
         return self::join($this->plain, $this->ordered).'|'.self::join($this->exact, $this->ordered);

@@ -95,6 +95,11 @@ final class MeaningReader
     {
     }
 
+    /**
+     * What a text says. Any text is read; one that says nothing known is its letters.
+     *
+     * @param  string  $text  valid UTF-8, of any length
+     */
     public function of(string $text): Meaning
     {
         $letters = StrictKey::of($text);

@@ -18,6 +18,7 @@ final class ComposedUnit
         '3' => 3,
     ];
 
+    /** A unit written as a quotient or power of known ones ("g/m2", "km per hour", "m³"); null where a part is unknown. */
     public static function find(string $text): ?Unit
     {
         $text = (string) preg_replace('/\s+per\s+/u', '/', $text);

@@ -42,6 +42,11 @@ final readonly class NumberChange
         return (new self(BigDecimal::one(), BigDecimal::zero(), null))->rounded($step);
     }
 
+    /**
+     * Rounded half up to a multiple of a step.
+     *
+     * @param  string  $step  a decimal number greater than 0; "0.5", "10"
+     */
     public function rounded(string $step): self
     {
         $decimal = self::decimal($step);

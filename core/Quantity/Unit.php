@@ -43,6 +43,7 @@ final readonly class Unit
         return [...UnitTable::get()->symbols(), 'g/m²', 'm²', 'cm²', 'cm³', 'm³'];
     }
 
+    /** Whether quantities in it can be told in the other: both measure the same. */
     public function converts(self $other): bool
     {
         return $this->powers === $other->powers;

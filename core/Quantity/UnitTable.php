@@ -73,11 +73,13 @@ final class UnitTable
         ];
     }
 
+    /** The table that ships, read once. */
     public static function get(): self
     {
         return self::$table ??= new self();
     }
 
+    /** The unit of a name, symbol or code in any case that is no ambiguity (UCUM, UN/ECE Recommendation 20); null for none. */
     public function named(string $text): ?Unit
     {
         $plain = rtrim($text, '.');

@@ -34,6 +34,11 @@ final readonly class Look
         }
     }
 
+    /**
+     * A look as it is kept; parts that are no sound look are left out.
+     *
+     * @param  string|null  $json  null: a bare look
+     */
     public static function fromJson(?string $json): self
     {
         $data = $json === null || $json === '' ? [] : json_decode($json, true);
@@ -55,6 +60,7 @@ final readonly class Look
         );
     }
 
+    /** As it is kept: the parts that are there, in small letters; null for a bare one. */
     public function toJson(): ?string
     {
         return $this->isBare()

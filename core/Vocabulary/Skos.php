@@ -20,6 +20,7 @@ final readonly class Skos
     {
     }
 
+    /** The list in Turtle (W3C Recommendation RDF 1.1 Turtle), with one concept a value and one for each umbrella. */
     public function turtle(): string
     {
         $lines = [
@@ -47,6 +48,11 @@ final readonly class Skos
         return implode("\n", $lines);
     }
 
+    /**
+     * The same in JSON-LD (W3C Recommendation JSON-LD 1.1), pretty-printed.
+     *
+     * @throws \JsonException for texts that are no UTF-8
+     */
     public function jsonLd(): string
     {
         $graph = [['@id' => $this->iri(''), '@type' => 'skos:ConceptScheme', 'skos:prefLabel' => $this->title]];

@@ -100,3 +100,28 @@ test('every PHP file is one, strictly typed', function (): void {
         preg_match('/\A(?:#![^\n]*\n)?<\?php\n\ndeclare\(strict_types=1\);\n/', (string) file_get_contents($file)) === 1;
     expect(array_values(array_filter(sources('php'), fn (string $file): bool => ! $isSound($file))))->toBe([]);
 });
+
+test('every public method of the core that is more than a getter says what it takes, gives and refuses', function (): void {
+    $isSaidElsewhere = function (ReflectionMethod $method): bool {
+        $class = $method->getDeclaringClass();
+        $ofInterface = array_filter($class->getInterfaces(), fn (ReflectionClass $one): bool => $one->hasMethod($method->getName()));
+
+        return $ofInterface !== [] || $class->isSubclassOf(Exception::class) || str_starts_with($method->getName(), '__');
+    };
+    $isGetter = fn (ReflectionMethod $method): bool => $method->getNumberOfParameters() === 0 &&
+        ($method->getEndLine() - $method->getStartLine() <= 4 || $method->getName() === 'label');
+    $silent = [];
+    foreach (sources('php') as $file) {
+        $class = 'Lokum\\'.str_replace('/', '\\', substr($file, strlen(dirname(__DIR__, 2).'/core/'), -4));
+        if (! str_contains($file, '/core/') || ! (class_exists($class) || interface_exists($class) || enum_exists($class))) {
+            continue;
+        }
+        foreach ((new ReflectionClass($class))->getMethods(ReflectionMethod::IS_PUBLIC) as $method) {
+            $isOwn = $method->getDeclaringClass()->getName() === $class && $method->isUserDefined();
+            if ($isOwn && $method->getDocComment() === false && ! $isSaidElsewhere($method) && ! $isGetter($method)) {
+                $silent[] = "{$class}::{$method->getName()}";
+            }
+        }
+    }
+    expect($silent)->toBe([]);
+});
