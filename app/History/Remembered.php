@@ -17,7 +17,7 @@ final readonly class Remembered
     private const LARGE = 20000;
 
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
-    private const SHAPE = 13;
+    private const SHAPE = 14;
 
     public function __construct(private Ledger $ledger)
     {
@@ -35,10 +35,12 @@ final readonly class Remembered
         if (DB::transactionLevel() > 0) {
             return $work();
         }
+        // Before the work: what somebody changes meanwhile may not be in it.
+        $revision = $this->ledger->revision();
         $known = $this->known($name);
         if ($known === null) {
             $known = $work();
-            Cache::put($this->key($name), [$this->ledger->revision(), $known], self::KEPT);
+            Cache::put($this->key($name), [$revision, $known], self::KEPT);
         }
 
         return $known;

@@ -336,7 +336,7 @@ final class Person
 
     public function leave(): void
     {
-        Chrome::takeBack($this->browser);
+        Chrome::close($this->browser);
     }
 
     public function __destruct()

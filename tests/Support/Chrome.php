@@ -12,7 +12,7 @@ use stdClass;
 use Symfony\Component\Process\Process;
 use Throwable;
 
-/** Headless Chromium for a whole test run: who is done with a browser leaves it, clean, to the next. */
+/** Headless Chromium for a whole test run: one driver, and for each person a browser that knows of nobody else. */
 final class Chrome
 {
     private const ARGUMENTS = [
@@ -31,38 +31,25 @@ final class Chrome
 
     private static ?Process $driver = null;
 
-    /** @var array<int, list<RemoteWebDriver>> browsers that nobody sits at, by whether they run scripts */
-    private static array $idle = [[], []];
-
-    /** @var array<string, bool> by session: whether it runs scripts, while somebody sits at it */
-    private static array $busy = [];
+    /** @var array<string, RemoteWebDriver> browsers that somebody sits at, by session */
+    private static array $open = [];
 
     public static function open(bool $scripts = true): RemoteWebDriver
     {
-        $browser = array_pop(self::$idle[(int) $scripts]) ?? self::start($scripts);
-        self::$busy[(string) $browser->getSessionID()] = $scripts;
+        $browser = self::start($scripts);
+        self::$open[(string) $browser->getSessionID()] = $browser;
         // The window has a frame in some versions; what counts is the page.
         self::resize($browser, 1280, 800);
 
         return $browser;
     }
 
-    /** Whoever comes next finds nothing of whoever was there: no page, no cookie, no complaint. */
-    public static function takeBack(RemoteWebDriver $browser): void
+    public static function close(RemoteWebDriver $browser): void
     {
-        $session = (string) $browser->getSessionID();
-        if (! isset(self::$busy[$session])) {
-            return;
+        if (isset(self::$open[(string) $browser->getSessionID()])) {
+            unset(self::$open[(string) $browser->getSessionID()]);
+            $browser->quit();
         }
-        try {
-            $browser->get('about:blank');
-            self::tell($browser, 'Network.clearBrowserCookies', new stdClass());
-            $browser->manage()->getLog('browser');
-            self::$idle[(int) self::$busy[$session]][] = $browser;
-        } catch (Throwable) {
-            // It is gone, or a question of its page stands open: the next one gets another.
-        }
-        unset(self::$busy[$session]);
     }
 
     private static function start(bool $scripts): RemoteWebDriver
@@ -103,7 +90,7 @@ final class Chrome
     /** Before the profiles are removed, which the browsers write to until they end. */
     private static function end(): void
     {
-        foreach (array_merge([], ...self::$idle) as $browser) {
+        foreach (self::$open as $browser) {
             try {
                 $browser->quit();
             } catch (Throwable) {

@@ -53,3 +53,22 @@ test(
         expect($other->exec('UPDATE lineups SET placement = placement'))->toBe(1);
     },
 );
+
+test('what was worked out while somebody changed the catalog is not taken for the state after that', function (): void {
+    $remembered = app(Remembered::class);
+    $slowly = function (): string {
+        app(Ledger::class)->note(Room::Products, 'Meanwhile');
+
+        return 'as it was';
+    };
+    expect($remembered->of('x', $slowly))
+        ->toBe('as it was')
+        ->and($remembered->known('x'))
+        ->toBeNull()
+        ->and($remembered->of('x', fn (): string => 'as it is'))
+        ->toBe('as it is')
+        ->and($remembered->ofData('y', $slowly))
+        ->toBe('as it was')
+        ->and($remembered->ofData('y', fn (): string => 'as it is'))
+        ->toBe('as it is');
+});
