@@ -20,8 +20,6 @@ final class CountPage
 {
     public readonly Counter $counter;
 
-    private readonly Scope $listing;
-
     private readonly AddedSets $sets;
 
     /**
@@ -51,7 +49,7 @@ final class CountPage
         private readonly array $nested = [],
         private readonly ?array $carried = null,
     ) {
-        $this->listing = $listing ?? Scope::listing($edition->layout, $edition->listing($category));
+        $listing ??= Scope::listing($edition->layout, $edition->listing($category));
         $this->sets = new AddedSets($edition);
         $questions = array_map(fn (SetQuestion $question): Question => $question->over($this->sets), $more);
         foreach (array_unique([...$attributes, ...array_map(strval(...), array_keys($picks->terms))]) as $slug) {
@@ -61,7 +59,7 @@ final class CountPage
         foreach ($picks->ranges as $field => [$from, $to]) {
             $ranges['range '.$field] = $this->within((string) $field, $from, $to);
         }
-        $this->counter = new Counter($this->listing, $questions, $this->sets, $ranges);
+        $this->counter = new Counter($listing, $questions, $this->sets, $ranges);
     }
 
     public function matching(): ProductSet
@@ -79,18 +77,6 @@ final class CountPage
     {
         $scope = $ownRange ? $this->counter->matching() : $this->counter->without('range '.$field);
 
-        return $this->endsIn($field, $scope);
-    }
-
-    /** @return array{0: float, 1: float}|null the ends on the page before anything is picked */
-    public function endsOfListing(string $field): ?array
-    {
-        return $this->endsIn($field, $this->listing);
-    }
-
-    /** @return array{0: float, 1: float}|null */
-    private function endsIn(string $field, Scope $scope): ?array
-    {
         $known = $this->field($field);
 
         return $known['numbers']->ends($known['level'] === Level::Product ? $scope->matching : $scope->variants());

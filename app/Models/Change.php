@@ -41,11 +41,6 @@ final class Change extends Model
         return $this->hasMany(ChangeRow::class);
     }
 
-    public function canBeTakenBack(): bool
-    {
-        return $this->has_way_back && $this->taken_back_by === null;
-    }
-
     /** @return array<string, string> */
     protected function casts(): array
     {

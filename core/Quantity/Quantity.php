@@ -74,23 +74,4 @@ final readonly class Quantity
 
         return abs($float) > self::LARGEST ? throw UnreadableQuantity::tooLarge((string) $float) : $float;
     }
-
-    /**
-     * The same measure, within a relative tolerance.
-     *
-     * @param  float  $tolerance  of the larger of both, 0.001 is one in a thousand
-     */
-    public function equals(self $other, float $tolerance = 1e-9): bool
-    {
-        if (
-            ($this->unit === null) !== ($other->unit === null) ||
-            ($this->unit !== null && $other->unit !== null && ! $this->unit->converts($other->unit))
-        ) {
-            return false;
-        }
-        $mine = $this->float();
-        $theirs = $this->unit === null ? $other->float() : $other->to($this->unit)->float();
-
-        return abs($mine - $theirs) <= $tolerance * max(abs($mine), abs($theirs));
-    }
 }

@@ -52,17 +52,6 @@ final readonly class MergePlan
         return $moves;
     }
 
-    /** @return array<int, int> the value each spelling goes back to: exactly undoes {@see moves()} */
-    public function inverse(): array
-    {
-        $back = [];
-        foreach ($this->moved as $value) {
-            $back += array_fill_keys(array_keys($value->spellings), $value->id);
-        }
-
-        return $back;
-    }
-
     /** @return array<string, string> where the address of each ended term leads, by its slug */
     public function redirects(): array
     {

@@ -2,6 +2,9 @@
 
 declare(strict_types=1);
 
+use Lokum\LookAlike\Candidate;
+use Lokum\LookAlike\Lexicon;
+use Lokum\LookAlike\LookAlikes;
 use Lokum\Quantity\Dimensions;
 use Lokum\Quantity\MeasureText;
 use Lokum\Quantity\Quantity;
@@ -102,11 +105,13 @@ function single(string $text): Quantity
 }
 
 test('the same measure is the same however it is written', function (string $one, string $other, bool $same): void {
-    expect(single($one)->equals(single($other)))->toBe($same);
+    $groups = (new LookAlikes(Lexicon::shipped()))->among([new Candidate($one, 2), new Candidate($other, 1)]);
+    expect($groups !== [])->toBe($same);
 })->with([
     ['300 gsm', '300 g/m2', true],
     ['12 in', '30.48 cm', true],
-    ['12 in', '30.5 cm', false],
+    'rounded to the digits written' => ['12 in', '30.5 cm', true],
+    ['12 in', '30.6 cm', false],
     ['0.5 l', '500 ml', true],
     ['5', '5 cm', false],
     ['5 g', '5 cm', false],

@@ -25,7 +25,7 @@ function known(int $id, string $label, int $products, array $spellings): KnownVa
     return new KnownValue($id, $label, strtolower($label), $products, $spellings);
 }
 
-test('a merge plan moves the spellings of the values that end, and its inverse brings them back', function (): void {
+test('a merge plan moves the spellings of the values that end, and their addresses lead on', function (): void {
     $plan = MergePlan::of(known(1, 'Green', 9, [10 => 'Green']), [
         known(1, 'Green', 9, [10 => 'Green']),
         known(2, 'grn', 3, [11 => 'grn', 12 => 'Grn ']),
@@ -33,8 +33,6 @@ test('a merge plan moves the spellings of the values that end, and its inverse b
     ]);
     expect($plan->moves())
         ->toBe([11 => 1, 12 => 1, 13 => 1])
-        ->and($plan->inverse())
-        ->toBe([11 => 2, 12 => 2, 13 => 3])
         ->and($plan->redirects())
         ->toBe(['grn' => 'green', 'verde' => 'green']);
 });
