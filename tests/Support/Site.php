@@ -57,7 +57,10 @@ final class Site
     private static function built(bool $withDemo): string
     {
         $run = sys_get_temp_dir().'/lokum-run-'.posix_getppid();
-        @mkdir($run);
+        if (! is_dir($run)) {
+            // Another process of the run may have made it in between.
+            exec('mkdir -p '.escapeshellarg($run));
+        }
         if (getenv('TEST_TOKEN') === false) {
             register_shutdown_function(fn () => exec('rm -rf '.escapeshellarg($run)));
         }
