@@ -108,6 +108,7 @@ final readonly class MergeDefinitions
         $mapping = [];
         $joined = 0;
         $maker = new ValueMaker($keep, $journal);
+        $flags = FlagValues::of($keep);
         $mine = DB::table('spellings')->where('definition_id', $goes->id)->orderBy('id')->get();
         if ($keep->kind === Kind::Choice) {
             // A value is known when any of its spellings is.
@@ -124,7 +125,7 @@ final readonly class MergeDefinitions
             $reading = SpellingReading::of($keep->kind, $keep->unit, $spelling->text);
             $value = match ($keep->kind) {
                 Kind::Choice => $known->value_id ?? ($values[$spelling->value_id ?? 0] ?? ($byKey[$spelling->key] ?? null)),
-                Kind::Flag => FlagValues::said($keep, $reading),
+                Kind::Flag => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'] ?? null,
                 default => null,
             };
             if ($keep->kind === Kind::Choice && $value === null) {

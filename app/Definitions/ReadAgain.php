@@ -57,13 +57,14 @@ final class ReadAgain
         $column = $definition->asColumn();
         $journal->cells()->clear();
         $parted = [];
+        $maker = new ValueMaker($definition, $journal);
         foreach ($this->joined($definition)->get() as $spelling) {
             $parts = array_values(array_unique($column->spellings($spelling->text)));
             if ($parts === [$spelling->text]) {
                 continue;
             }
             $parted[$spelling->id] = $spelling->value_id;
-            $ids = array_map(fn (string $part): int => $this->spelling($journal, $definition, $part), $parts);
+            $ids = array_map(fn (string $part): int => $this->spelling($journal, $maker, $definition, $part), $parts);
             DB::insert(
                 'INSERT OR IGNORE INTO temp.going SELECT item_id, definition_id, spelling_id, origin FROM assignments
                     WHERE spelling_id = ?',
@@ -197,7 +198,7 @@ final class ReadAgain
         ];
     }
 
-    private function spelling(Journal $journal, Definition $definition, string $text): int
+    private function spelling(Journal $journal, ValueMaker $maker, Definition $definition, string $text): int
     {
         $known = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $text)->value('id');
 
@@ -206,7 +207,7 @@ final class ReadAgain
                 'definition_id' => $definition->id,
                 'text' => $text,
                 'key' => StrictKey::of($text),
-                'value_id' => FindValue::known($definition, $text)->id ?? (new ValueMaker($definition, $journal))->make($text),
+                'value_id' => FindValue::known($definition, $text)->id ?? $maker->make($text),
             ]);
     }
 }

@@ -27,7 +27,7 @@ final readonly class CreateValue
     {
         $id = 0;
         $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $label, &$id): string {
-            $id = self::write($journal, $definition, $label);
+            $id = self::write($journal, new ValueMaker($definition, $journal), $definition, $label);
 
             return 'New value '.Label::of($label)." ({$definition->label})";
         });
@@ -35,7 +35,8 @@ final readonly class CreateValue
         return $id;
     }
 
-    public static function write(Journal $journal, Definition $definition, string $text): int
+    /** @throws Refused as above */
+    public static function write(Journal $journal, ValueMaker $maker, Definition $definition, string $text): int
     {
         $label = Label::of($text);
         if ($definition->kind !== Kind::Choice) {
@@ -48,7 +49,7 @@ final readonly class CreateValue
         if ($known !== null) {
             throw new Refused("\"{$label}\" is {$known->label} already.", 'label');
         }
-        $value = (new ValueMaker($definition, $journal))->make($label);
+        $value = $maker->make($label);
         self::ownSpelling($journal, $definition, $value, $label);
 
         return $value;

@@ -62,8 +62,9 @@ final class SpellingsFor
     /** Makes what the cells that come need, and puts it into them. */
     public function make(Journal $journal): void
     {
+        $maker = new ValueMaker($this->definition, $journal);
         foreach (array_intersect_key($this->waiting, $this->needed()) as $number => $text) {
-            DB::update('UPDATE temp.coming SET spelling_id = ? WHERE spelling_id = ?', [$this->made($journal, $text), $number]);
+            DB::update('UPDATE temp.coming SET spelling_id = ? WHERE spelling_id = ?', [$this->made($journal, $maker, $text), $number]);
         }
     }
 
@@ -79,12 +80,12 @@ final class SpellingsFor
         );
     }
 
-    private function made(Journal $journal, string $text): int
+    private function made(Journal $journal, ValueMaker $maker, string $text): int
     {
         if ($this->definition->kind === Kind::Choice) {
             $value =
                 FindValue::known($this->definition, $text) ??
-                $this->definition->values()->findOrFail(CreateValue::write($journal, $this->definition, $text));
+                $this->definition->values()->findOrFail(CreateValue::write($journal, $maker, $this->definition, $text));
 
             return CreateValue::ownSpelling($journal, $this->definition, $value->id, $value->label);
         }

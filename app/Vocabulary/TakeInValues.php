@@ -131,15 +131,18 @@ final readonly class TakeInValues
             'umbrellas' => 0,
         ];
         $values = [];
+        // Before any value: one of the same name comes under its umbrella, at an address of its own.
         $umbrellas = [];
-        $maker = new ValueMaker($definition, $journal);
         foreach ($rows as $row) {
-            $key = StrictKey::of($row['value']);
             $label = Label::of($row['umbrella']);
             if ($label !== '') {
                 $umbrellas[$label] ??= $this->umbrella($journal, $definition, $label, $figures);
             }
-            $umbrella = $umbrellas[$label] ?? null;
+        }
+        $maker = new ValueMaker($definition, $journal);
+        foreach ($rows as $row) {
+            $key = StrictKey::of($row['value']);
+            $umbrella = $umbrellas[Label::of($row['umbrella'])] ?? null;
             $values[$key] ??=
                 FindValue::known($definition, $row['value'])->id ?? $this->made($journal, $maker, $definition, $row, $umbrella, $figures);
             if ($umbrella !== null) {

@@ -69,7 +69,10 @@ final class Site
         flock($lock, LOCK_EX);
         if (! is_file("{$made}/whole")) {
             exec('rm -rf '.escapeshellarg($made));
-            (new self($made, ''))->command($withDemo ? ['demo', '--no-serve'] : ['values', 'none']);
+            [$status, , $why] = (new self($made, ''))->command($withDemo ? ['demo', '--no-serve'] : ['values', 'none']);
+            if ($withDemo && $status !== 0) {
+                throw new RuntimeException("The demo cannot be built: {$why}");
+            }
             touch("{$made}/whole");
         }
         fclose($lock);

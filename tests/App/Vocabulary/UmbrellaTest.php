@@ -5,20 +5,26 @@ declare(strict_types=1);
 use App\Catalog\ProductCounts;
 use App\Cells\Narrowing;
 use App\Editions\Picks;
+use App\History\Journal;
+use App\History\Ledger;
 use App\History\TakeBack;
 use App\Lineups\EditLineup;
 use App\Models\Definition;
+use App\Models\Origin;
+use App\Models\Room;
 use App\Models\Umbrella;
 use App\Models\Value;
 use App\Publishing\CurrentDrift;
 use App\Support\Refused;
 use App\Values\FindValue;
+use App\Values\SpellingsFor;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\ListValues;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
 use App\Vocabulary\ProposeUmbrellas;
 use App\Vocabulary\TakeInValues;
+use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Tests\Support\Acts;
 
@@ -168,4 +174,32 @@ test('umbrellas are proposed by basic color and taken as one step', function ():
     $this->post('/values/color/umbrellas')->assertSessionHasErrors();
     Acts::takeBack(app(TakeBack::class)->newest());
     expect(Umbrella::query()->count())->toBe(0);
+});
+
+test('a value that a list names after one of its own umbrellas comes under it, and no two terms share an address', function (): void {
+    $color = Acts::definition('color');
+    app(TakeInValues::class)($color, Acts::file("value,umbrella\nCrimson,\nMoss,Pine tones\nPine tones,\nFern,Pine tones\n"));
+    $umbrella = Umbrella::query()->where('label', 'Pine tones')->firstOrFail();
+    $named = Value::query()->where('label', 'Pine tones')->firstOrFail();
+    expect($named->umbrella_id)->toBe($umbrella->id)->and($named->slug)->not->toBe($umbrella->slug);
+});
+
+test('hundreds of new values are made in one act without looking all of them through for each', function (): void {
+    $color = Acts::definition('color');
+    $asked = 0;
+    DB::listen(function (QueryExecuted $query) use (&$asked): void {
+        $asked += str_contains($query->sql, 'select "slug" from "attribute_values"') ? 1 : 0;
+    });
+    $sheet = new SpellingsFor($color);
+    $numbers = array_map(fn (int $i): int => $sheet->text("Tone {$i}")[0], range(1, 40));
+    app(Ledger::class)->record(Room::Values, function (Journal $journal) use ($sheet, $color, $numbers): string {
+        $journal->cells()->clear();
+        foreach ($numbers as $item => $number) {
+            DB::insert('INSERT INTO temp.coming VALUES (?, ?, ?, ?)', [$item, $color->id, $number, Origin::HAND]);
+        }
+        $sheet->make($journal);
+
+        return 'Made 40 values';
+    });
+    expect($asked)->toBe(1)->and($color->values()->where('label', 'like', 'Tone %')->count())->toBe(40);
 });
