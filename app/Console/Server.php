@@ -69,6 +69,9 @@ final class Server
                 $running = false;
             });
         }
+        $isWanted = function () use (&$running): bool {
+            return $running;
+        };
         $processes = array_map(fn (array $command): Process => self::start($command, $environment), $commands);
         for (
             $wait = 0;
@@ -81,8 +84,8 @@ final class Server
         while ($running) {
             usleep(300_000);
             foreach ($processes as $i => $process) {
-                // @phpstan-ignore booleanAnd.rightAlwaysTrue (a signal may have come meanwhile)
-                if (! $process->isRunning() && $running) {
+                // A signal may have come meanwhile.
+                if (! $process->isRunning() && $isWanted()) {
                     $processes[$i] = self::start($commands[$i], $environment);
                 }
             }
