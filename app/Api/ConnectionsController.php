@@ -7,6 +7,7 @@ namespace App\Api;
 use App\History\Ledger;
 use App\Models\Delivery;
 use App\Models\Edition;
+use App\Models\ReceivedNotice;
 use App\Models\Receiver;
 use App\Models\Room;
 use App\Models\Token;
@@ -14,7 +15,6 @@ use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
 
 /** Tokens for shops that read the edition, receivers that are told of a new one, and a stand-in for such a shop. */
@@ -40,7 +40,7 @@ final class ConnectionsController
             'receivers' => Receiver::query()
                 ->with(['deliveries' => fn ($query) => $query->limit(5)])
                 ->get(),
-            'received' => DB::table('received_notices')->orderByDesc('id')->limit(10)->get(),
+            'received' => ReceivedNotice::query()->orderByDesc('id')->limit(10)->get(),
             'edition' => Edition::current(),
         ]);
     }
@@ -125,13 +125,13 @@ final class ConnectionsController
             Receiver::signature($request->getContent(), self::STAND_IN_SECRET),
             (string) $request->header('Signature'),
         );
-        DB::table('received_notices')->insert([
+        $kept = ReceivedNotice::query()->create([
             'genuine' => $genuine,
             'body' => mb_strimwidth(mb_scrub($request->getContent()), 0, 2000),
             'created_at' => now(),
         ]);
-        DB::table('received_notices')
-            ->where('id', '<=', (int) DB::table('received_notices')->max('id') - self::KEPT)
+        ReceivedNotice::query()
+            ->where('id', '<=', $kept->id - self::KEPT)
             ->delete();
 
         return response()->json(['received' => $genuine], $genuine ? 200 : 400);

@@ -6,6 +6,8 @@ namespace App\Catalog;
 
 use App\History\Remembered;
 use App\Models\Definition;
+use App\Models\Item;
+use App\Models\Spelling;
 use Illuminate\Support\Facades\DB;
 
 /** How many products carry each definition, in all and category by category. Worked out once for each state of the catalog. */
@@ -38,7 +40,7 @@ final readonly class Coverage
     {
         return $this->remembered->ofData(
             'products',
-            fn (): array => DB::table('items')
+            fn (): array => Item::table()
                 ->whereNull('parent_id')
                 ->groupBy('category_id')
                 ->selectRaw('COALESCE(category_id, 0) AS category, COUNT(*) AS n')
@@ -83,7 +85,7 @@ final readonly class Coverage
     {
         $counts = [];
         foreach (Definition::query()->get(['id', 'level']) as $definition) {
-            $counts[$definition->id] = DB::table('spellings as s')
+            $counts[$definition->id] = Spelling::table('s')
                 ->join('assignments as a', 'a.spelling_id', '=', 's.id')
                 ->join('items as i', 'i.id', '=', 'a.item_id')
                 ->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(ItemsOfLevel::PRODUCT)))

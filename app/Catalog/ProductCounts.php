@@ -6,7 +6,8 @@ namespace App\Catalog;
 
 use App\History\Remembered;
 use App\Models\Definition;
-use Illuminate\Support\Facades\DB;
+use App\Models\Spelling;
+use App\Models\Value;
 
 /** Distinct products that carry each value, and each spelling, of an attribute. */
 final readonly class ProductCounts
@@ -38,7 +39,7 @@ final readonly class ProductCounts
     {
         return $this->remembered->ofData(
             "umbrella_id:{$definition->id}",
-            fn (): array => DB::table('attribute_values as v')
+            fn (): array => Value::table('v')
                 ->join('spellings as s', 's.value_id', '=', 'v.id')
                 ->join('assignments as a', 'a.spelling_id', '=', 's.id')
                 ->join('items as i', 'i.id', '=', 'a.item_id')
@@ -63,7 +64,7 @@ final readonly class ProductCounts
     /** @return array<int, int> */
     private function count(Definition $definition, string $column): array
     {
-        return DB::table('spellings as s')
+        return Spelling::table('s')
             ->join('assignments as a', 'a.spelling_id', '=', 's.id')
             ->join('items as i', 'i.id', '=', 'a.item_id')
             ->where('s.definition_id', $definition->id)

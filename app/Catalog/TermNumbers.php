@@ -7,7 +7,6 @@ namespace App\Catalog;
 use App\Models\Definition;
 use App\Models\Umbrella;
 use App\Models\Value;
-use Illuminate\Support\Facades\DB;
 
 /** Which term each value is ticked as: its umbrella, or itself. */
 final class TermNumbers
@@ -18,7 +17,7 @@ final class TermNumbers
     /** @return array<int, int> term by value */
     public static function of(Definition $definition): array
     {
-        return DB::table('attribute_values as v')
+        return Value::table('v')
             ->where('definition_id', $definition->id)
             ->whereNull('merged_into')
             ->selectRaw('v.id, '.self::SQL.' AS term')
@@ -32,7 +31,7 @@ final class TermNumbers
     {
         return array_diff_key(
             self::of($definition),
-            DB::table('attribute_values')->where('definition_id', $definition->id)->where('held', true)->pluck('id', 'id')->all(),
+            Value::table()->where('definition_id', $definition->id)->where('held', true)->pluck('id', 'id')->all(),
         );
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cells;
 
-use Illuminate\Support\Facades\DB;
+use App\Models\Assignment;
 
 /** The values of some products and variants, as grids and product pages show them. */
 final class CellTable
@@ -17,7 +17,7 @@ final class CellTable
     {
         $cells = [];
         foreach (array_chunk($items, 2000) as $chunk) {
-            $rows = DB::table('assignments as a')
+            $rows = Assignment::table('a')
                 ->join('spellings as s', 's.id', '=', 'a.spelling_id')
                 ->leftJoin('attribute_values as v', 'v.id', '=', 's.value_id')
                 ->whereIn('a.item_id', $chunk)

@@ -9,9 +9,9 @@ use App\History\Journal;
 use App\History\Ledger;
 use App\History\ManagersOnly;
 use App\Models\Change;
+use App\Models\Item;
 use App\Models\Room;
 use App\Support\Refused;
-use Illuminate\Support\Facades\DB;
 
 /** Changes the cells of one definition on some products by hand. What is set by hand stays when feeds are read and rules run. */
 final readonly class ChangeCells
@@ -39,7 +39,7 @@ final readonly class ChangeCells
 
         return $this->ledger->record(Room::Products, function (Journal $journal) use ($chosen, $change, $versions, $counted): string {
             foreach (
-                DB::table('items')
+                Item::table()
                     ->whereIn('id', array_keys($versions))
                     ->get(['id', 'sku', 'version']) as $item
             ) {

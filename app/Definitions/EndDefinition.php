@@ -50,7 +50,7 @@ final readonly class EndDefinition
         return [
             'products' => $this->coverage->products()[$definition->id] ?? 0,
             'values' => $definition->values()->count(),
-            'spellings' => DB::table('spellings')->where('definition_id', $definition->id)->count(),
+            'spellings' => Spelling::table()->where('definition_id', $definition->id)->count(),
             'filters' => Filter::titlesOver($definition),
             'rules' => FillRule::query()->where('definition_id', $definition->id)->count(),
             'categories' => Expectation::query()->where('definition_id', $definition->id)->where('expected', true)->count(),

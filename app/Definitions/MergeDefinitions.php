@@ -99,7 +99,7 @@ final readonly class MergeDefinitions
      */
     private function spellings(Journal $journal, Definition $keep, Definition $goes): array
     {
-        $there = DB::table('spellings')
+        $there = Spelling::table()
             ->where('definition_id', $keep->id)
             ->get(['id', 'text', 'key', 'value_id']);
         $byText = $there->keyBy('text');
@@ -109,7 +109,7 @@ final readonly class MergeDefinitions
         $joined = 0;
         $maker = new ValueMaker($keep, $journal);
         $flags = FlagValues::of($keep);
-        $mine = DB::table('spellings')->where('definition_id', $goes->id)->orderBy('id')->get();
+        $mine = Spelling::table()->where('definition_id', $goes->id)->orderBy('id')->get();
         if ($keep->kind === Kind::Choice) {
             // A value is known when any of its spellings is.
             foreach ($mine->whereNotNull('value_id') as $spelling) {
@@ -228,7 +228,7 @@ final readonly class MergeDefinitions
 
     private function references(Journal $journal, Definition $keep, Definition $goes): void
     {
-        foreach (DB::table('headings')->where('definition_id', $goes->id)->pluck('id') as $id) {
+        foreach (Heading::table()->where('definition_id', $goes->id)->pluck('id') as $id) {
             $journal->update(Heading::class, (int) $id, ['definition_id' => $keep->id]);
         }
         foreach (Filter::query()->where('definition_id', $goes->id)->get() as $filter) {

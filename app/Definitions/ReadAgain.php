@@ -6,7 +6,9 @@ namespace App\Definitions;
 
 use App\Cells\CellSheet;
 use App\History\Journal;
+use App\Models\Assignment;
 use App\Models\Definition;
+use App\Models\KeptApart;
 use App\Models\Spelling;
 use App\Models\Value;
 use App\Values\FindValue;
@@ -27,7 +29,7 @@ final class ReadAgain
         FlagValues::make($definition, $journal);
         $flags = FlagValues::of($definition);
         $maker = new ValueMaker($definition, $journal);
-        foreach (DB::table('spellings')->where('definition_id', $definition->id)->orderBy('id')->get() as $spelling) {
+        foreach (Spelling::table()->where('definition_id', $definition->id)->orderBy('id')->get() as $spelling) {
             $reading = SpellingReading::of($definition->kind, $definition->unit, $spelling->read_as ?? $spelling->text);
             $journal->update(Spelling::class, $spelling->id, [
                 'value_id' => match ($definition->kind) {
@@ -46,7 +48,7 @@ final class ReadAgain
     /** Spellings that hold several values, parted by the definition's separator. */
     public function joined(Definition $definition): Builder
     {
-        return DB::table('spellings')
+        return Spelling::table()
             ->where('definition_id', $definition->id)
             ->whereRaw('instr(text, ?) > 0', [$definition->separator]);
     }
@@ -91,15 +93,15 @@ final class ReadAgain
     private function dropCombinations(Journal $journal, array $parted): void
     {
         foreach (array_keys($parted) as $spelling) {
-            if (! DB::table('assignments')->where('spelling_id', $spelling)->exists()) {
+            if (! Assignment::table()->where('spelling_id', $spelling)->exists()) {
                 $journal->delete(Spelling::class, $spelling);
             }
         }
         foreach (array_unique(array_filter($parted)) as $value) {
             $held =
-                DB::table('spellings')->where('value_id', $value)->exists() ||
-                DB::table('attribute_values')->where('merged_into', $value)->exists() ||
-                DB::table('kept_apart')->where('one_id', $value)->orWhere('other_id', $value)->exists();
+                Spelling::table()->where('value_id', $value)->exists() ||
+                Value::table()->where('merged_into', $value)->exists() ||
+                KeptApart::table()->where('one_id', $value)->orWhere('other_id', $value)->exists();
             if (! $held) {
                 $journal->delete(Value::class, $value);
             }
@@ -179,7 +181,7 @@ final class ReadAgain
         $samples = [];
         $keys = [];
         foreach (
-            DB::table('spellings')->where('definition_id', $definition->id)->orderBy('id')->select('text')->cursor() as $spelling
+            Spelling::table()->where('definition_id', $definition->id)->orderBy('id')->select('text')->cursor() as $spelling
         ) {
             $keys[StrictKey::of($spelling->text)] = true;
             $problem = SpellingReading::of($kind, $unit, $spelling->text)->problem;
@@ -200,7 +202,7 @@ final class ReadAgain
 
     private function spelling(Journal $journal, ValueMaker $maker, Definition $definition, string $text): int
     {
-        $known = DB::table('spellings')->where('definition_id', $definition->id)->where('text', $text)->value('id');
+        $known = Spelling::table()->where('definition_id', $definition->id)->where('text', $text)->value('id');
 
         return $known ??
             $journal->insert(Spelling::class, [

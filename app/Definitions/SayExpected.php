@@ -12,7 +12,6 @@ use App\Models\Definition;
 use App\Models\Expectation;
 use App\Models\Room;
 use App\Support\Refused;
-use Illuminate\Support\Facades\DB;
 
 /** Says which definitions a category's products should carry: expected, dropped again, or left to the category above. */
 final readonly class SayExpected
@@ -30,7 +29,7 @@ final readonly class SayExpected
 
         return $this->ledger->record(Room::Definitions, function (Journal $journal) use ($category, $definitions, $expected): string {
             foreach ($definitions as $definition) {
-                $row = DB::table('expectations')
+                $row = Expectation::table()
                     ->where('category_id', $category?->id)
                     ->where('definition_id', $definition)
                     ->first();

@@ -7,10 +7,10 @@ namespace App\Definitions;
 use App\Catalog\Coverage;
 use App\Models\Definition;
 use App\Models\Filter;
+use App\Models\Spelling;
 use App\Models\State;
 use App\Support\Refused;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Kind;
 
 /** Gathers what the room of definitions shows. */
@@ -51,7 +51,7 @@ final readonly class ShowDefinitions
             editing: $editing,
             change: $this->change($request, $editing),
             strips: $this->strip->all(),
-            odd: DB::table('spellings')
+            odd: Spelling::table()
                 ->whereNotNull('problem')
                 ->groupBy('definition_id')
                 ->selectRaw('definition_id, COUNT(*) AS n')
@@ -89,7 +89,7 @@ final readonly class ShowDefinitions
     {
         $samples = [];
         foreach ($ids as $id) {
-            $texts = DB::table('spellings')->where('definition_id', $id)->orderBy('id')->limit(4)->pluck('text');
+            $texts = Spelling::table()->where('definition_id', $id)->orderBy('id')->limit(4)->pluck('text');
             $samples[$id] = array_values($texts->all());
         }
 

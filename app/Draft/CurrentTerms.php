@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Draft;
 
 use App\Models\Umbrella;
-use Illuminate\Support\Facades\DB;
+use App\Models\Value;
 
 /** Terms that somebody chose by hand follow what becomes of them: merged ones are the one that stayed, gathered ones their umbrella. */
 final class CurrentTerms
@@ -40,7 +40,7 @@ final class CurrentTerms
             return $term;
         }
         for ($steps = 0; $steps < 100; $steps++) {
-            $value = DB::table('attribute_values')
+            $value = Value::table()
                 ->where('id', $term)
                 ->first(['merged_into', 'umbrella_id']);
             if ($value === null || $value->merged_into === null) {

@@ -8,7 +8,6 @@ use App\Catalog\ProductCounts;
 use App\Models\Definition;
 use App\Models\Umbrella;
 use App\Models\Value;
-use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\OfferableTerm;
 use Lokum\Text\Slug;
 use Lokum\Vocabulary\Look;
@@ -115,13 +114,13 @@ final readonly class DraftTerms
     /** @return list<\stdClass> (id: the term's number, label, slug, look, position, description, picture) */
     private function candidates(Definition $definition): array
     {
-        $values = DB::table('attribute_values')
+        $values = Value::table()
             ->where('definition_id', $definition->id)
             ->whereNull('merged_into')
             ->whereNull('umbrella_id')
             ->where('held', false)
             ->get(['id', 'label', 'slug', 'look', 'position', 'description', 'picture']);
-        $umbrellas = DB::table('umbrellas')
+        $umbrellas = Umbrella::table()
             ->where('definition_id', $definition->id)
             ->selectRaw('id + '.Umbrella::TERM.' AS id, label, slug, look, position, NULL AS description, NULL AS picture')
             ->get();

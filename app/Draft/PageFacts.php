@@ -12,6 +12,7 @@ use App\Catalog\TermNumbers;
 use App\Data\Rows;
 use App\History\Remembered;
 use App\Models\Definition;
+use App\Models\Item;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\ProductField;
 use Lokum\Lineup\ProposedBands;
@@ -38,7 +39,7 @@ final class PageFacts
     {
         return $this->remembered->ofData(
             "page-products:{$this->name($page)}",
-            fn (): int => (int) DB::table('items as p')
+            fn (): int => (int) Item::table('p')
                 ->whereNull('p.parent_id')
                 ->whereRaw($this->scope($page)->product())
                 ->count(),
@@ -295,7 +296,7 @@ final class PageFacts
 
     private function hasVariants(): bool
     {
-        return $this->remembered->ofData('has-variants', fn (): bool => DB::table('items')->whereNotNull('parent_id')->exists());
+        return $this->remembered->ofData('has-variants', fn (): bool => Item::table()->whereNotNull('parent_id')->exists());
     }
 
     /** Products by the category one step below the page that they are in. */

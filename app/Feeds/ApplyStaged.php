@@ -6,11 +6,11 @@ namespace App\Feeds;
 
 use App\Definitions\NewDefinition;
 use App\History\ItemMoves;
+use App\Models\Category;
 use App\Models\Definition;
 use App\Models\Feed;
 use App\Models\Heading;
 use App\Models\Origin;
-use Illuminate\Support\Facades\DB;
 use Lokum\Text\Slug;
 use Lokum\Text\StrictKey;
 
@@ -85,8 +85,8 @@ final class ApplyStaged
 
     private function categories(): void
     {
-        $known = DB::table('categories')->pluck('id', 'path_key')->all();
-        $slugs = array_fill_keys(DB::table('categories')->pluck('slug')->all(), true);
+        $known = Category::table()->pluck('id', 'path_key')->all();
+        $slugs = array_fill_keys(Category::table()->pluck('slug')->all(), true);
         foreach ($this->paths as $names) {
             $parent = null;
             $keys = [];
@@ -96,7 +96,7 @@ final class ApplyStaged
                 if (! isset($known[$key])) {
                     $slug = Slug::unique($name, fn (string $slug): bool => isset($slugs[$slug]));
                     $slugs[$slug] = true;
-                    $known[$key] = DB::table('categories')->insertGetId([
+                    $known[$key] = Category::table()->insertGetId([
                         'parent_id' => $parent,
                         'name' => $name,
                         'slug' => $slug,

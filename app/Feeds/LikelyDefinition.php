@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Models\Definition;
-use Illuminate\Support\Facades\DB;
+use App\Models\Spelling;
 use Lokum\Feed\ColumnGuess;
 use Lokum\Text\StrictKey;
 use Lokum\Text\WordForms;
@@ -69,7 +69,7 @@ final readonly class LikelyDefinition
         if ($keys === [] || $definitions === []) {
             return null;
         }
-        $known = DB::table('spellings')
+        $known = Spelling::table()
             ->whereIn('definition_id', array_map(fn (Definition $definition): int => $definition->id, $definitions))
             ->whereIn('key', $keys)
             ->groupBy('definition_id')

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Models\Definition;
+use App\Models\Spelling;
 use App\Models\Value;
 use App\Values\FindValue;
 use App\Values\FlagValues;
 use App\Values\SpellingReading;
 use App\Values\ValueMaker;
-use Illuminate\Support\Facades\DB;
 use Lokum\Feed\TextFate;
 use Lokum\Text\Label;
 use Lokum\Vocabulary\Kind;
@@ -34,7 +34,7 @@ final class NewSpellings
     public function __construct(private readonly Definition $definition, private readonly ?int $reading)
     {
         $this->waits =
-            $definition->kind === Kind::Choice && DB::table('spellings')->where('definition_id', $definition->id)->exists();
+            $definition->kind === Kind::Choice && Spelling::table()->where('definition_id', $definition->id)->exists();
         $this->maker = new ValueMaker($definition, null, $reading);
     }
 
@@ -73,7 +73,7 @@ final class NewSpellings
                     'settled' => ! $this->waits,
                 ];
             }
-            DB::table('spellings')->insertOrIgnore($rows);
+            Spelling::table()->insertOrIgnore($rows);
         } while (count($texts) === self::CHUNK);
         $staging->run(
             'UPDATE temp.staged_texts SET spelling_id = (SELECT id FROM spellings

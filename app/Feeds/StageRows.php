@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Models\Item;
 use Closure;
-use Illuminate\Support\Facades\DB;
 use Lokum\Feed\CategoryPath;
 use Lokum\Feed\Column;
 use Lokum\Feed\CsvFile;
@@ -79,7 +79,7 @@ final class StageRows
     private function stage(array $chunk, bool $hasParents): void
     {
         $skus = array_map(fn (array $pair): string => $pair[0]->sku, $chunk);
-        $known = DB::table('items')
+        $known = Item::table()
             ->leftJoin('items as p', 'p.id', '=', 'items.parent_id')
             ->whereIn('items.sku', $skus)
             ->get(['items.sku', 'items.id', 'items.row_hash', 'p.sku as parent'])

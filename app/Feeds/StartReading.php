@@ -5,10 +5,11 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Models\Feed;
+use App\Models\Heading;
+use App\Models\Item;
 use App\Models\Reading;
 use App\Models\ReadingState;
 use App\Support\Progress;
-use Illuminate\Support\Facades\DB;
 
 /** How readings begin and how those end that came to nothing. */
 final class StartReading
@@ -37,8 +38,8 @@ final class StartReading
         Feed::query()
             ->whereKey($reading->feed_id)
             ->whereDoesntHave('readings')
-            ->whereNotIn('id', DB::table('items')->whereNotNull('feed_id')->select('feed_id'))
-            ->whereNotIn('id', DB::table('headings')->select('feed_id'))
+            ->whereNotIn('id', Item::table()->whereNotNull('feed_id')->select('feed_id'))
+            ->whereNotIn('id', Heading::table()->select('feed_id'))
             ->delete();
     }
 

@@ -10,8 +10,8 @@ use App\Models\Category;
 use App\Models\Definition;
 use App\Models\FillRule;
 use App\Models\FillSource;
+use App\Models\Item;
 use Illuminate\Support\Collection;
-use Illuminate\Support\Facades\DB;
 use Lokum\Fill\WordFinder;
 use Lokum\Fill\WordLine;
 use Lokum\Text\StrictKey;
@@ -80,7 +80,7 @@ final readonly class ProposeRules
             $below = array_merge(
                 ...$children->map(fn (Category $child): array => $tree->withDescendants($child->id))->values()->all(),
             );
-            $wins = DB::table('items as i')
+            $wins = Item::table('i')
                 ->whereNull('i.parent_id')
                 ->whereIn('i.category_id', $below)
                 ->whereRaw(self::missing($definition))
@@ -120,7 +120,7 @@ final readonly class ProposeRules
         $hits = 0;
         $doubtful = 0;
         $samples = [];
-        $names = DB::table('items as i')
+        $names = Item::table('i')
             ->whereNull('i.parent_id')
             ->whereNotNull('i.name')
             ->whereRaw(self::missing($definition))

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Fill;
 
 use App\Cells\Narrowing;
+use App\Models\Assignment;
 use App\Models\FillRule;
 use App\Models\Origin;
 use App\Support\Refused;
-use Illuminate\Support\Facades\DB;
 
 /** A rule as it stands in the catalog: whether it can run, where it fills, and what it has filled. */
 final readonly class RuleState
@@ -25,7 +25,7 @@ final readonly class RuleState
     /** @return array<int, self> every rule by its id, in their order */
     public static function all(): array
     {
-        $filled = DB::table('assignments')
+        $filled = Assignment::table()
             ->where('origin', '>', Origin::FEED)
             ->groupBy('origin')
             ->selectRaw('origin, COUNT(DISTINCT item_id) AS n')

@@ -17,12 +17,7 @@ final class HistoryController
         $changes = Change::query()
             ->with('user')
             ->orderByDesc('id')
-            ->when(
-                $request->string('q')->toString(),
-                fn ($query, string $words) => $query->whereRaw("summary LIKE ? ESCAPE '\\'", [
-                    '%'.addcslashes($words, '%_\\').'%',
-                ]),
-            )
+            ->when($request->string('q')->toString(), fn ($query, string $words) => $query->saying($words))
             ->when($request->string('room')->toString(), fn ($query, string $room) => $query->where('room', $room))
             ->cursorPaginate(40, cursor: PageCursor::from($request, 'id'))
             ->withQueryString();

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace App\History;
 
+use App\Models\Definition;
 use App\Models\Role;
 use App\Models\User;
 use App\Support\Refused;
 use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 
 /** Definitions that managers keep for themselves. Asked by whatever writes, so that no act can go round it. */
 final class ManagersOnly
@@ -24,7 +24,7 @@ final class ManagersOnly
         if (! ($user instanceof User) || $user->role === Role::Manager) {
             return;
         }
-        $kept = DB::table('definitions')->where('id', $definition)->where('edited_by', Role::Manager->value)->value('label');
+        $kept = Definition::table()->where('id', $definition)->where('edited_by', Role::Manager->value)->value('label');
         if ($kept !== null) {
             throw new Refused("Only managers change {$kept}.");
         }

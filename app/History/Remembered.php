@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\History;
 
+use App\Models\Item;
 use Closure;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -79,7 +80,7 @@ final readonly class Remembered
      */
     public function lately(string $name, Closure $work): mixed
     {
-        $kept = (int) DB::table('items')->max('id') > self::LARGE ? Cache::get($this->key($name)) : null;
+        $kept = (int) Item::table()->max('id') > self::LARGE ? Cache::get($this->key($name)) : null;
 
         return is_array($kept) ? $kept[1] : $this->ofData($name, $work);
     }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\History;
 
+use App\Models\Assignment;
 use App\Models\Change;
 use App\Models\ChangeRow;
 use App\Models\KeptApart;
@@ -135,7 +136,7 @@ final readonly class TakeBack
     /** Words of a definition that nothing carries any more hold it back no longer. */
     private function dropWords(Journal $journal, int $definition): void
     {
-        if (DB::table('assignments')->where('definition_id', $definition)->exists()) {
+        if (Assignment::table()->where('definition_id', $definition)->exists()) {
             return;
         }
         Value::query()

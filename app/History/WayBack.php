@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace App\History;
 
+use App\Models\CellMove;
 use App\Models\Change;
 use App\Models\ChangeRow;
+use App\Models\Definition;
+use App\Models\Item;
+use App\Models\Tables;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
@@ -83,7 +87,7 @@ final readonly class WayBack
             $lines[ucfirst($noun).' '.$verb] = number_format($count->n);
         }
         foreach (
-            DB::table('cell_changes')
+            CellMove::table()
                 ->where('change_id', $this->change->id)
                 ->groupBy('came')
                 ->selectRaw('came, COUNT(*) AS n')
@@ -197,7 +201,7 @@ final readonly class WayBack
      */
     private static function builtUpon(Change $change): array
     {
-        $later = DB::table('change_rows as mine')
+        $later = ChangeRow::table('mine')
             ->join(
                 'change_rows as theirs',
                 fn ($join) => $join
@@ -235,7 +239,7 @@ final readonly class WayBack
      */
     private static function spellingsInTheWay(Change $change): array
     {
-        $brought = DB::table('change_rows')
+        $brought = ChangeRow::table()
             ->where('change_id', $change->id)
             ->where('table_name', 'spellings')
             ->whereNull('before')
@@ -243,7 +247,7 @@ final readonly class WayBack
         if ((clone $brought)->doesntExist()) {
             return [];
         }
-        $later = DB::table('changes as c')
+        $later = Change::table('c')
             ->where('c.id', '>', $change->id)
             ->whereNull('c.taken_back_by')
             ->whereNull('c.takes_back')
@@ -281,7 +285,7 @@ final readonly class WayBack
         );
         $obstacles = [];
         foreach ($moved as $cell) {
-            $later = DB::table('cell_changes')
+            $later = CellMove::table()
                 ->where('item_id', $cell->item_id)
                 ->where('definition_id', $cell->definition_id)
                 ->where('change_id', '>', $change->id)
@@ -289,9 +293,9 @@ final readonly class WayBack
             $obstacles[$later ?? 0] ??=
                 $later === null
                     ? 'Newer data has changed '.
-                        (DB::table('definitions')->where('id', $cell->definition_id)->value('label') ?? 'a value').
+                        (Definition::table()->where('id', $cell->definition_id)->value('label') ?? 'a value').
                         ' of '.
-                        DB::table('items')->where('id', $cell->item_id)->value('sku').
+                        Item::table()->where('id', $cell->item_id)->value('sku').
                         '.'
                     : self::named((int) $later);
             if (count($obstacles) >= self::NAMED) {
@@ -327,7 +331,7 @@ final readonly class WayBack
     /** @return array<string, mixed>|null */
     private static function current(ChangeRow $row): ?array
     {
-        $found = DB::table($row->table_name)->where('id', $row->row_key)->first();
+        $found = Tables::model($row->table_name)::query()->toBase()->where('id', $row->row_key)->first();
 
         return $found === null ? null : (array) $found;
     }

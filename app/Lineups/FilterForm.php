@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Lineups;
 
 use App\Models\Umbrella;
+use App\Models\Value;
 use App\Support\Refused;
-use Illuminate\Support\Facades\DB;
 use InvalidArgumentException;
 use Lokum\Facet\Combine;
 use Lokum\Lineup\Band;
@@ -167,7 +167,7 @@ final readonly class FilterForm
     /** The newest value of all; what comes later is waiting to be admitted. */
     public static function newest(): int
     {
-        return (int) DB::table('attribute_values')->max('id');
+        return (int) Value::table()->max('id');
     }
 
     /** Whether a term has come since the terms of a filter were chosen. */

@@ -7,8 +7,8 @@ namespace App\Lineups;
 use App\Draft\FilterFacts;
 use App\Draft\PageFacts;
 use App\Models\Definition;
+use App\Models\Item;
 use App\Models\State;
-use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\Band;
 use Lokum\Lineup\ComposedFilter;
 use Lokum\Lineup\ComposedLineup;
@@ -216,7 +216,7 @@ final class PageWorth
     /** @return array<int, int> */
     private function parents(): array
     {
-        return $this->parents ??= DB::table('items')->whereNotNull('parent_id')->pluck('parent_id', 'id')->all();
+        return $this->parents ??= Item::table()->whereNotNull('parent_id')->pluck('parent_id', 'id')->all();
     }
 
     /** @return array{0: Level, 1: array<int, int>} */

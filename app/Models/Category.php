@@ -17,6 +17,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Category extends Model
 {
+    use InSets;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
@@ -25,6 +26,8 @@ use Illuminate\Support\Carbon;
  */
 final class Change extends Model
 {
+    use InSets;
+
     public const UPDATED_AT = null;
 
     protected $guarded = [];
@@ -39,6 +42,13 @@ final class Change extends Model
     public function rows(): HasMany
     {
         return $this->hasMany(ChangeRow::class);
+    }
+
+    /** @param  Builder<self>  $query */
+    public function scopeSaying(Builder $query, string $words): void
+    {
+        // The builder has no word for what ends a wildcard's meaning.
+        $query->whereRaw("summary LIKE ? ESCAPE '\\'", ['%'.addcslashes($words, '%_\\').'%']);
     }
 
     /** @return array<string, string> */

@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class ChangeRow extends Model
 {
+    use InSets;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -39,6 +39,7 @@ use Lokum\Vocabulary\TermOrder;
  */
 final class Definition extends Model
 {
+    use InSets;
     use Versioned;
 
     /** The definition that the known column "brand" leads to. */

@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
  */
 final class Heading extends Model
 {
+    use InSets;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  */
 final class Item extends Model
 {
+    use InSets;
     use Versioned;
 
     protected $guarded = [];

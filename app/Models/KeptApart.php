@@ -16,6 +16,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class KeptApart extends Model implements OfDefinition
 {
+    use InSets;
+
     public $timestamps = false;
 
     protected $table = 'kept_apart';

@@ -21,6 +21,8 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class Spelling extends Model implements OfDefinition
 {
+    use InSets;
+
     public $timestamps = false;
 
     protected $guarded = [];

@@ -7,7 +7,6 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
-use Illuminate\Support\Facades\DB;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Look;
 
@@ -25,6 +24,7 @@ use Lokum\Vocabulary\Look;
  */
 final class Umbrella extends Model implements OfDefinition
 {
+    use InSets;
     use Versioned;
 
     /** Terms are numbered by their value; umbrellas come behind all of these. */
@@ -55,7 +55,7 @@ final class Umbrella extends Model implements OfDefinition
         $key = StrictKey::of($label);
         // Asked for every value that comes: of all of them only names are read.
         foreach (
-            DB::table('umbrellas')
+            Umbrella::table()
                 ->where('definition_id', $definition->id)
                 ->orderBy('id')
                 ->get(['id', 'label', 'slug']) as $one

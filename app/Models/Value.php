@@ -31,6 +31,7 @@ use Lokum\Vocabulary\Look;
  */
 final class Value extends Model implements OfDefinition
 {
+    use InSets;
     use Versioned;
 
     protected $table = 'attribute_values';

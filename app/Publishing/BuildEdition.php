@@ -13,6 +13,7 @@ use App\Draft\DraftTerms;
 use App\Editions\Blob;
 use App\Editions\EditionDatabase;
 use App\Models\Definition;
+use App\Models\Item;
 use App\Models\State;
 use App\Models\Umbrella;
 use Closure;
@@ -307,7 +308,7 @@ final class BuildEdition
             null,
         ]);
         foreach ($stock->terms() as $position => $term) {
-            $items = DB::table('items as i')
+            $items = Item::table('i')
                 ->where('variant_count', 0)
                 ->whereNotNull('stock')
                 ->whereRaw(Stock::TERM.' = ?', [$term->id])

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Data\Rows;
+use App\Models\Category;
 use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
 
@@ -56,7 +57,7 @@ final class ContentDigest
                 ],
             )
             ->all();
-        $tree = DB::table('categories')
+        $tree = Category::table()
             ->orderBy('id')
             ->get(['id', 'parent_id', 'name', 'own_only'])
             ->all();

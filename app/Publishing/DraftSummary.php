@@ -11,8 +11,9 @@ use App\Draft\DraftTerms;
 use App\Draft\Placement;
 use App\Lineups\LineupLedger;
 use App\Models\Definition;
+use App\Models\Item;
 use App\Models\Umbrella;
-use Illuminate\Support\Facades\DB;
+use App\Models\Value;
 use Lokum\Edition\FilterLine;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
@@ -49,14 +50,13 @@ final readonly class DraftSummary
             }
             $ended[$definition->slug] = EndedAddresses::of($definition);
         }
-        $totals = DB::selectOne(
-            'SELECT COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants
-                FROM items',
-        );
+        $totals = Item::table()
+            ->selectRaw('COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants')
+            ->first();
 
         return new Summary(
-            (int) $totals->products,
-            (int) $totals->variants,
+            (int) $totals?->products,
+            (int) $totals?->variants,
             $terms,
             $this->filters(),
             $this->pages(),
@@ -70,7 +70,7 @@ final readonly class DraftSummary
     {
         $held = [];
         foreach (
-            DB::table('attribute_values')
+            Value::table()
                 ->where('definition_id', $definition->id)
                 ->whereNull('merged_into')
                 ->whereNotNull('umbrella_id')

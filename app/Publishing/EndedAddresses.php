@@ -6,7 +6,8 @@ namespace App\Publishing;
 
 use App\Catalog\TermNumbers;
 use App\Models\Definition;
-use Illuminate\Support\Facades\DB;
+use App\Models\Spelling;
+use App\Models\Value;
 use Lokum\Text\StrictKey;
 
 /** Addresses of values that are no terms any more, merged away or under an umbrella, and the terms that they lead to. */
@@ -16,7 +17,7 @@ final class EndedAddresses
     public static function of(Definition $definition): array
     {
         $terms = TermNumbers::of($definition);
-        $values = DB::table('attribute_values')
+        $values = Value::table()
             ->where('definition_id', $definition->id)
             ->where(
                 fn ($either) => $either
@@ -47,14 +48,14 @@ final class EndedAddresses
             return [];
         }
         $terms = TermNumbers::of($definition);
-        $byKey = DB::table('spellings')
+        $byKey = Spelling::table()
             ->where('definition_id', $definition->id)
             ->whereNotNull('value_id')
             ->pluck('value_id', 'key')
             ->all();
         $leads = [];
         foreach (
-            DB::table('attribute_values')
+            Value::table()
                 ->whereIn('definition_id', $goes)
                 ->orderBy('id')
                 ->get(['slug', 'label']) as $value

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Data\Rows;
-use Illuminate\Support\Facades\DB;
+use App\Models\Item;
 use Lokum\Facet\Layout;
 use Lokum\Vocabulary\Level;
 
@@ -27,7 +27,7 @@ final class Numbering
 
     public function __construct()
     {
-        $size = (int) DB::table('items')->max('id') + 1;
+        $size = (int) Item::table()->max('id') + 1;
         $this->numbers = $this->bits = $this->shown = array_fill(0, $size, self::NONE);
         $sizes = [];
         $number = 0;

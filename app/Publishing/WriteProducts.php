@@ -8,6 +8,7 @@ use App\Catalog\SortSql;
 use App\Editions\Blob;
 use App\Editions\EditionOrder;
 use App\Editions\EditionProducts;
+use App\Models\Category;
 use App\Models\Definition;
 use App\Models\State;
 use Closure;
@@ -47,7 +48,7 @@ final class WriteProducts
         private readonly array $sorts,
     ) {
         $this->pdo = DB::connection()->getPdo();
-        $this->categories = DB::table('categories')->pluck('name', 'id')->all();
+        $this->categories = Category::table()->pluck('name', 'id')->all();
         $this->spellings = new ShownSpellings($definitions->where('state', State::Accepted));
     }
 

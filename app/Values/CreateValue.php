@@ -10,7 +10,6 @@ use App\Models\Definition;
 use App\Models\Room;
 use App\Models\Spelling;
 use App\Support\Refused;
-use Illuminate\Support\Facades\DB;
 use Lokum\Text\Label;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
@@ -58,7 +57,7 @@ final readonly class CreateValue
     /** The spelling equal to a value's label; it is made where the value has come by its label otherwise. */
     public static function ownSpelling(Journal $journal, Definition $definition, int $value, string $label): int
     {
-        $own = DB::table('spellings')
+        $own = Spelling::table()
             ->where('definition_id', $definition->id)
             ->where('text', $label)
             ->first(['id', 'value_id']);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Values;
 
 use App\Models\Definition;
-use Illuminate\Support\Facades\DB;
+use App\Models\Value;
 use Lokum\Color\ColorNames;
 use Lokum\Vocabulary\Look;
 
@@ -30,7 +30,7 @@ final class FirstLook
         ) {
             return true;
         }
-        $values = DB::table('attribute_values')->where('definition_id', $definition->id)->whereNull('merged_into');
+        $values = Value::table()->where('definition_id', $definition->id)->whereNull('merged_into');
         $all = $values->count();
 
         return $all > 3 && $values->whereNotNull('look')->where('look', 'like', '%"colors"%')->count() * 2 >= $all;

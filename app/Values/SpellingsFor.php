@@ -109,7 +109,7 @@ final class SpellingsFor
 
             return [$number, $number];
         }
-        $own = DB::table('spellings')
+        $own = Spelling::table()
             ->where('definition_id', $this->definition->id)
             ->where('text', $value->label)
             ->where('value_id', $value->id)
@@ -121,7 +121,7 @@ final class SpellingsFor
     /** @return array{0: int, 1: int} */
     private function ofText(string $text): array
     {
-        $spelling = DB::table('spellings')
+        $spelling = Spelling::table()
             ->where('definition_id', $this->definition->id)
             ->where('text', $text)
             ->first(['id', 'value_id']);

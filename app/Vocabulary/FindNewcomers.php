@@ -6,6 +6,7 @@ namespace App\Vocabulary;
 
 use App\Catalog\ProductCounts;
 use App\Models\Definition;
+use App\Models\Spelling;
 use App\Models\Umbrella;
 use App\Models\Value;
 use Illuminate\Support\Collection;
@@ -31,7 +32,7 @@ final readonly class FindNewcomers
     {
         $counts = DB::query()
             ->fromSub(
-                DB::table('spellings')
+                Spelling::table()
                     ->whereNotNull('value_id')
                     ->groupBy('definition_id', 'value_id')
                     ->selectRaw('definition_id, MAX(settled) AS known, SUM('.self::WAITING.') AS waiting')
@@ -63,7 +64,7 @@ final readonly class FindNewcomers
     /** @return list<Newcomer> those without a place first, most products first */
     public function of(Definition $definition): array
     {
-        $rows = DB::table('spellings as s')
+        $rows = Spelling::table('s')
             ->leftJoin('readings as r', 'r.id', '=', 's.reading_id')
             ->leftJoin('feeds as f', 'f.id', '=', 'r.feed_id')
             ->where('s.definition_id', $definition->id)
@@ -78,7 +79,7 @@ final readonly class FindNewcomers
         $values = $definition->values()->get()->keyBy('id')->toBase();
         // A value that came with nothing but newcomers is none that others resolve into.
         $new = array_flip(
-            DB::table('spellings')
+            Spelling::table()
                 ->where('definition_id', $definition->id)
                 ->whereNotNull('value_id')
                 ->groupBy('value_id')

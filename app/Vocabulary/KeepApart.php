@@ -12,7 +12,6 @@ use App\Models\Definition;
 use App\Models\KeptApart;
 use App\Models\Room;
 use App\Support\Refused;
-use Illuminate\Support\Facades\DB;
 
 /** Decides that values are different. They are not proposed to be merged again. */
 final readonly class KeepApart
@@ -43,7 +42,7 @@ final readonly class KeepApart
         sort($ids);
         foreach ($ids as $n => $one) {
             foreach (array_slice($ids, $n + 1) as $other) {
-                if (! DB::table('kept_apart')->where('one_id', $one)->where('other_id', $other)->exists()) {
+                if (! KeptApart::table()->where('one_id', $one)->where('other_id', $other)->exists()) {
                     $journal->insert(KeptApart::class, ['definition_id' => $definition->id, 'one_id' => $one, 'other_id' => $other]);
                 }
             }

@@ -6,8 +6,8 @@ namespace App\Vocabulary;
 
 use App\Catalog\ProductCounts;
 use App\Models\Definition;
+use App\Models\Spelling;
 use App\Support\Format;
-use Illuminate\Support\Facades\DB;
 use Lokum\Lens\ColorPlane;
 use Lokum\Lens\Measures;
 use Lokum\Lens\NumberLine;
@@ -76,7 +76,7 @@ final class MapLens
         $products = $counts->bySpelling($definition);
         $groups = [];
         foreach (
-            DB::table('spellings')
+            Spelling::table()
                 ->where('definition_id', $definition->id)
                 ->whereNotNull('number')
                 ->get(['id', 'text', 'number']) as $spelling

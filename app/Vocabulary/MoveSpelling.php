@@ -8,6 +8,7 @@ use App\Catalog\ItemsOfLevel;
 use App\History\Journal;
 use App\History\Ledger;
 use App\History\ManagersOnly;
+use App\Models\Assignment;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Room;
@@ -15,7 +16,6 @@ use App\Models\Spelling;
 use App\Models\Value;
 use App\Support\Refused;
 use App\Values\ValueMaker;
-use Illuminate\Support\Facades\DB;
 use Lokum\Text\StrictKey;
 
 /** Takes a spelling out of a value: into another, or into one of its own. All with the same letters go with it. */
@@ -110,7 +110,7 @@ final readonly class MoveSpelling
     /** @param  list<Spelling>  $spellings */
     private static function products(Definition $definition, array $spellings): int
     {
-        return (int) DB::table('assignments as a')
+        return (int) Assignment::table('a')
             ->join('items as i', 'i.id', '=', 'a.item_id')
             ->whereIn('a.spelling_id', array_map(fn (Spelling $one): int => $one->id, $spellings))
             ->whereRaw(ItemsOfLevel::on($definition->level))

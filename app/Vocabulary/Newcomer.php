@@ -7,7 +7,6 @@ namespace App\Vocabulary;
 use App\History\Journal;
 use App\Models\Spelling;
 use App\Models\Value;
-use Illuminate\Support\Facades\DB;
 
 /** A spelling that came with newer data and that nobody has decided on, with what Lokum would do with it. */
 final readonly class Newcomer
@@ -52,7 +51,7 @@ final readonly class Newcomer
      */
     public static function settle(Journal $journal, array $values): void
     {
-        foreach (DB::table('spellings')->whereIn('value_id', $values)->where('settled', false)->pluck('id') as $id) {
+        foreach (Spelling::table()->whereIn('value_id', $values)->where('settled', false)->pluck('id') as $id) {
             $journal->update(Spelling::class, (int) $id, ['settled' => 1]);
         }
     }
@@ -60,7 +59,7 @@ final readonly class Newcomer
     /** Whether nobody has decided on a value yet: all its spellings are new. */
     public static function waits(int $value): bool
     {
-        $spellings = DB::table('spellings')->where('value_id', $value);
+        $spellings = Spelling::table()->where('value_id', $value);
 
         return (clone $spellings)->where('settled', false)->exists() && ! $spellings->where('settled', true)->exists();
     }

@@ -7,8 +7,8 @@ namespace App\Vocabulary;
 use App\Catalog\ProductCounts;
 use App\History\Remembered;
 use App\Models\Definition;
+use App\Models\KeptApart;
 use App\Models\Value;
-use Illuminate\Support\Facades\DB;
 use Lokum\LookAlike\Candidate;
 use Lokum\LookAlike\Group;
 use Lokum\LookAlike\Lexicon;
@@ -59,7 +59,7 @@ final readonly class ProposeMerges
      */
     private function among(Definition $definition, array $ids, array $candidates, array $labels): array
     {
-        $apart = DB::table('kept_apart')
+        $apart = KeptApart::table()
             ->where('definition_id', $definition->id)
             ->get(['one_id', 'other_id'])
             ->map(fn (\stdClass $pair): array => [$labels[$pair->one_id] ?? '', $labels[$pair->other_id] ?? ''])

@@ -13,12 +13,13 @@ use App\Models\Room;
 use App\Models\Spelling;
 use App\Support\Refused;
 use App\Values\SpellingReading;
-use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Kind;
 
 /** Says what texts stand for that their field cannot read: for every product that carries them, and for later deliveries. */
 final readonly class RepairSpellings
 {
+    private const SHOWN = 500;
+
     public function __construct(private Ledger $ledger)
     {
     }
@@ -33,7 +34,7 @@ final readonly class RepairSpellings
             $texts = [];
             foreach (array_filter(array_map(trim(...), $readAs), fn (string $text): bool => $text !== '') as $id => $text) {
                 $spelling =
-                    DB::table('spellings')->where('definition_id', $definition->id)->where('id', $id)->first() ??
+                    Spelling::table()->where('definition_id', $definition->id)->where('id', $id)->first() ??
                     throw Refused::unknown('spelling', (string) $id);
                 $reading = SpellingReading::of($definition->kind, $definition->unit, $text);
                 if ($reading->problem !== null) {
@@ -57,11 +58,19 @@ final readonly class RepairSpellings
     /** @return list<\stdClass> spellings (id, text, problem, items, sample) that cannot be read, most products first */
     public static function unread(Definition $definition): array
     {
-        return array_values(DB::select(
-            'SELECT s.id, s.text, s.problem, COUNT(a.item_id) AS items, MIN(i.sku) AS sample FROM spellings s
-                LEFT JOIN assignments a ON a.spelling_id = s.id LEFT JOIN items i ON i.id = a.item_id
-            WHERE s.definition_id = ? AND s.problem IS NOT NULL GROUP BY s.id ORDER BY items DESC, s.id LIMIT 500',
-            [$definition->id],
-        ));
+        return array_values(
+            Spelling::table('s')
+                ->leftJoin('assignments as a', 'a.spelling_id', '=', 's.id')
+                ->leftJoin('items as i', 'i.id', '=', 'a.item_id')
+                ->where('s.definition_id', $definition->id)
+                ->whereNotNull('s.problem')
+                ->groupBy('s.id')
+                ->orderByDesc('items')
+                ->orderBy('s.id')
+                ->limit(self::SHOWN)
+                ->selectRaw('s.id, s.text, s.problem, COUNT(a.item_id) AS items, MIN(i.sku) AS sample')
+                ->get()
+                ->all(),
+        );
     }
 }

@@ -6,6 +6,7 @@ namespace App\Vocabulary;
 
 use App\Catalog\ProductCounts;
 use App\Models\Definition;
+use App\Models\Spelling;
 use App\Models\Value;
 use App\Support\Ids;
 use Illuminate\Http\Request;
@@ -68,7 +69,7 @@ final readonly class ShowReview
     {
         $samples = [];
         foreach ($ids as $id) {
-            $samples[$id] = array_values(DB::table('spellings as s')
+            $samples[$id] = array_values(Spelling::table('s')
                 ->join('assignments as a', 'a.spelling_id', '=', 's.id')
                 ->join('items as i', 'i.id', '=', 'a.item_id')
                 ->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw('COALESCE(i.parent_id, i.id)')))

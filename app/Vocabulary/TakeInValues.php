@@ -19,7 +19,6 @@ use App\Values\FindValue;
 use App\Values\FirstLook;
 use App\Values\TermNames;
 use App\Values\ValueMaker;
-use Illuminate\Support\Facades\DB;
 use InvalidArgumentException;
 use Lokum\Feed\CsvFile;
 use Lokum\Feed\CsvWriter;
@@ -148,7 +147,7 @@ final readonly class TakeInValues
             if ($umbrella !== null) {
                 $journal->update(Value::class, $values[$key], ['umbrella_id' => $umbrella]);
             }
-            $known = DB::table('spellings')
+            $known = Spelling::table()
                 ->where('definition_id', $definition->id)
                 ->where('text', $row['spelling'])
                 ->first(['id', 'value_id']);

@@ -8,6 +8,7 @@ use App\Catalog\CategoryTree;
 use App\Catalog\ItemsOfLevel;
 use App\History\Remembered;
 use App\Models\Definition;
+use App\Models\Spelling;
 use Illuminate\Support\Facades\DB;
 
 /** Where each value of an attribute is used, and since when and from which feed it is there. */
@@ -35,16 +36,17 @@ final class ValueOrigins
         }
         $used = [];
         foreach (
-            DB::select(
-                'SELECT s.value_id AS value, p.category_id AS category, COUNT(DISTINCT p.id) AS n FROM spellings s
-                    JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.
-                    ItemsOfLevel::PRODUCT.
-                    '
-            WHERE s.definition_id = ? AND s.value_id IS NOT NULL AND p.category_id IS NOT NULL AND '.
-                    ItemsOfLevel::on($definition->level).
-                    ' GROUP BY s.value_id, p.category_id',
-                [$definition->id],
-            ) as $row
+            Spelling::table('s')
+                ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+                ->join('items as i', 'i.id', '=', 'a.item_id')
+                ->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(ItemsOfLevel::PRODUCT)))
+                ->where('s.definition_id', $definition->id)
+                ->whereNotNull('s.value_id')
+                ->whereNotNull('p.category_id')
+                ->whereRaw(ItemsOfLevel::on($definition->level))
+                ->groupBy('s.value_id', 'p.category_id')
+                ->selectRaw('s.value_id AS value, p.category_id AS category, COUNT(DISTINCT p.id) AS n')
+                ->get() as $row
         ) {
             $above = $tree->withAncestors((int) $row->category);
             $branch = $names[$above[count($above) - 1]];
@@ -62,12 +64,14 @@ final class ValueOrigins
     {
         $since = [];
         foreach (
-            DB::select(
-                'SELECT s.value_id AS value, f.name AS feed, MIN(r.created_at) AS day FROM spellings s
-                    JOIN readings r ON r.id = s.reading_id JOIN feeds f ON f.id = r.feed_id
-                    WHERE s.definition_id = ? AND s.value_id IS NOT NULL GROUP BY s.value_id',
-                [$definition->id],
-            ) as $row
+            Spelling::table('s')
+                ->join('readings as r', 'r.id', '=', 's.reading_id')
+                ->join('feeds as f', 'f.id', '=', 'r.feed_id')
+                ->where('s.definition_id', $definition->id)
+                ->whereNotNull('s.value_id')
+                ->groupBy('s.value_id')
+                ->selectRaw('s.value_id AS value, f.name AS feed, MIN(r.created_at) AS day')
+                ->get() as $row
         ) {
             $since[$row->value] = ['feed' => $row->feed, 'day' => substr((string) $row->day, 0, 10)];
         }

@@ -7,8 +7,8 @@ namespace App\Vocabulary;
 use App\Catalog\ItemsOfLevel;
 use App\Catalog\ProductCounts;
 use App\Models\Definition;
+use App\Models\Spelling;
 use App\Models\Value;
-use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\KnownValue;
 use Lokum\Vocabulary\Term;
 use Lokum\Vocabulary\TermSorter;
@@ -78,7 +78,7 @@ final readonly class ValueTable
      */
     public static function productsOfAny(Definition $definition, array $ids): int
     {
-        return (int) DB::table('spellings as s')
+        return (int) Spelling::table('s')
             ->join('assignments as a', 'a.spelling_id', '=', 's.id')
             ->join('items as i', 'i.id', '=', 'a.item_id')
             ->whereIn('s.value_id', $ids)
@@ -93,7 +93,7 @@ final readonly class ValueTable
         $products = $this->counts->bySpelling($definition);
         $byValue = [];
         foreach (
-            DB::table('spellings')
+            Spelling::table()
                 ->where('definition_id', $definition->id)
                 ->whereNotNull('value_id')
                 ->orderBy('id')

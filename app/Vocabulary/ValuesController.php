@@ -14,7 +14,6 @@ use App\Support\Refused;
 use App\Values\CreateValue;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Illuminate\View\View;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\TermOrder;
@@ -27,28 +26,13 @@ final class ValuesController
     {
         return view('values.index', [
             'numbers' => Definition::query()->live()->where('kind', Kind::Number)->orderBy('label')->get(),
-            'ways' => DB::table('spellings')
-                ->whereNotNull('number')
-                ->groupBy('definition_id')
-                ->selectRaw('definition_id, COUNT(*) AS texts, COUNT(DISTINCT number) AS numbers')
-                ->get()
-                ->keyBy('definition_id'),
             'attributes' => Definition::query()
                 ->live()
                 ->whereIn('kind', [Kind::Choice, Kind::Flag])
                 ->withCount('values')
                 ->orderBy('label')
                 ->get(),
-            'newcomers' => DB::table('spellings')
-                ->where('settled', false)
-                ->groupBy('definition_id')
-                ->selectRaw('definition_id, COUNT(*) AS n')
-                ->pluck('n', 'definition_id'),
-            'spellings' => DB::table('spellings')
-                ->whereNotNull('value_id')
-                ->groupBy('definition_id')
-                ->selectRaw('definition_id, COUNT(*) AS n')
-                ->pluck('n', 'definition_id'),
+            'counts' => SpellingCounts::load(),
         ]);
     }
 

@@ -299,7 +299,8 @@ final class Person
         $this->browser->executeScript((string) file_get_contents(dirname(__DIR__, 2).'/node_modules/axe-core/axe.min.js'));
         $found = (array) $this->browser->executeAsyncScript(
             'const done = arguments[0]; axe.run(document, {runOnly: ["wcag2a", "wcag2aa", "wcag21a", "wcag21aa", "wcag22aa", '.
-            '"best-practice"], resultTypes: ["violations"], iframes: false, preload: false}).then(r => done(r.violations.map(v => v.id + ": " + v.help + " at " + v.nodes.slice(0, 3).map(n '.
+            '"best-practice"], resultTypes: ["violations"], iframes: false, preload: false}).then(r => '.
+            'done(r.violations.map(v => v.id + ": " + v.help + " at " + v.nodes.slice(0, 3).map(n '.
             '=> n.target.join(" ")).join(", "))))',
         );
 

@@ -35,3 +35,30 @@ test('what browsers load was built from the sources as they are', function (): v
         'Run npm run build.',
     );
 });
+
+test('statements stand as SQL only where docs/data-model.md says why', function (): void {
+    $root = dirname(__DIR__, 2);
+    // 'SELECT 1', "INSERT OR IGNORE INTO …", new PDO(…), ->getPdo()
+    $statement = '/[\'"](SELECT|INSERT|REPLACE|UPDATE|DELETE|CREATE|PRAGMA|BEGIN|VACUUM) |new PDO\(|->getPdo\(/';
+    $found = [];
+    foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/app", FilesystemIterator::SKIP_DOTS)) as $file) {
+        if (preg_match($statement, (string) file_get_contents((string) $file)) === 1) {
+            $found[] = substr((string) $file, strlen("{$root}/app/"), -strlen('.php'));
+        }
+    }
+    preg_match_all('~^\|(.+)\|.+\|$~m', (string) strstr((string) file_get_contents("{$root}/docs/data-model.md"), '| Classes |'), $lines);
+    preg_match_all('~`(\w+/\w+)`~', implode(' ', $lines[1]), $named);
+    sort($found);
+    sort($named[1]);
+    expect($found)->toBe($named[1]);
+});
+
+test('controllers ask models, not tables', function (): void {
+    $asks = [];
+    foreach (glob(dirname(__DIR__, 2).'/app/*/*Controller.php') ?: [] as $file) {
+        if (preg_match('/\bDB::|::table\(|Raw\(/', (string) file_get_contents($file)) === 1) {
+            $asks[] = basename($file);
+        }
+    }
+    expect($asks)->toBe([]);
+});

@@ -27,12 +27,12 @@
                 @foreach ($attributes as $attribute)
                     <tr data-row>
                         <td><a class="name" data-stop href="{{ route('values.show', $attribute) }}">{{ $attribute->label }}</a></td>
-                        <td class="num">{{ Format::number($spellings[$attribute->id] ?? 0) }}</td>
+                        <td class="num">{{ Format::number($counts->texts($attribute->id)) }}</td>
                         <td class="num">{{ Format::number($attribute->values_count) }}</td>
                         <td><span class="tag {{ $attribute->state === App\Models\State::Accepted ? 'settled'
                             : 'waiting' }}">{{ $attribute->state->label() }}</span></td>
                         <td class="num">
-                            @if ($new = $newcomers[$attribute->id] ?? 0)
+                            @if ($new = $counts->newcomers($attribute->id))
                                 <a href="{{ route('newcomers', $attribute) }}">{{ Format::number($new) }}</a>
                             @endif
                         </td>
@@ -55,8 +55,8 @@
                     @foreach ($numbers as $field)
                         <tr data-row>
                             <td><a class="name" data-stop href="{{ route('values.show', $field) }}">{{ $field->label }}</a></td>
-                            <td class="num">{{ Format::number((int) ($ways[$field->id]->texts ?? 0)) }}</td>
-                            <td class="num">{{ Format::number((int) ($ways[$field->id]->numbers ?? 0)) }}</td>
+                            <td class="num">{{ Format::number($counts->texts($field->id)) }}</td>
+                            <td class="num">{{ Format::number($counts->numbers($field->id)) }}</td>
                             <td>{{ $field->unit }}</td>
                         </tr>
                     @endforeach

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Models;
+
+use Illuminate\Database\Eloquent\Model;
+
+/**
+ * What the stand-in for an outside shop was sent.
+ *
+ * @property int $id
+ */
+final class ReceivedNotice extends Model
+{
+    use InSets;
+
+    public $timestamps = false;
+
+    protected $guarded = [];
+}
