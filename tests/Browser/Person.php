@@ -23,7 +23,7 @@ final class Person
     private const PATIENCE = 30.0;
 
     /** Microseconds between two looks at the page. */
-    private const GLANCE = 25_000;
+    private const GLANCE = 50_000;
 
     private RemoteWebDriver $browser;
 
