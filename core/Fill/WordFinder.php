@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace Lokum\Fill;
 
 /**
- * Finds values by whole words in texts (C10), blind to case; spaces and dashes between words count the same. Of words that
- * overlap the longest stands, so "semi-gloss" is not "gloss".
+ * Finds values by whole words in texts (C10), blind to case; spaces and dashes between words count the same. Where a word begins
+ * the longest that begins there counts; of those that overlap the longest stands, so "semi-gloss" is not "gloss".
  */
 final class WordFinder
 {
@@ -51,15 +51,21 @@ final class WordFinder
     /** @return list<Hit> in the order of the text, not overlapping */
     public function in(string $text): array
     {
-        $hits = [];
+        $longest = [];
         foreach ($this->expressions as $expression) {
             if (preg_match_all($expression, $text, $found, PREG_OFFSET_CAPTURE) > 0) {
-                foreach ($found[0] as [$words, $offset]) {
-                    $value = $this->values[self::fold($words)] ?? null;
-                    if ($value !== null && ! $this->isRuledOut($value, $text)) {
-                        $hits[] = new Hit($value, mb_strlen(substr($text, 0, $offset)), mb_strlen($words));
+                foreach ($found[1] as [$words, $offset]) {
+                    if (strlen($words) > strlen($longest[$offset] ?? '')) {
+                        $longest[$offset] = $words;
                     }
                 }
+            }
+        }
+        $hits = [];
+        foreach ($longest as $offset => $words) {
+            $value = $this->values[self::fold($words)] ?? null;
+            if ($value !== null && ! $this->isRuledOut($value, $text)) {
+                $hits[] = new Hit($value, mb_strlen(substr($text, 0, $offset)), mb_strlen($words));
             }
         }
 
@@ -126,12 +132,16 @@ final class WordFinder
         return $chunk === [] ? $chunks : [...$chunks, $chunk];
     }
 
-    /** @param  list<string>  $words  folded */
+    /**
+     * What matches takes no room, so that every place of a text is tried; group 1 has the words.
+     *
+     * @param  list<string>  $words  folded, of those that begin alike the longest first
+     */
     private static function expression(array $words): string
     {
         $alternatives = array_map(fn (string $one): string => str_replace(' ', '[\s\p{Pd}]+', preg_quote($one, '/')), $words);
 
-        return '/(?<![\p{L}\p{N}])(?:'.implode('|', $alternatives).')(?![\p{L}\p{N}])/iu';
+        return '/(?<![\p{L}\p{N}])(?=((?:'.implode('|', $alternatives).')(?![\p{L}\p{N}])))/iu';
     }
 
     private static function fold(string $words): string
