@@ -30,9 +30,6 @@ final readonly class Proposal
     /** Whether it can be taken without looking at it one by one: nothing but certain evidence. */
     public function isCertain(): bool
     {
-        return array_filter(
-            $this->kinds,
-            fn (Evidence $kind): bool => $kind === Evidence::Spelling || $kind === Evidence::Variant,
-        ) === [];
+        return array_filter($this->kinds, fn (Evidence $kind): bool => ! $kind->isCertain()) === [];
     }
 }

@@ -11,8 +11,15 @@ enum Evidence: string
     case Letters = 'letters';
     case Words = 'words';
     case Measure = 'measure';
+    case Standard = 'standard';
     case Variant = 'variant';
+    case Code = 'code';
+    case Gloss = 'gloss';
+    case Filler = 'filler';
+    case Language = 'language';
     case Spelling = 'spelling';
+    case Synonym = 'synonym';
+    case Order = 'order';
 
     /** @return float from 0 to 1 */
     public function confidence(): float
@@ -21,21 +28,48 @@ enum Evidence: string
             self::Taught, self::Letters => 1.0,
             self::Words => 0.97,
             self::Measure => 0.96,
+            self::Standard => 0.95,
             self::Variant => 0.94,
+            self::Code => 0.92,
+            self::Gloss => 0.91,
+            self::Filler => 0.88,
+            self::Language => 0.85,
             self::Spelling => 0.8,
+            self::Synonym => 0.7,
+            self::Order => 0.6,
         };
     }
 
-    /** In words, for the two texts it is about. */
-    public function inWords(string $one, string $other): string
+    /** Whether values can be merged by it without looking at each: nothing but the same letters, words, measures or standard names. */
+    public function isCertain(): bool
+    {
+        return match ($this) {
+            self::Taught, self::Letters, self::Words, self::Measure, self::Standard => true,
+            default => false,
+        };
+    }
+
+    /**
+     * In words, for the two texts it is about.
+     *
+     * @param  string  $source  what says so, where that is on record: a standard's number
+     */
+    public function inWords(string $one, string $other, string $source = ''): string
     {
         return match ($this) {
             self::Taught => 'merged in this shop before',
             self::Letters => 'same letters',
             self::Words => 'same words in another order or form',
             self::Measure => "{$one} = {$other}",
+            self::Standard => ($source === '' ? 'one thing by common practice' : $source).": {$other} is {$one}",
             self::Variant => 'known spelling or abbreviation',
+            self::Code => "same letters and digits, set apart differently: {$one}, {$other}",
+            self::Gloss => "one says in parentheses what it says already: {$one}, {$other}",
+            self::Filler => "one names what all values here are: {$one}, {$other}",
+            self::Language => "the same in another language: {$one}, {$other}",
             self::Spelling => "nearly the same letters: {$one}, {$other}",
+            self::Synonym => "words for the same thing: {$one}, {$other}",
+            self::Order => "the same colors in another order: {$one}, {$other}",
         };
     }
 }

@@ -46,7 +46,7 @@ final readonly class Guards
         'ex',
     ];
 
-    public function __construct(private Lexicon $lexicon)
+    public function __construct(private Lexicon $lexicon, private Names $names)
     {
     }
 
@@ -80,9 +80,12 @@ final readonly class Guards
                 return false;
             }
         }
-        $words = [$this->lexicon->isWord($one), $this->lexicon->isWord($other)];
+        $words = array_map(
+            fn (string $word): bool => $this->lexicon->isWord($word) || $this->names->knows($word),
+            [$one, $other],
+        );
 
-        // Two ordinary words mean what they say; two that are none are names, and short names differ by a letter.
+        // Two words, of whatever language, mean what they say; two that are none are names, and short names differ by a letter.
         return $words !== [true, true] &&
             ($words !== [false, false] ||
                 $this->sound($one) === $this->sound($other) ||

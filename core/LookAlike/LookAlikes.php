@@ -19,9 +19,15 @@ final class LookAlikes
     /** @var array<string, true> pairs that are kept apart, smaller place first */
     private array $apart = [];
 
+    /** @var array<string, true>|null rounded measures that are several of the list */
+    private ?array $blurred = null;
+
     private Lexicon $lexicon;
 
     private Lessons $lessons;
+
+    /** @var list<array<string, Meaning>> what each says in other names, by the evidence that it is the same */
+    private array $others = [];
 
     public function __construct(private readonly Lexicon $shipped)
     {
@@ -32,16 +38,20 @@ final class LookAlikes
     /**
      * @param  list<Candidate>  $candidates
      * @param  list<array{0: string, 1: string}>  $apart  texts that somebody has decided are different
+     * @param  string  $about  the attribute's name: its words say nothing inside a value
      * @return list<Group> of two members or more, those with most products first
      */
-    public function among(array $candidates, array $apart = [], Lessons $lessons = new Lessons()): array
+    public function among(array $candidates, array $apart = [], Lessons $lessons = new Lessons(), string $about = ''): array
     {
         $this->candidates = $candidates;
+        $this->blurred = null;
         $this->lessons = $lessons;
         $texts = array_map(fn (Candidate $candidate): string => $candidate->text, $candidates);
         $this->lexicon = $this->shipped->taught($lessons->words() + Shortenings::among($texts));
         $reader = new MeaningReader($this->lexicon);
         $this->meanings = array_map($reader->of(...), $texts);
+        $otherwise = new Otherwise($reader, Names::shipped(), $about);
+        $this->others = array_map($otherwise->of(...), $this->meanings, $texts);
         $this->keepApart($apart);
         $classes = $this->same(array_keys($candidates));
         $classes = $this->joinedBy(
@@ -56,10 +66,17 @@ final class LookAlikes
         );
         $classes = $this->joinedBy(
             $classes,
-            fn (Meaning $meaning): array => $meaning->units === [] ? [] : [$meaning->roughKey()],
+            fn (Meaning $meaning): array => $meaning->units === [] || $this->isBlurred($meaning) ? [] : [$meaning->roughKey()],
             fn (Meaning $one, Meaning $other): bool => $one->negated === $other->negated &&
                 array_intersect($one->units, $other->units) === [],
         );
+        foreach (Otherwise::KINDS as $kind) {
+            $classes = $this->joinedBy(
+                $classes,
+                fn (Meaning $meaning, int $i): array => $this->keysUpTo($kind, $i),
+                fn (): bool => true,
+            );
+        }
         $groups = [];
         foreach ($this->withNear($classes) as $members) {
             if (count($members) > 1) {
@@ -101,7 +118,7 @@ final class LookAlikes
         foreach ($all as $i) {
             $meaning = $this->meanings[$i];
             $classes[
-                $meaning->words === [] && $meaning->exact === [] ? 'letters '.$meaning->letters : $meaning->key()
+                $meaning->isEmpty() ? 'letters '.$meaning->letters : $meaning->key()
             ][] = $i;
         }
         $parted = [];
@@ -140,7 +157,7 @@ final class LookAlikes
 
     /**
      * @param  list<non-empty-list<int>>  $classes
-     * @param  callable(Meaning): list<string>  $keys  by any of which it meets others
+     * @param  callable(Meaning, int): list<string>  $keys  by any of which it meets others
      * @param  callable(Meaning, Meaning): bool  $allowed
      * @return list<non-empty-list<int>>
      */
@@ -148,7 +165,7 @@ final class LookAlikes
     {
         $meeting = [];
         foreach ($classes as $n => $class) {
-            foreach (array_unique(array_merge(...array_map(fn (int $i): array => $keys($this->meanings[$i]), $class))) as $key) {
+            foreach (array_unique(array_merge(...array_map(fn (int $i): array => $keys($this->meanings[$i], $i), $class))) as $key) {
                 $meeting[$key][] = $n;
             }
         }
@@ -192,7 +209,7 @@ final class LookAlikes
                 $byKey[$this->meanings[$i]->key()] ??= $n;
             }
         }
-        $misspellings = new Misspellings(new Guards($this->lexicon), $this->meanings);
+        $misspellings = new Misspellings(new Guards($this->lexicon, Names::shipped()), $this->meanings);
         $order = array_keys($classes);
         usort($order, fn (int $a, int $b): int => $this->weight($classes[$b]) <=> $this->weight($classes[$a]) ?: $a <=> $b);
         $done = [];
@@ -277,16 +294,68 @@ final class LookAlikes
         $evidence = [];
         $confidence = 1.0;
         foreach (array_slice($members, 1) as $i) {
-            $kind = $this->evidence($keep, $this->meanings[$i]);
+            $kind = $this->evidence($members[0], $i);
             $kinds[$kind->value] = $kind;
             $confidence = min($confidence, $kind->confidence());
-            $evidence[$kind->inWords($this->candidates[$members[0]]->text, $this->candidates[$i]->text)] = true;
+            $source = $kind === Evidence::Standard
+                ? Names::shipped()->source($this->meanings[$i]->letters) ?: Names::shipped()->source($keep->letters)
+                : '';
+            $evidence[$kind->inWords($this->candidates[$members[0]]->text, $this->candidates[$i]->text, $source)] = true;
         }
 
         return new Group($members, array_map(strval(...), array_keys($evidence)), array_values($kinds), $confidence);
     }
 
-    private function evidence(Meaning $one, Meaning $other): Evidence
+    /** @return list<string> what a value meets others by: its own key, and what it says in other names up to a grade of evidence */
+    private function keysUpTo(Evidence $kind, int $i): array
+    {
+        $keys = $this->meanings[$i]->isEmpty() ? [] : [$this->meanings[$i]->key()];
+        foreach (Otherwise::KINDS as $one) {
+            if (isset($this->others[$i][$one->value])) {
+                $keys[] = $this->others[$i][$one->value]->key();
+            }
+            if ($one === $kind) {
+                break;
+            }
+        }
+
+        return $keys;
+    }
+
+    /** Whether a rounded measure could be several that stand in the list in one unit: 152 cm and 152.4 cm, both about 5 ft. */
+    private function isBlurred(Meaning $meaning): bool
+    {
+        if ($this->blurred === null) {
+            $this->blurred = $exact = [];
+            foreach ($this->meanings as $one) {
+                $place = $one->roughKey().'|'.implode(' ', $one->units);
+                if ($one->units !== [] && ($exact[$place] ??= $one->key()) !== $one->key()) {
+                    $this->blurred[$one->roughKey()] = true;
+                }
+            }
+        }
+
+        return isset($this->blurred[$meaning->roughKey()]);
+    }
+
+    private function evidence(int $i, int $j): Evidence
+    {
+        $one = $this->meanings[$i];
+        $other = $this->meanings[$j];
+        $known = $this->evidenceOf($one, $other);
+        if ($known !== null) {
+            return $known === Evidence::Words && Colors::areSwapped($one, $other) ? Evidence::Order : $known;
+        }
+        foreach (Otherwise::KINDS as $kind) {
+            if (array_intersect($this->keysUpTo($kind, $i), $this->keysUpTo($kind, $j)) !== []) {
+                return $kind;
+            }
+        }
+
+        return Evidence::Spelling;
+    }
+
+    private function evidenceOf(Meaning $one, Meaning $other): ?Evidence
     {
         return match (true) {
             $one->letters === $other->letters => Evidence::Letters,
@@ -296,7 +365,7 @@ final class LookAlikes
             $one->key() === $other->key() => Evidence::Variant,
             array_intersect($one->joinings(), $other->joinings()) !== [] => Evidence::Words,
             $one->roughKey() === $other->roughKey() => Evidence::Measure,
-            default => Evidence::Spelling,
+            default => null,
         };
     }
 

@@ -31,6 +31,12 @@ final readonly class Meaning
     ) {
     }
 
+    /** Whether it says nothing that is known: then it is its letters. */
+    public function isEmpty(): bool
+    {
+        return $this->words === [] && $this->exact === [];
+    }
+
     /** Equal for texts of the same words, numbers and measures. */
     public function key(): string
     {
@@ -56,6 +62,12 @@ final readonly class Meaning
     public function plainKey(): string
     {
         return self::join($this->plain, $this->ordered).'|'.self::join($this->exact, $this->ordered);
+    }
+
+    /** The words in the order of the text. */
+    public function inOrder(): string
+    {
+        return implode(' ', $this->words);
     }
 
     /** @return list<string> all words written as one; empty where there is none */

@@ -20,19 +20,6 @@ final class MeaningReader
 {
     private const FILLERS = ['and', 'the', 'a', 'an', 'of'];
 
-    /** What is written in another way before it is read. */
-    private const SIGNS = [
-        '/[×✕✖]/u' => 'x',
-        '/\b(?:din|iso)[ -]?(?=[abc]\d)/u' => '',
-        '/\bw\/o\b/u' => 'without',
-        '/\bw\/(?=\s|\pL)/u' => 'with ',
-        '/(?<![\pL\pN])(\pL?\d+(?:[.,]\d+)?)x(?=\d)/u' => '$1 x ',
-        '/(?<=\d)\s?(?:-|\bto\b)\s?(?=\d)/u' => '-',
-        '/(?<=\pL)\+(?=\pL)/u' => ' & ',
-        '/[ø⌀]\s?(?=\d)/u' => 'diameter ',
-        '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u' => '',
-    ];
-
     private const NUMBERS = [
         'one' => '1',
         'two' => '2',
@@ -61,6 +48,7 @@ final class MeaningReader
         'for',
         'per',
         'by',
+        'x',
         'not',
         'no',
         'non',
@@ -69,22 +57,6 @@ final class MeaningReader
     ];
 
     private const NEGATIONS = ['without', 'not', 'no', 'non', 'free', 'less', 'un', 'excluding', 'except', 'sans', 'zero'];
-
-    private const SIZES = [
-        'extra small' => 'xs',
-        'x small' => 'xs',
-        'small' => 's',
-        'medium' => 'm',
-        'large' => 'l',
-        'extra large' => 'xl',
-        'x large' => 'xl',
-        'xx large' => 'xxl',
-        'extra extra large' => 'xxl',
-        '2xl' => 'xxl',
-        '3xl' => 'xxxl',
-        '2xs' => 'xxs',
-        'xx small' => 'xxs',
-    ];
 
     /** Units of one letter are taken for units only right behind their number, but for these. */
     private const APART = ['w', 'v', 'g', 'l'];
@@ -105,13 +77,13 @@ final class MeaningReader
         $letters = StrictKey::of($text);
         // A raised o is typed for a degree; behind it stands the letter of the scale.
         $text = (string) preg_replace('/(?<=[\d\s])[º˚]\s?(?=[CF]\b)/u', '°', Unicode::digits($text));
-        $plain = (string) preg_replace(array_keys(self::SIGNS), array_values(self::SIGNS), StrictKey::of($text));
+        $plain = Notation::plain(StrictKey::of($text));
         $measure = $this->wholeMeasure($text);
         if ($measure !== null) {
             return new Meaning($letters, exact: $measure[0], rough: $measure[1], units: $measure[2]);
         }
         $name = $this->lexicon->expanded((string) preg_replace('/[\s-]+/u', ' ', $plain));
-        $size = self::SIZES[$name] ?? ((SizeLadder::rung($name)[0] ?? null) === 0 ? $name : null);
+        $size = Notation::size($name) ?? ((SizeLadder::rung($name)[0] ?? null) === 0 ? $name : null);
         if ($size !== null) {
             return new Meaning($letters, exact: [$size], rough: [$size]);
         }
@@ -140,7 +112,7 @@ final class MeaningReader
             $text,
         );
         $text = (string) preg_replace_callback(
-            '/(?<![\pL\d.,\/-])(\d+) (\d)\/([2-9]|16|32)(?![\d\/])/',
+            '/(?<![\pL\d.,\/-])(?<!x )(\d+) (\d)\/([2-9]|16|32)(?![\d\/])/',
             fn (array $part): string => sprintf('%.10G', (int) $part[1] + (int) $part[2] / (int) $part[3]),
             $text,
         );
@@ -184,9 +156,12 @@ final class MeaningReader
                         : 0;
             }
         }
-        sort($exact, SORT_STRING);
-        sort($rough, SORT_STRING);
+        $kinds = array_map(self::kind(...), $exact);
+        $exact = self::byKind($exact, $kinds);
+        $rough = self::byKind($rough, $kinds);
         $joined = implode('', $words);
+        // Of two numbers of a kind it matters which belongs to what: 2 forks, 3 knives.
+        $ordered = $ordered || count(array_unique($kinds)) < count($kinds);
 
         return new Meaning(
             $letters,
@@ -199,6 +174,25 @@ final class MeaningReader
             $negated,
             $joined === '' ? [] : array_values(array_unique([$joined, $this->lexicon->singular($joined), $run])),
         );
+    }
+
+    /** What a number counts: a measure's dimension, or the letters of a code. Those of one kind keep their order, so that 1:2 is not 2:1. */
+    private static function kind(string $exact): string
+    {
+        return (string) strstr($exact, '·') ?: (string) preg_replace('/\d+/', '#', $exact);
+    }
+
+    /**
+     * @param  list<string>  $values
+     * @param  list<string>  $kinds  of each
+     * @return list<string> by kind, in their order within it
+     */
+    private static function byKind(array $values, array $kinds): array
+    {
+        $places = array_keys($values);
+        usort($places, fn (int $a, int $b): int => $kinds[$a] <=> $kinds[$b] ?: $a <=> $b);
+
+        return array_map(fn (int $place): string => $values[$place], $places);
     }
 
     /** One word in one form: its abbreviation written out, singular, one spelling. */
@@ -274,6 +268,8 @@ final class MeaningReader
         if (preg_match('/^\s*[+\-−]?[\d.,½⅓⅔¼¾⅛⅜⅝⅞]/u', $text) !== 1) {
             return null;
         }
+        // 24-month, one year
+        $text = (string) preg_replace('/^\s*(\d+(?:[.,]\d+)?)-(?=\pL{3,}\s*$)/u', '$1 ', $text);
         try {
             $measure = MeasureText::read($text);
         } catch (UnreadableQuantity) {
@@ -287,7 +283,7 @@ final class MeaningReader
         if ($quantities[0]->unit === null || isset($quantities[0]->unit->powers['piece'])) {
             return null;
         }
-        $exact = implode('x', array_map(fn (Quantity $one): string => $this->canonical($one, 12), $quantities));
+        $exact = implode('x', array_map(fn (Quantity $one): string => $this->canonical($one, null), $quantities));
         $rough = implode('x', array_map(fn (Quantity $one): string => $this->canonical($one, 3), $quantities));
 
         $kind = $measure instanceof Quantity ? '' : $measure::class;
@@ -328,7 +324,7 @@ final class MeaningReader
                 if (! ($quantity instanceof Quantity)) {
                     return $all;
                 }
-                $exact[] = $this->canonical($quantity, 12);
+                $exact[] = $this->canonical($quantity, null);
                 $rough[] = $this->canonical($quantity, 3);
                 $units[] = $unit->symbol;
 
@@ -340,16 +336,17 @@ final class MeaningReader
         return [(string) $rest, $exact, $rough, $units];
     }
 
-    private function canonical(Quantity $quantity, int $digits): string
+    /** @param  int|null  $digits  that count; null: all of them */
+    private function canonical(Quantity $quantity, ?int $digits): string
     {
         if ($quantity->unit === null) {
-            return sprintf("%.{$digits}G", $quantity->float());
+            return $quantity->significant($digits);
         }
         $base = $quantity->unit->convert(
             $quantity->number,
             new Unit('', $quantity->unit->powers, \Brick\Math\BigRational::one(), ''),
         );
 
-        return sprintf("%.{$digits}G", (new Quantity($base, null))->float()).'·'.json_encode($quantity->unit->powers);
+        return (new Quantity($base, null))->significant($digits).'·'.json_encode($quantity->unit->powers);
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lokum\Quantity;
 
+use Brick\Math\BigInteger;
 use Brick\Math\BigRational;
 use Brick\Math\RoundingMode;
 
@@ -58,6 +59,28 @@ final readonly class Quantity
         return $this->unit->symbol === $unit->symbol
             ? new self($this->number, $unit)
             : new self($this->unit->convert($this->number, $unit), $unit);
+    }
+
+    /**
+     * The number as text, of any size: exact as a fraction, or rounded (a half away from zero) to the digits that count, as
+     * "digits E power of ten".
+     *
+     * @param  int|null  $digits  1 or more; null: exact
+     */
+    public function significant(?int $digits): string
+    {
+        $number = $this->number->simplified();
+        if ($digits === null || $number->isZero()) {
+            return (string) $number;
+        }
+        $power = strlen((string) $number->getNumerator()->abs()) - strlen((string) $number->getDenominator()) - $digits;
+        do {
+            $ten = BigRational::of(BigInteger::of(10)->power(abs($power)));
+            $rounded = (string) ($power > 0 ? $number->dividedBy($ten) : $number->multipliedBy($ten))->toScale(0, RoundingMode::HALF_UP);
+            $power++;
+        } while (strlen(ltrim($rounded, '-')) > $digits);
+
+        return rtrim($rounded, '0').'E'.($power - 1 + strlen($rounded) - strlen(rtrim($rounded, '0')));
     }
 
     /**

@@ -97,7 +97,6 @@ test('guards forbid what is close in letters only', function (string $one, strin
 })->with([
     ['300 gsm', '310 gsm'],
     ['AX-100', 'AX-101'],
-    ['AX-100', 'AX 100'],
     ['With lid', 'Without lid'],
     ['Toxic', 'Non-toxic'],
     ['Coated', 'Uncoated'],

@@ -1,0 +1,231 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\LookAlike;
+
+use IntlDateFormatter;
+use Locale;
+use Lokum\Text\StrictKey;
+use ResourceBundle;
+
+/**
+ * Which names say one thing: by a standard, in another language, or as a trade uses its words. They are lines of data/names; countries
+ * and months in other languages come from the Unicode CLDR, which the intl extension carries.
+ */
+final class Names
+{
+    /** Files of data/names by what they are evidence of. */
+    private const FILES = [
+        'standards' => Evidence::Standard,
+        'frequencies' => Evidence::Standard,
+        'languages' => Evidence::Language,
+        'words' => Evidence::Synonym,
+    ];
+
+    private const LANGUAGES = ['de', 'fr', 'es', 'it', 'nl'];
+
+    /** Languages whose names are known in the others. */
+    private const TONGUES = [
+        'en',
+        'de',
+        'fr',
+        'es',
+        'it',
+        'nl',
+        'pt',
+        'pl',
+        'cs',
+        'sv',
+        'da',
+        'nb',
+        'fi',
+        'hu',
+        'ro',
+        'el',
+        'tr',
+        'ru',
+        'uk',
+        'ar',
+        'zh',
+        'ja',
+        'ko',
+    ];
+
+    private const MOST_TOKENS = 5;
+
+    private static ?self $shipped = null;
+
+    /** @var array<string, array<string, array{0: string, 1: string, 2: string}>> name, where it holds, source: by evidence and phrase */
+    private array $phrases = [];
+
+    /** @var array<string, array<string, int>> tokens of the longest phrase that begins with a token, by evidence */
+    private array $longest = [];
+
+    /** @var array<string, true> */
+    private array $words = [];
+
+    private function __construct()
+    {
+        foreach (self::FILES as $file => $evidence) {
+            $source = '';
+            foreach (file(__DIR__."/data/names/{$file}.txt", FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $line) {
+                if (str_starts_with($line, '## ')) {
+                    $source = substr($line, 3);
+                } elseif (! str_starts_with($line, '#')) {
+                    $this->addLine($evidence, $line, $source);
+                }
+            }
+        }
+        $this->addPlacesAndMonths();
+    }
+
+    /** What ships, read once. */
+    public static function shipped(): self
+    {
+        return self::$shipped ??= new self();
+    }
+
+    /**
+     * What a text says in the names that all are read as, step by step: by standards first, then in English, then in the words that
+     * a trade uses most.
+     *
+     * @param  string  $letters  strict key
+     * @return array<string, string> texts that differ from the ones before, by evidence
+     */
+    public function otherwise(string $letters): array
+    {
+        $found = [];
+        foreach ([Evidence::Standard, Evidence::Language, Evidence::Synonym] as $evidence) {
+            $text = $this->replaced($letters, $evidence);
+            if ($text !== $letters) {
+                $found[$evidence->value] = $letters = $text;
+            }
+        }
+
+        return $found;
+    }
+
+    /** Whether a word is a name or a part of one, in any language. */
+    public function knows(string $word): bool
+    {
+        return isset($this->words[$word]);
+    }
+
+    /** What says that a text is read as another name: a standard's number; "" where nothing is on record. */
+    public function source(string $letters): string
+    {
+        foreach (self::tokens($letters) as [$token]) {
+            foreach ([$letters, $token] as $phrase) {
+                $name = $this->phrases[Evidence::Standard->value][implode(' ', array_column(self::tokens($phrase), 0))] ?? null;
+                if ($name !== null && $name[2] !== '') {
+                    return $name[2];
+                }
+            }
+        }
+
+        return '';
+    }
+
+    private function replaced(string $text, Evidence $evidence): string
+    {
+        $longest = $this->longest[$evidence->value] ?? [];
+        $tokens = self::tokens($text);
+        $done = '';
+        $behind = 0;
+        for ($i = 0, $n = count($tokens); $i < $n; $i++) {
+            $most = min($longest[$tokens[$i][0]] ?? 0, $n - $i, self::MOST_TOKENS);
+            for ($length = $most; $length > 0; $length--) {
+                $run = array_slice($tokens, $i, $length);
+                $from = $run[0][1];
+                $to = $run[$length - 1][1] + strlen($run[$length - 1][0]);
+                $name = $this->phrases[$evidence->value][implode(' ', array_column($run, 0))] ?? null;
+                if ($name !== null && $this->holds($name[1], $text, $from, $to)) {
+                    $done .= substr($text, $behind, $from - $behind).$name[0];
+                    $behind = $to;
+                    $i += $length - 1;
+
+                    break;
+                }
+            }
+        }
+
+        return $done.substr($text, $behind);
+    }
+
+    /** Whether a name stands where it means that: "!" as the whole text, "%" behind a share, "" anywhere with nothing but room inside. */
+    private function holds(string $where, string $text, int $from, int $to): bool
+    {
+        return match ($where) {
+            '!' => trim(substr($text, 0, $from)) === '' && trim(substr($text, $to), ' ."') === '',
+            '%' => preg_match('/\d\s*%\s*$/', substr($text, 0, $from)) === 1 ||
+                preg_match('/^\s*\d+\s*%/', substr($text, $to)) === 1,
+            default => preg_match('/[^\pL\pN\s.\/"-]/u', substr($text, $from, $to - $from)) !== 1,
+        };
+    }
+
+    private function addLine(Evidence $evidence, string $line, string $source): void
+    {
+        $names = array_map(trim(...), explode('=', $line));
+        $first = rtrim($names[0], '!%');
+        foreach ($names as $given) {
+            foreach (explode('/', $evidence === Evidence::Language ? (string) preg_replace('/^[a-z]{2}: /', '', $given) : $given) as $name) {
+                $this->add($evidence, trim($name), $first, $source);
+            }
+        }
+    }
+
+    private function add(Evidence $evidence, string $name, string $first, string $source): void
+    {
+        $where = preg_match('/[!%]$/', $name) === 1 ? substr($name, -1) : '';
+        $tokens = array_column(self::tokens(StrictKey::of(rtrim($name, '!%'))), 0);
+        if ($tokens === []) {
+            return;
+        }
+        foreach ($tokens as $token) {
+            $this->words[$token] = true;
+        }
+        $key = implode(' ', $tokens);
+        if ($key !== implode(' ', array_column(self::tokens($first), 0))) {
+            $this->phrases[$evidence->value][$key] ??= [$first, $where, $source];
+            $this->longest[$evidence->value][$tokens[0]] = max(count($tokens), $this->longest[$evidence->value][$tokens[0]] ?? 0);
+        }
+    }
+
+    private function addPlacesAndMonths(): void
+    {
+        $codes = [];
+        $regions = ResourceBundle::create('en', 'ICUDATA-region')?->get('Countries');
+        foreach ($regions instanceof ResourceBundle ? $regions : [] as $code => $name) {
+            if (is_string($code) && is_string($name) && preg_match('/^[A-Z]{2}$/', $code) === 1) {
+                $codes[$code] = StrictKey::of($name);
+            }
+        }
+        foreach (self::LANGUAGES as $language) {
+            foreach ($codes as $code => $english) {
+                $name = StrictKey::of((string) Locale::getDisplayRegion("-{$code}", $language));
+                if (! in_array($name, $codes, true)) {
+                    $this->add(Evidence::Language, "{$name}!", $english, 'CLDR');
+                }
+            }
+            foreach (self::TONGUES as $tongue) {
+                $name = fn (string $in): string => StrictKey::of((string) Locale::getDisplayLanguage($tongue, $in));
+                $this->add(Evidence::Language, "{$name($language)}!", $name('en'), 'CLDR');
+            }
+            $in = fn (string $locale, int $month): string => StrictKey::of(
+                (string) (new IntlDateFormatter($locale, pattern: 'LLLL', timezone: 'UTC'))->format((int) gmmktime(0, 0, 0, $month, 15, 2026)),
+            );
+            for ($month = 1; $month <= 12; $month++) {
+                $this->add(Evidence::Language, "{$in($language, $month)}!", $in('en', $month), 'CLDR');
+            }
+        }
+    }
+
+    /** @return list<array{0: string, 1: int}> words and codes with the byte at which each begins */
+    private static function tokens(string $text): array
+    {
+        preg_match_all('/[\pL\pN]+(?:[.,]\d+)*(?:[\pL\pN]+)*/u', $text, $found, PREG_OFFSET_CAPTURE);
+
+        return $found[0];
+    }
+}

@@ -1,0 +1,136 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\LookAlike;
+
+use Lokum\Text\StrictKey;
+
+/** Ways of writing that say the same, brought to one before a text is read. All work on strict keys. */
+final class Notation
+{
+    private const SIGNS = [
+        // 30 ✕ 20
+        '/[×✕✖]/u' => 'x',
+        // DIN A4
+        '/\b(?:din|iso)[ -]?(?=[abc] ?\d)/u' => '',
+        // G 1/2" is a thread's name, not a length (ISO 228-1, ISO 7-1); M8 x 40 is 40 mm long (ISO 4014)
+        '/^(g|r|rp|rc|npt|bsp) ?(\d+(?: \d+)?\/\d+|\d) ?(?:"|in|inch)$/u' => '$1 $2',
+        '/^m(\d+(?:[.,]\d+)?) ?x ?(\d+)$/u' => 'm$1 x $2 mm',
+        // 192 pp.
+        '/(?<=\d\d) ?pp?$/u' => ' pages',
+        // lid not included, excl. lid, w/o lid, free of lids
+        '/^(.+?),? (?:is |are )?not incl(?:uded|\.)?$/u' => 'without $1',
+        '/^(.+?),? (?:is |are )?incl(?:uded|\.)?$/u' => 'with $1',
+        '/\b(?:excl\.?|excluding|w\/o) ?(?=\pL)/u' => 'without ',
+        '/\b(?:incl\.?|including|w\/) ?(?=\pL)/u' => 'with ',
+        '/^no (?=\pL{3,}$)/u' => 'without ',
+        // ≤ 30 cm, max. 30 cm; ≥ 3, 3+, 3 years and up
+        '/^(?:≤|<=|max(?:imum)?\.?) ?(?=\d)/u' => 'up to ',
+        '/^(?:≥|>=|min(?:imum)?\.?|at least) ?(?=\d)/u' => 'from ',
+        '/^< ?(?=\d)/u' => 'under ',
+        '/^> ?(?=\d)/u' => 'over ',
+        '/^(?:ages?|aged) (?=\d)/u' => '',
+        '/^(\d+)\+ ?(?=\pL|$)/u' => 'from $1 ',
+        '/^(\d+ ?\pL*)(?: and| or) (?:up|over|above|older|more)$/u' => 'from $1',
+        // 12VDC, 2.5 sq mm
+        '/(?<=\d)\s?v\s?(dc|ac)\b/u' => ' v $1',
+        '/(?<=\d)\s?sq\.? ?(mm|cm|m)\b/u' => ' ${1}2',
+        '/(?<![\pL\pN])(\pL?\d+(?:[.,]\d+)?)x(?=\d)/u' => '$1 x ',
+        '/(?<=\d)\s?(?:-|–|\bto\b)\s?(?=\d)/u' => '-',
+        '/(?<=\pL)\+(?=\pL)/u' => ' & ',
+        // 15 mm ø, ø 15 mm
+        '/^([^ø⌀]*\d[^ø⌀]*?) ?[ø⌀]$/u' => 'diameter $1',
+        '/[ø⌀]\s?(?=\d)/u' => 'diameter ',
+        '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u' => '',
+        '/\bcl\.? (?=\d)/u' => 'class ',
+    ];
+
+    /** Letters of a size, by what stands before "small" and "large". */
+    private const SIZE = '/^(?:(?<times>\d{1,2}) ?x|(?<xs>x+)|(?<extra>(?:extra ?)+))?[ -]?(?<size>small|sml|s|large|lge|lrg|l)(?: size)?$/';
+
+    /** 80/20 cotton/polyester */
+    private const BLEND = '~^(\d{1,2}(?:/\d{1,2})+) (\pL[\pL ]*(?:/\pL[\pL ]*)+)$~u';
+
+    /** @param  string  $letters  strict key */
+    public static function plain(string $letters): string
+    {
+        $text = (string) preg_replace(array_keys(self::SIGNS), array_values(self::SIGNS), $letters);
+
+        return trim((string) preg_replace_callback(self::BLEND, self::shares(...), $text));
+    }
+
+    /** A clothing size as its letters: 2x-large is xxl, medium is m. Null for what is none. */
+    public static function size(string $letters): ?string
+    {
+        $text = (string) preg_replace('/[\s-]+/u', ' ', rtrim($letters, '.'));
+        if (preg_match('/^(?:medium|med|m)(?: size)?$/', $text) === 1) {
+            return 'm';
+        }
+        if (preg_match(self::SIZE, $text, $part) !== 1) {
+            return null;
+        }
+        $times = $part['times'] !== '' ? (int) $part['times'] : strlen($part['xs']) + substr_count($part['extra'], 'extra');
+
+        return str_repeat('x', min($times, 20)).$part['size'][0];
+    }
+
+    /**
+     * Letters and digits without what sets them apart, so that IP 65 is IP65 and AX-100 is AX 100; numbers stay parted. Null for a
+     * text without digits, or without letters.
+     */
+    public static function code(string $letters): ?string
+    {
+        if (preg_match('/\pL/u', $letters) !== 1 || preg_match('/\d/', $letters) !== 1) {
+            return null;
+        }
+        $joined = (string) preg_replace(
+            [
+                '/(?<=\pL)[\s-]+(?=[\pL\d])/u',
+                '/(?<=\d)[\s-]+(?=\pL)/u',
+                '/\s*([\/:x])\s*(?=\d)/u',
+                // 1,000 pieces; 2.700 K
+                '/(?<![\d.,])(\d{1,3}),(?=\d{3}(?![\d.,]))/u',
+                '/(?<![\d.,])(\d{1,3})\.(?=\d{3}(?:k|lm|mah|rpm)$)/u',
+                '/(?<=\d),(?=\d{1,2}(?!\d))/u',
+            ],
+            ['', '', '$1', '$1', '$1', '.'],
+            $letters,
+        );
+
+        return preg_match('/\pL\d/u', $joined) === 1 ? (string) preg_replace('/(?<=\d)[\s-](?=\d)/', '-', $joined) : $joined;
+    }
+
+    /**
+     * A text and what it says in parentheses, or behind a stroke: E27 (ES), AAA / LR03.
+     *
+     * @param  string  $text  as it was written: strict keys have no parentheses
+     * @return array{0: string, 1: string}|null strict keys
+     */
+    public static function glossed(string $text): ?array
+    {
+        return preg_match('/^([^()]+?)\s*\(([^()]+)\)\s*$/u', $text, $part) === 1 ||
+            preg_match('/^([^\/]+?)\s+\/\s+([^\/]+)$/u', $text, $part) === 1
+            ? [StrictKey::of($part[1]), StrictKey::of($part[2])]
+            : null;
+    }
+
+    /** @param  array<string>  $part  a blend: its shares and its parts, where these are as many and make a hundred */
+    private static function shares(array $part): string
+    {
+        $shares = explode('/', $part[1]);
+        $parts = explode('/', $part[2]);
+
+        return count($shares) === count($parts) && array_sum(array_map(intval(...), $shares)) === 100
+            ? implode(' ', array_map(fn (string $share, string $one): string => "{$share}% {$one}", $shares, $parts))
+            : $part[0];
+    }
+
+    /** Whether a text is what the first letters of another's words make: LED, light emitting diode. */
+    public static function areInitials(string $short, string $long): bool
+    {
+        $words = preg_split('/[\s-]+/u', $long) ?: [];
+
+        return count($words) > 1 && implode('', array_map(fn (string $word): string => mb_substr($word, 0, 1), $words)) === $short;
+    }
+}
