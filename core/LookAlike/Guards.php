@@ -12,6 +12,9 @@ final readonly class Guards
     /** Words below this length are the same or not. */
     private const SHORTEST = 4;
 
+    /** Words of other languages below this length are the same or not. */
+    private const LONG_ELSEWHERE = 7;
+
     /** From this length on two letters may differ. */
     private const LONG = 9;
 
@@ -80,10 +83,16 @@ final readonly class Guards
                 return false;
             }
         }
-        $words = array_map(
-            fn (string $word): bool => $this->lexicon->isWord($word) || $this->names->knows($word),
-            [$one, $other],
-        );
+        // Of words as short as these another letter is mostly another word; a letter too many or two swapped are slips.
+        if (strlen($long) === self::SHORTEST && $this->sorted($one) !== $this->sorted($other)) {
+            return false;
+        }
+        $ordinary = array_map($this->lexicon->isWord(...), [$one, $other]);
+        $words = [$ordinary[0] || $this->names->knows($one), $ordinary[1] || $this->names->knows($other)];
+        // Of other languages too little is known to tell a slip from another short word: Seide, Seite.
+        if ($ordinary === [false, false] && $words !== $ordinary && strlen($short) < self::LONG_ELSEWHERE) {
+            return false;
+        }
 
         // Two words, of whatever language, mean what they say; two that are none are names, and short names differ by a letter.
         return $words !== [true, true] &&

@@ -26,8 +26,8 @@ final class LookAlikes
 
     private Lessons $lessons;
 
-    /** @var list<array<string, Meaning>> what each says in other names, by the evidence that it is the same */
-    private array $others = [];
+    /** @var list<array<string, string>> what each meets others by: its own key under "", and those of its other names by evidence */
+    private array $keys = [];
 
     public function __construct(private readonly Lexicon $shipped)
     {
@@ -51,7 +51,12 @@ final class LookAlikes
         $reader = new MeaningReader($this->lexicon);
         $this->meanings = array_map($reader->of(...), $texts);
         $otherwise = new Otherwise($reader, Names::shipped(), $about);
-        $this->others = array_map($otherwise->of(...), $this->meanings, $texts);
+        $this->keys = array_map(
+            fn (Meaning $meaning, string $text): array => ($meaning->isEmpty() ? [] : ['' => $meaning->key()]) +
+                array_map(fn (Meaning $other): string => $other->key(), $otherwise->of($meaning, $text)),
+            $this->meanings,
+            $texts,
+        );
         $this->keepApart($apart);
         $classes = $this->same(array_keys($candidates));
         $classes = $this->joinedBy(
@@ -71,11 +76,16 @@ final class LookAlikes
                 array_intersect($one->units, $other->units) === [],
         );
         foreach (Otherwise::KINDS as $kind) {
-            $classes = $this->joinedBy(
-                $classes,
-                fn (Meaning $meaning, int $i): array => $this->keysUpTo($kind, $i),
-                fn (): bool => true,
-            );
+            $new = array_flip(array_column($this->keys, $kind->value));
+            $classes = $new === []
+                ? $classes
+                : $this->joinedBy(
+                    $classes,
+                    fn (Meaning $meaning, int $i): array => array_values(
+                        array_filter($this->keysUpTo($kind, $i), fn (string $key): bool => isset($new[$key])),
+                    ),
+                    fn (): bool => true,
+                );
         }
         $groups = [];
         foreach ($this->withNear($classes) as $members) {
@@ -169,25 +179,29 @@ final class LookAlikes
                 $meeting[$key][] = $n;
             }
         }
+        // Where each class has gone, so that who met it before meets what it is now.
+        $into = array_keys($classes);
         foreach ($meeting as $numbers) {
-            $center = null;
-            foreach ($numbers as $n) {
-                $center =
-                    $center === null ||
-                    ! isset($classes[$center]) ||
-                    $this->weight($classes[$n] ?? []) > $this->weight($classes[$center])
-                        ? $n
-                        : $center;
+            if (count($numbers) < 2) {
+                continue;
             }
+            foreach ($numbers as $place => $n) {
+                while ($into[$n] !== $n) {
+                    $n = $into[$n];
+                }
+                $numbers[$place] = $n;
+            }
+            $numbers = array_values(array_unique($numbers));
+            usort($numbers, fn (int $a, int $b): int => $this->weight($classes[$b]) <=> $this->weight($classes[$a]) ?: $a <=> $b);
+            $center = array_shift($numbers);
             foreach ($numbers as $n) {
                 if (
-                    $n !== $center &&
-                    isset($classes[$n], $classes[$center]) &&
                     $allowed($this->meanings[$classes[$center][0]], $this->meanings[$classes[$n][0]]) &&
                     $this->mayJoin($classes[$center], $classes[$n])
                 ) {
                     array_push($classes[$center], ...$classes[$n]);
                     unset($classes[$n]);
+                    $into[$n] = $center;
                 }
             }
         }
@@ -306,20 +320,17 @@ final class LookAlikes
         return new Group($members, array_map(strval(...), array_keys($evidence)), array_values($kinds), $confidence);
     }
 
-    /** @return list<string> what a value meets others by: its own key, and what it says in other names up to a grade of evidence */
+    /** @return array<string, string> what a value meets others by, up to a grade of evidence */
     private function keysUpTo(Evidence $kind, int $i): array
     {
-        $keys = $this->meanings[$i]->isEmpty() ? [] : [$this->meanings[$i]->key()];
-        foreach (Otherwise::KINDS as $one) {
-            if (isset($this->others[$i][$one->value])) {
-                $keys[] = $this->others[$i][$one->value]->key();
-            }
-            if ($one === $kind) {
-                break;
-            }
+        $keys = $this->keys[$i];
+        if (count($keys) === 1 && isset($keys[''])) {
+            return $keys;
         }
+        $grades = array_map(fn (Evidence $one): string => $one->value, Otherwise::KINDS);
+        $above = array_slice($grades, (int) array_search($kind->value, $grades, true) + 1);
 
-        return $keys;
+        return array_diff_key($keys, array_flip($above));
     }
 
     /** Whether a rounded measure could be several that stand in the list in one unit: 152 cm and 152.4 cm, both about 5 ft. */

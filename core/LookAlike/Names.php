@@ -62,6 +62,9 @@ final class Names
     /** @var array<string, array<string, int>> tokens of the longest phrase that begins with a token, by evidence */
     private array $longest = [];
 
+    /** @var array<string, true> what any phrase begins with */
+    private array $firsts = [];
+
     /** @var array<string, true> */
     private array $words = [];
 
@@ -96,6 +99,9 @@ final class Names
     public function otherwise(string $letters): array
     {
         $found = [];
+        if (array_filter(self::tokens($letters), fn (array $token): bool => isset($this->firsts[$token[0]])) === []) {
+            return [];
+        }
         foreach ([Evidence::Standard, Evidence::Language, Evidence::Synonym] as $evidence) {
             $text = $this->replaced($letters, $evidence);
             if ($text !== $letters) {
@@ -188,6 +194,7 @@ final class Names
         $key = implode(' ', $tokens);
         if ($key !== implode(' ', array_column(self::tokens($first), 0))) {
             $this->phrases[$evidence->value][$key] ??= [$first, $where, $source];
+            $this->firsts[$tokens[0]] = true;
             $this->longest[$evidence->value][$tokens[0]] = max(count($tokens), $this->longest[$evidence->value][$tokens[0]] ?? 0);
         }
     }

@@ -49,12 +49,18 @@ final class Notation
     /** Letters of a size, by what stands before "small" and "large". */
     private const SIZE = '/^(?:(?<times>\d{1,2}) ?x|(?<xs>x+)|(?<extra>(?:extra ?)+))?[ -]?(?<size>small|sml|s|large|lge|lrg|l)(?: size)?$/';
 
+    /** Words alone, none of which any rule is about. */
+    private const PLAIN = '/^(?!no )(?!.*\b(?:incl|excl|w\/))[\pL -]+$/u';
+
     /** 80/20 cotton/polyester */
     private const BLEND = '~^(\d{1,2}(?:/\d{1,2})+) (\pL[\pL ]*(?:/\pL[\pL ]*)+)$~u';
 
     /** @param  string  $letters  strict key */
     public static function plain(string $letters): string
     {
+        if (preg_match(self::PLAIN, $letters) === 1) {
+            return $letters;
+        }
         $text = (string) preg_replace(array_keys(self::SIGNS), array_values(self::SIGNS), $letters);
 
         return trim((string) preg_replace_callback(self::BLEND, self::shares(...), $text));
@@ -86,8 +92,8 @@ final class Notation
         }
         $joined = (string) preg_replace(
             [
-                '/(?<=\pL)[\s-]+(?=[\pL\d])/u',
-                '/(?<=\d)[\s-]+(?=\pL)/u',
+                '/(?<=\pL)(?:\s|-)(?=[\pL\d])/u',
+                '/(?<=\d)(?:\s|-)(?=\pL)/u',
                 '/\s*([\/:x])\s*(?=\d)/u',
                 // 1,000 pieces; 2.700 K
                 '/(?<![\d.,])(\d{1,3}),(?=\d{3}(?![\d.,]))/u',

@@ -82,6 +82,9 @@ final readonly class Otherwise
 
     private function bare(string $text): string
     {
+        if (preg_match("/\b(?:{$this->fillers})/u", $text) !== 1) {
+            return $text;
+        }
         $bare = trim((string) preg_replace(
             ["/^(?:{$this->fillers})[: ]+(?=[\\pL\\d])/u", "/(?<=[\\pL\\d\"%])[, -]+(?:{$this->fillers})$/u"],
             '',
