@@ -17,6 +17,7 @@ final class LookalikesCommand extends Command
 {
     protected $signature = 'lookalikes {attribute? : slug of the attribute}
         {--stdin : reads values from standard input, one a line, as text, or text, tab and count}
+        {--attribute= : with --stdin, what the values are called together; its words say nothing inside a value}
         {--json : answer with one JSON document}';
 
     protected $description = 'Proposes values that are the same thing, with the evidence';
@@ -54,7 +55,7 @@ final class LookalikesCommand extends Command
                 'evidence' => $group->evidence,
                 'confidence' => $group->confidence,
             ],
-            (new LookAlikes(Lexicon::shipped()))->among($candidates),
+            (new LookAlikes(Lexicon::shipped()))->among($candidates, about: $this->text('attribute')),
         );
     }
 

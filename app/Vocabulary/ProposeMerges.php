@@ -64,7 +64,12 @@ final readonly class ProposeMerges
             ->get(['one_id', 'other_id'])
             ->map(fn (\stdClass $pair): array => [$labels[$pair->one_id] ?? '', $labels[$pair->other_id] ?? ''])
             ->all();
-        $groups = (new LookAlikes(Lexicon::shipped()))->among($candidates, array_values($apart), ShopLessons::for($definition));
+        $groups = (new LookAlikes(Lexicon::shipped()))->among(
+            $candidates,
+            array_values($apart),
+            ShopLessons::for($definition),
+            $definition->label,
+        );
 
         return array_map(
             fn (Group $group): Proposal => new Proposal(

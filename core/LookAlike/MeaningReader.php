@@ -176,7 +176,10 @@ final class MeaningReader
         );
     }
 
-    /** What a number counts: a measure's dimension, or the letters of a code. Those of one kind keep their order, so that 1:2 is not 2:1. */
+    /**
+     * What a number counts: a measure's dimension, or the letters of a code. Those of one kind keep their order, so that 1:2 is not
+     * 2:1.
+     */
     private static function kind(string $exact): string
     {
         return (string) strstr($exact, '·') ?: (string) preg_replace('/\d+/', '#', $exact);
@@ -268,8 +271,12 @@ final class MeaningReader
         if (preg_match('/^\s*[+\-−]?[\d.,½⅓⅔¼¾⅛⅜⅝⅞]/u', $text) !== 1) {
             return null;
         }
-        // 24-month, one year
-        $text = (string) preg_replace('/^\s*(\d+(?:[.,]\d+)?)-(?=\pL{3,}\s*$)/u', '$1 ', $text);
+        // 24-month; 30 by 40 cm
+        $text = (string) preg_replace(
+            ['/^\s*(\d+(?:[.,]\d+)?)-(?=\pL{3,}\s*$)/u', '/(?<=\d) by (?=\d)/i'],
+            ['$1 ', ' x '],
+            $text,
+        );
         try {
             $measure = MeasureText::read($text);
         } catch (UnreadableQuantity) {

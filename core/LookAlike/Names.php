@@ -19,6 +19,7 @@ final class Names
     private const FILES = [
         'standards' => Evidence::Standard,
         'frequencies' => Evidence::Standard,
+        'countries' => Evidence::Synonym,
         'languages' => Evidence::Language,
         'words' => Evidence::Synonym,
     ];
@@ -175,7 +176,9 @@ final class Names
         $names = array_map(trim(...), explode('=', $line));
         $first = rtrim($names[0], '!%');
         foreach ($names as $given) {
-            foreach (explode('/', $evidence === Evidence::Language ? (string) preg_replace('/^[a-z]{2}: /', '', $given) : $given) as $name) {
+            // "de: rot/rote"; elsewhere a stroke belongs to the name.
+            $isForeign = preg_match('/^[a-z]{2}: /', $given) === 1;
+            foreach ($isForeign ? explode('/', substr($given, 4)) : [$given] as $name) {
                 $this->add($evidence, trim($name), $first, $source);
             }
         }
@@ -220,7 +223,8 @@ final class Names
                 $this->add(Evidence::Language, "{$name($language)}!", $name('en'), 'CLDR');
             }
             $in = fn (string $locale, int $month): string => StrictKey::of(
-                (string) (new IntlDateFormatter($locale, pattern: 'LLLL', timezone: 'UTC'))->format((int) gmmktime(0, 0, 0, $month, 15, 2026)),
+                (string) (new IntlDateFormatter($locale, pattern: 'LLLL', timezone: 'UTC'))
+                    ->format((int) gmmktime(0, 0, 0, $month, 15, 2026)),
             );
             for ($month = 1; $month <= 12; $month++) {
                 $this->add(Evidence::Language, "{$in($language, $month)}!", $in('en', $month), 'CLDR');

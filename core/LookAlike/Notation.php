@@ -9,6 +9,8 @@ use Lokum\Text\StrictKey;
 /** Ways of writing that say the same, brought to one before a text is read. All work on strict keys. */
 final class Notation
 {
+    private const LENGTH = '\d+(?:[.,]\d+)? ?(?:mm|cm|m|in|")$';
+
     private const SIGNS = [
         // 30 ✕ 20
         '/[×✕✖]/u' => 'x',
@@ -17,6 +19,20 @@ final class Notation
         // G 1/2" is a thread's name, not a length (ISO 228-1, ISO 7-1); M8 x 40 is 40 mm long (ISO 4014)
         '/^(g|r|rp|rc|npt|bsp) ?(\d+(?: \d+)?\/\d+|\d) ?(?:"|in|inch)$/u' => '$1 $2',
         '/^m(\d+(?:[.,]\d+)?) ?x ?(\d+)$/u' => 'm$1 x $2 mm',
+        // 30 by 40 cm, h 20 cm, minus 18 °C, 10pk
+        '/(?<=\d) by (?=\d)/u' => ' x ',
+        '/^l (?='.self::LENGTH.')/u' => 'length ',
+        '/^h (?='.self::LENGTH.')/u' => 'height ',
+        '/^w (?='.self::LENGTH.')/u' => 'width ',
+        '/^minus (?=\d)/u' => '-',
+        '/(?<=\d)pk$/u' => ' pack',
+        // set of 3, 3 pc. set
+        '/^set of (\d+)$/u' => '$1 piece set',
+        '/^(\d+)[ -](?:pcs?|pieces) set$/u' => '$1 piece set',
+        // size: L; for men; 18 ct gold
+        '/^sizes? (?=\pL{1,4}$)/u' => '',
+        '/^for (?=(?:men|women|boys|girls|kids|children|adults|babies)$)/u' => '',
+        '/(?<![\d.,])(\d\d?) ?(?:kt|k|karat|carat|ct)(?= (?:\pL+ )?gold$)/u' => '$1k',
         // 192 pp.
         '/(?<=\d\d) ?pp?$/u' => ' pages',
         // lid not included, excl. lid, w/o lid, free of lids
@@ -47,10 +63,11 @@ final class Notation
     ];
 
     /** Letters of a size, by what stands before "small" and "large". */
-    private const SIZE = '/^(?:(?<times>\d{1,2}) ?x|(?<xs>x+)|(?<extra>(?:extra ?)+))?[ -]?(?<size>small|sml|s|large|lge|lrg|l)(?: size)?$/';
+    private const SIZE = '/^(?:(?<times>\d{1,2}) ?x|(?<xs>x+)|(?<extra>(?:extra ?)+))?[ -]?'.
+        '(?<size>small|sml|s|large|lge|lrg|l)(?: size)?$/';
 
     /** Words alone, none of which any rule is about. */
-    private const PLAIN = '/^(?!no )(?!.*\b(?:incl|excl|w\/))[\pL -]+$/u';
+    private const PLAIN = '/^(?!(?:no|for|sizes?) )(?!.*\b(?:incl|excl|w\/))[\pL -]+$/u';
 
     /** 80/20 cotton/polyester */
     private const BLEND = '~^(\d{1,2}(?:/\d{1,2})+) (\pL[\pL ]*(?:/\pL[\pL ]*)+)$~u';

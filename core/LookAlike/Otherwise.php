@@ -4,8 +4,12 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
+use Brick\Math\BigInteger;
+use Brick\Math\BigRational;
+use Lokum\Quantity\MeasureText;
 use Lokum\Quantity\Quantity;
 use Lokum\Quantity\SheetSize;
+use Lokum\Quantity\UnreadableQuantity;
 use Lokum\Text\StrictKey;
 
 /**
@@ -26,7 +30,7 @@ final readonly class Otherwise
     ];
 
     /** What values of most attributes are called after themselves; behind or before it there has to be more. */
-    private const FILLERS = 'finish|colou?r|flavou?r|scent|fragrance|approx\.?|approximately|ca\.|circa|about';
+    private const FILLERS = 'finish|colou?r|flavou?r|scent|fragrance|approx|approximately|ca|circa|about|made in|product of';
 
     private string $fillers;
 
@@ -47,7 +51,7 @@ final readonly class Otherwise
     {
         $text = $meaning->letters;
         $found = [];
-        $code = Notation::code($text);
+        $code = Notation::code(Notation::plain($text));
         if ($code !== null) {
             $found[Evidence::Code->value] = new Meaning($code, exact: ["code {$code}"]);
         }
@@ -108,6 +112,26 @@ final readonly class Otherwise
             : $text;
     }
 
+    /** Whether a measure is another one, rounded to the digits that are written: 3.4 fl oz, 100 ml. */
+    private static function areRounded(string $rounded, string $exact): bool
+    {
+        try {
+            [$one, $other] = [MeasureText::read($rounded), MeasureText::read($exact)];
+        } catch (UnreadableQuantity) {
+            return false;
+        }
+        if (! $one instanceof Quantity || ! $other instanceof Quantity) {
+            return false;
+        }
+        if ($one->unit === null || $other->unit?->converts($one->unit) !== true) {
+            return false;
+        }
+        preg_match('/[.,](\d+)/', $rounded, $part);
+        $half = BigRational::of('1/2')->dividedBy(BigInteger::of(10)->power(strlen($part[1] ?? '')));
+
+        return $other->to($one->unit)->number->minus($one->number)->abs()->isLessThanOrEqualTo($half);
+    }
+
     private function areOne(string $one, string $other): bool
     {
         $keys = function (string $text): array {
@@ -120,6 +144,6 @@ final readonly class Otherwise
             ));
         };
 
-        return array_intersect($keys($one), $keys($other)) !== [];
+        return array_intersect($keys($one), $keys($other)) !== [] || self::areRounded($one, $other) || self::areRounded($other, $one);
     }
 }

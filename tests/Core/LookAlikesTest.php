@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Lokum\LookAlike\Candidate;
+use Lokum\LookAlike\Evidence;
 use Lokum\LookAlike\Group;
 use Lokum\LookAlike\Lexicon;
 use Lokum\LookAlike\LookAlikes;
@@ -92,6 +93,64 @@ test('labelled sets of many trades are found, nothing else is joined, and what i
     ),
 );
 
+test('sets that mix notations, standards and languages are found without a wrong pair', function (string $file): void {
+    $set = labelled($file);
+    $found = pairsOf(alike($set['values']));
+    $wanted = pairsOf($set['groups']);
+    expect(array_values(array_diff($found, $wanted)))
+        ->toBe([])
+        ->and(array_values(array_intersect($found, pairsOf($set['apart']))))
+        ->toBe([])
+        ->and(count(array_intersect($found, $wanted)) / count($wanted))
+        ->toBeGreaterThanOrEqual(0.8, implode(', ', array_diff($wanted, $found)));
+})->with(
+    array_combine(
+        array_map(fn (string $file): string => basename($file, '.txt'), $files = glob(__DIR__.'/LookAlike/harder/*.txt') ?: []),
+        $files,
+    ),
+);
+
+test('what is certain joins nothing wrong in any labelled set', function (): void {
+    $wrong = [];
+    foreach ([...glob(__DIR__.'/LookAlike/*.txt') ?: [], ...glob(__DIR__.'/LookAlike/harder/*.txt') ?: []] as $file) {
+        $set = labelled($file);
+        $candidates = array_map(fn (array $value): Candidate => new Candidate(...$value), $set['values']);
+        $groups = array_filter(
+            (new LookAlikes(Lexicon::shipped()))->among($candidates),
+            fn (Group $group): bool => array_filter($group->kinds, fn (Evidence $kind): bool => ! $kind->isCertain()) === [],
+        );
+        $texts = array_map(fn (Group $group): array => array_map(fn (int $i): string => $candidates[$i]->text, $group->members), $groups);
+        array_push($wrong, ...array_diff(pairsOf(array_values($texts)), pairsOf($set['groups'])));
+    }
+    expect($wrong)->toBe([]);
+});
+
+test('no text ends the search, and none costs the answer for the others', function (string $text): void {
+    expect(alike([$text, 'Matte', 'matte ', $text.' ']))->toHaveCount(2);
+})->with([
+    'an energy of 1 kWh' => ['1 kWh'],
+    ['9 MW'],
+    ['5 MJ'],
+    ['1000 kcal'],
+    'a length of many digits' => [str_repeat('9', 39).' km'],
+    'more digits than are read' => [str_repeat('9', 120).' km'],
+    ['0.'.str_repeat('0', 30).'1 mm'],
+    ['1/3 in'],
+    ['(('],
+    [') ('],
+    ['80/20 ()'],
+    ['-%'],
+    ['+++'],
+]);
+
+test('very long words and texts take bounded time', function (): void {
+    $word = fn (int $i): string => implode('', array_map(fn (int $n): string => chr(97 + ($n * $i) % 26), range(1, 490)));
+    $start = hrtime(true);
+    alike(array_map($word, range(1, 400)));
+    alike(array_map(fn (int $i): string => mb_substr(str_repeat("value {$i} of long words ", 30), 0, 500), range(1, 600)));
+    expect((hrtime(true) - $start) / 1e9)->toBeLessThan(60.0);
+});
+
 test('guards forbid what is close in letters only', function (string $one, string $other): void {
     expect(alike([$one, $other]))->toBe([]);
 })->with([
@@ -114,6 +173,28 @@ test('guards forbid what is close in letters only', function (string $one, strin
     ['Pack of 10', 'Pack of 12'],
     ['12 V', '12 W'],
     ['Barlow', 'Marlow'],
+    ['< 5', '> 5'],
+    ['Under 5 kg', 'Over 5 kg'],
+    ['1:2', '2:1'],
+    ['2 a x 3 b', '3 a x 2 b'],
+    ['M8 x 40', 'M40 x 8'],
+    ['26 x 1.75', '26 x 1 3/4'],
+    ['plata', 'plato'],
+    ['rosa', 'Rost'],
+    ['Seide', 'Seite'],
+    ['Stahl', 'Strahl'],
+    ['1 in', '25 mm'],
+    ['1 12', '11 2'],
+    ['-5 °C', '5 °C'],
+    ['B-5', 'B -5'],
+    ['1.5', '15'],
+    ['12 V DC', '12 V AC'],
+    ['1.4301', '1.4307'],
+    ['60/40 cotton/polyester', '40/60 cotton/polyester'],
+    ['Blue (matte)', 'Blue'],
+    ['Gold colored', 'Gold plated'],
+    ['With lid', 'Lid not included'],
+    ['3+', '3'],
 ]);
 
 test('what is the same is found however it is written', function (string $one, string $other): void {
@@ -158,7 +239,43 @@ test('what is the same is found however it is written', function (string $one, s
     ['Low calorie', 'low calories'],
     ['Nubuck', 'Nubuk'],
     ['12 kg', '12 kgs'],
+    ['AX-100', 'AX 100'],
+    ['IP 65', 'IP65'],
+    ['12VDC', '12 V DC'],
+    ['E27 (ES)', 'E27'],
+    ['340 g (12 oz)', '340 g'],
+    ['100 ml (3.4 fl oz)', '100 ml'],
+    ['A4 (210 × 297 mm)', 'A4'],
+    ['LED (light-emitting diode)', 'LED'],
+    ['LR6', 'AA'],
+    ['1.4301', 'X5CrNi18-10'],
+    ['65/35 polyester/cotton', '65% polyester, 35% cotton'],
+    ['2X-Large', 'XXL'],
+    ['Weekly', 'every 7 days'],
+    ['2-year', '24 months'],
+    ['Lid included', 'w/ lid'],
+    ['≤ 30 cm', 'up to 30 cm'],
+    ['3+ years', '3 years and up'],
+    ['Ø 15 mm', '15 mm Ø'],
+    ['G 1/2"', 'G½'],
+    ['Edelstahl', 'acier inoxydable'],
+    ['Hellblau', 'light blue'],
+    ['Niederlande', 'the Netherlands'],
+    ['Mai', 'May'],
+    ['Colour: red', 'Red'],
+    ['Toughened glass', 'tempered glass'],
+    ['30 by 40 cm', '30 x 40 cm'],
+    ['18 ct gold', '18K gold'],
 ]);
+
+test('words of the attribute say nothing inside its values', function (): void {
+    $candidates = [new Candidate('Beechwood grain', 2), new Candidate('Beechwood', 1)];
+    $engine = new LookAlikes(Lexicon::shipped());
+    expect($engine->among($candidates))
+        ->toBe([])
+        ->and($engine->among($candidates, about: 'Grain')[0]->kinds)
+        ->toBe([Evidence::Filler]);
+});
 
 test('the one that stays has most products, then the best label, and a kept-apart pair is never joined again', function (): void {
     expect(alike([['MATTE ', 3], ['Matt', 9], ['matte', 3]]))
@@ -197,6 +314,13 @@ test('every proposal says why', function (string $one, string $other, string $wh
     ['300 gsm', '300 g/m2', '300 gsm = 300 g/m2'],
     ['Light gray', 'Lt grey', 'known spelling or abbreviation'],
     ['Turquoise', 'Turqoise', 'nearly the same letters: Turquoise, Turqoise'],
+    ['AA', 'LR6', 'IEC 60086: LR6 is AA'],
+    ['IP65', 'IP 65', 'same letters and digits, set apart differently: IP65, IP 65'],
+    ['E27', 'E27 (ES)', 'one says in parentheses what it says already: E27, E27 (ES)'],
+    ['Red', 'Colour: red', 'one names what all values here are: Red, Colour: red'],
+    ['Brass', 'Messing', 'the same in another language: Brass, Messing'],
+    ['Tempered glass', 'Toughened glass', 'words for the same thing: Tempered glass, Toughened glass'],
+    ['Black/white', 'White/black', 'the same colors in another order: Black/white, White/black'],
 ]);
 
 test('what a word with a point is short for is read from the list itself, where it is one word', function (): void {

@@ -298,19 +298,19 @@ test('a delivery of forty new spellings needs no more than five decisions', func
 
 test('what the shop merged and kept apart in one attribute teaches another', function (): void {
     $this->read(
-        "sku,Surface,Frame\nS1,Cad. red,Sand\nS2,Cadmium red,Beach\nS3,Ivory,Gris\nS4,Eggshell,Grey\n",
+        "sku,Surface,Frame\nS1,Cad. red,Sand\nS2,Cadmium red,Beach\nS3,Ivory,Fog\nS4,Eggshell,Grey\n",
         '{"columns": {"Surface": {"attribute": "surface", "kind": "choice"}, "Frame": {"attribute": "frame", "kind": "choice"}}}',
     );
     $surface = Definition::query()->where('slug', 'surface')->firstOrFail();
     $frame = Definition::query()->where('slug', 'frame')->firstOrFail();
     expect(app(ProposeMerges::class)->of($frame))->toBe([]);
     $merge = app(MergeValues::class);
-    $merge($frame, $merge->plan($frame, FindValue::named($frame, 'Grey')->id, [FindValue::named($frame, 'Gris')->id]));
+    $merge($frame, $merge->plan($frame, FindValue::named($frame, 'Grey')->id, [FindValue::named($frame, 'Fog')->id]));
     $merge(
         $surface,
         $merge->plan($surface, FindValue::named($surface, 'Ivory')->id, [FindValue::named($surface, 'Eggshell')->id]),
     );
-    $this->read("sku,Color\nT1,Gris\nT2,Grey\nT3,Ivory\nT4,Eggshell\n", COLOR_MAP);
+    $this->read("sku,Color\nT1,Fog\nT2,Grey\nT3,Ivory\nT4,Eggshell\n", COLOR_MAP);
     $labels = fn (): array => array_map(
         fn ($proposal): array => [
             array_map(fn (int $id): string => Value::query()->findOrFail($id)->label, $proposal->values),
@@ -319,7 +319,7 @@ test('what the shop merged and kept apart in one attribute teaches another', fun
         app(ProposeMerges::class)->of(Acts::definition('color')),
     );
     expect($labels())
-        ->toContain([['Gris', 'Grey'], ['merged in this shop before']])
+        ->toContain([['Fog', 'Grey'], ['merged in this shop before']])
         ->toContain([['Ivory', 'Eggshell'], ['merged in this shop before']]);
     app(KeepApart::class)($surface, [FindValue::named($surface, 'Cadmium red')->id, FindValue::named($surface, 'Ivory')->id]);
     app(KeepApart::class)(Acts::definition('color'), [one('Ivory')->id, one('Eggshell')->id]);
