@@ -6,6 +6,8 @@ namespace App\Vocabulary;
 
 use App\Models\Definition;
 use Lokum\Feed\CsvWriter;
+use Lokum\LookAlike\Names;
+use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\ListedValue;
 use Lokum\Vocabulary\Skos;
 
@@ -14,7 +16,7 @@ final readonly class ListValues
 {
     public const FORMATS = ['csv', 'turtle', 'jsonld'];
 
-    public const HEADINGS = ['value', 'umbrella', 'spelling', 'colors', 'help'];
+    public const HEADINGS = ['value', 'umbrella', 'spelling', 'colors', 'help', 'language'];
 
     public function __construct(private ValueTable $table)
     {
@@ -30,6 +32,7 @@ final readonly class ListValues
                 array_map(fn (array $spelling): string => $spelling['text'], $row->spellings),
                 $row->value->look()->colors,
                 $row->value->look()->help,
+                self::languages(array_map(fn (array $spelling): string => $spelling['text'], $row->spellings)),
             ),
             $this->table->of($definition),
         );
@@ -39,6 +42,17 @@ final readonly class ListValues
             'jsonld' => (new Skos($definition->slug, $definition->label, $values))->jsonLd(),
             default => $this->csv($values),
         };
+    }
+
+    /**
+     * @param  list<string>  $spellings
+     * @return array<string, string>
+     */
+    private static function languages(array $spellings): array
+    {
+        $tags = array_map(fn (string $text): ?string => Names::shipped()->language(StrictKey::of($text)), $spellings);
+
+        return array_filter(array_combine($spellings, $tags), is_string(...));
     }
 
     /** @param  list<ListedValue>  $values */
@@ -53,6 +67,7 @@ final readonly class ListValues
                     $spelling,
                     implode(' ', $value->colors),
                     $value->help ?? '',
+                    $value->languages[$spelling] ?? '',
                 ]);
             }
         }

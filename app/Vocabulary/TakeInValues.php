@@ -39,7 +39,8 @@ final readonly class TakeInValues
     }
 
     /**
-     * @param  resource  $source  CSV with the columns value and, where they are known, umbrella, spelling, colors and help
+     * @param  resource  $source  CSV with the columns value and, where they are known, umbrella, spelling, colors and help; others are
+     *                            passed over
      * @return array{values: int, spellings: int, moved: int, umbrellas: int} what comes new, and spellings that move
      */
     public function consequences(Definition $definition, $source): array

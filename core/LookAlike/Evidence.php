@@ -16,6 +16,7 @@ enum Evidence: string
     case Code = 'code';
     case Gloss = 'gloss';
     case Filler = 'filler';
+    case Habit = 'habit';
     case Language = 'language';
     case Spelling = 'spelling';
     case Synonym = 'synonym';
@@ -33,6 +34,7 @@ enum Evidence: string
             self::Code => 0.92,
             self::Gloss => 0.91,
             self::Filler => 0.88,
+            self::Habit => 0.87,
             self::Language => 0.85,
             self::Spelling => 0.8,
             self::Synonym => 0.7,
@@ -66,6 +68,7 @@ enum Evidence: string
             self::Code => "same letters and digits, set apart differently: {$one}, {$other}",
             self::Gloss => "one says in parentheses what it says already: {$one}, {$other}",
             self::Filler => "one names what all values here are: {$one}, {$other}",
+            self::Habit => 'differ by a word that was merged twice in this shop',
             self::Language => "the same in another language: {$one}, {$other}",
             self::Spelling => "nearly the same letters: {$one}, {$other}",
             self::Synonym => "words for the same thing: {$one}, {$other}",

@@ -12,6 +12,9 @@ use Lokum\Text\StrictKey;
  */
 final class Lessons
 {
+    /** Times that a thing has to be said before it holds for others. */
+    private const SAID = 2;
+
     /** @var array<string, string> the letters of what stayed, by the letters of what went */
     private array $stayed = [];
 
@@ -20,6 +23,12 @@ final class Lessons
 
     /** @var array<string, true> */
     private array $apart = [];
+
+    /** @var array<string, array<string, int>> how often texts were merged in which one word stood for another */
+    private array $swaps = [];
+
+    /** @var array<string, int> how often texts were kept apart that differ by two words alone, by these */
+    private array $against = [];
 
     /**
      * @param  list<array{0: string, 1: string}>  $merged  the text that went, and the one that stayed
@@ -31,13 +40,20 @@ final class Lessons
             // Of texts with the same letters none stands for another attribute's.
             if (StrictKey::of($one) !== StrictKey::of($other)) {
                 $this->apart[self::pair(StrictKey::of($one), StrictKey::of($other))] = true;
+                $words = self::difference(StrictKey::of($one), StrictKey::of($other));
+                if ($words !== null) {
+                    $this->against[self::pair(...$words)] = ($this->against[self::pair(...$words)] ?? 0) + 1;
+                }
             }
         }
         foreach ($merged as [$went, $stayed]) {
             [$from, $to] = [StrictKey::of($went), StrictKey::of($stayed)];
             if ($from !== $to && ! $this->areApart($from, $to)) {
                 $this->stayed[$from] = $to;
-                $this->learnWord(explode(' ', $from), explode(' ', $to));
+                $words = self::difference($from, $to);
+                if ($words !== null) {
+                    $this->learn(...$words);
+                }
             }
         }
     }
@@ -62,10 +78,35 @@ final class Lessons
         return $this->words;
     }
 
-    /** Whether two strict keys are kept apart. */
+    /**
+     * A text with the words that the shop has replaced in two merges or more: where "soft pack" and "soft box" became one and "hard
+     * pack" and "hard box", too, any pack is a box.
+     *
+     * @param  string  $letters  strict key
+     */
+    public function replaced(string $letters): string
+    {
+        if ($this->swaps === []) {
+            return $letters;
+        }
+        $words = array_map(function (string $word): string {
+            $stand = array_keys(array_filter($this->swaps[$word] ?? [], fn (int $times): bool => $times >= self::SAID));
+
+            return count($stand) === 1 ? $stand[0] : $word;
+        }, explode(' ', $letters));
+
+        return implode(' ', $words);
+    }
+
+    /** Whether two strict keys are kept apart: by name, or because they differ by words that the shop has parted twice. */
     public function areApart(string $one, string $other): bool
     {
-        return isset($this->apart[self::pair($one, $other)]);
+        if (isset($this->apart[self::pair($one, $other)])) {
+            return true;
+        }
+        $words = $this->against === [] ? null : self::difference($one, $other);
+
+        return $words !== null && ($this->against[self::pair(...$words)] ?? 0) >= self::SAID;
     }
 
     public function keepsApart(): bool
@@ -73,28 +114,26 @@ final class Lessons
         return $this->apart !== [];
     }
 
-    /**
-     * "cad red" merged into "cadmium red" teaches what cad is. Only a shortening teaches: of other words it is not known which
-     * stands for which.
-     *
-     * @param  list<string>  $from
-     * @param  list<string>  $to
-     */
-    private function learnWord(array $from, array $to): void
+    /** "cad red" merged into "cadmium red" teaches at once what cad is; of other words it takes two merges. */
+    private function learn(string $short, string $long): void
     {
-        $short = array_values(array_diff($from, $to));
-        $long = array_values(array_diff($to, $from));
-        if (
-            count($from) === count($to) &&
-            count($from) > 1 &&
-            count($short) === 1 &&
-            count($long) === 1 &&
-            preg_match('/^\pL{2,}\.?$/u', $short[0]) === 1 &&
-            strlen($long[0]) > strlen($short[0]) &&
-            str_starts_with($long[0], rtrim($short[0], '.'))
-        ) {
-            $this->words[rtrim($short[0], '.')] = $long[0];
+        $short = rtrim($short, '.');
+        $this->swaps[$short][$long] = ($this->swaps[$short][$long] ?? 0) + 1;
+        if (preg_match('/^\pL{2,}$/u', $short) === 1 && strlen($long) > strlen($short) && str_starts_with($long, $short)) {
+            $this->words[$short] = $long;
         }
+    }
+
+    /** @return array{0: string, 1: string}|null the one word of each that the other has not; null where they differ in more or less */
+    private static function difference(string $one, string $other): ?array
+    {
+        [$from, $to] = [explode(' ', $one), explode(' ', $other)];
+        $own = array_values(array_diff($from, $to));
+        $others = array_values(array_diff($to, $from));
+
+        return count($from) === count($to) && count($from) > 1 && count($own) === 1 && count($others) === 1
+            ? [$own[0], $others[0]]
+            : null;
     }
 
     private static function pair(string $one, string $other): string

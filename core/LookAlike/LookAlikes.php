@@ -50,7 +50,7 @@ final class LookAlikes
         $this->lexicon = $this->shipped->taught($lessons->words() + Shortenings::among($texts));
         $reader = new MeaningReader($this->lexicon);
         $this->meanings = array_map($reader->of(...), $texts);
-        $otherwise = new Otherwise($reader, Names::shipped(), $about);
+        $otherwise = new Otherwise($reader, Names::shipped(), $lessons, $about);
         $this->keys = array_map(
             fn (Meaning $meaning, string $text): array => ($meaning->isEmpty() ? [] : ['' => $meaning->key()]) +
                 array_map(fn (Meaning $other): string => $other->key(), $otherwise->of($meaning, $text)),

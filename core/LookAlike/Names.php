@@ -53,11 +53,17 @@ final class Names
         'ko',
     ];
 
+    private const SEVERAL = '';
+
     private const MOST_TOKENS = 5;
 
     private static ?self $shipped = null;
 
-    /** @var array<string, array<string, array{0: string, 1: string, 2: string}>> name, where it holds, source: by evidence and phrase */
+    /**
+     * The name, where it holds, its standard or language: by evidence and phrase.
+     *
+     * @var array<string, array<string, array{0: string, 1: string, 2: string}>>
+     */
     private array $phrases = [];
 
     /** @var array<string, array<string, int>> tokens of the longest phrase that begins with a token, by evidence */
@@ -134,6 +140,19 @@ final class Names
         return '';
     }
 
+    /**
+     * The language that a text is a name in, as a BCP 47 tag; null where it is in several, or in none that is known.
+     *
+     * @param  string  $letters  strict key
+     */
+    public function language(string $letters): ?string
+    {
+        $key = implode(' ', array_column(self::tokens($letters), 0));
+        $name = $this->phrases[Evidence::Language->value][$key] ?? null;
+
+        return $name === null || $name[2] === self::SEVERAL ? null : $name[2];
+    }
+
     private function replaced(string $text, Evidence $evidence): string
     {
         $longest = $this->longest[$evidence->value] ?? [];
@@ -179,7 +198,7 @@ final class Names
             // "de: rot/rote"; elsewhere a stroke belongs to the name.
             $isForeign = preg_match('/^[a-z]{2}: /', $given) === 1;
             foreach ($isForeign ? explode('/', substr($given, 4)) : [$given] as $name) {
-                $this->add($evidence, trim($name), $first, $source);
+                $this->add($evidence, trim($name), $first, $isForeign ? substr($given, 0, 2) : $source);
             }
         }
     }
@@ -196,7 +215,9 @@ final class Names
         }
         $key = implode(' ', $tokens);
         if ($key !== implode(' ', array_column(self::tokens($first), 0))) {
-            $this->phrases[$evidence->value][$key] ??= [$first, $where, $source];
+            $known = $this->phrases[$evidence->value][$key] ?? [$first, $where, $source];
+            // rosa is pink in three languages.
+            $this->phrases[$evidence->value][$key] = $known[2] === $source ? $known : [$known[0], $known[1], self::SEVERAL];
             $this->firsts[$tokens[0]] = true;
             $this->longest[$evidence->value][$tokens[0]] = max(count($tokens), $this->longest[$evidence->value][$tokens[0]] ?? 0);
         }
@@ -215,19 +236,19 @@ final class Names
             foreach ($codes as $code => $english) {
                 $name = StrictKey::of((string) Locale::getDisplayRegion("-{$code}", $language));
                 if (! in_array($name, $codes, true)) {
-                    $this->add(Evidence::Language, "{$name}!", $english, 'CLDR');
+                    $this->add(Evidence::Language, "{$name}!", $english, $language);
                 }
             }
             foreach (self::TONGUES as $tongue) {
                 $name = fn (string $in): string => StrictKey::of((string) Locale::getDisplayLanguage($tongue, $in));
-                $this->add(Evidence::Language, "{$name($language)}!", $name('en'), 'CLDR');
+                $this->add(Evidence::Language, "{$name($language)}!", $name('en'), $language);
             }
             $in = fn (string $locale, int $month): string => StrictKey::of(
                 (string) (new IntlDateFormatter($locale, pattern: 'LLLL', timezone: 'UTC'))
                     ->format((int) gmmktime(0, 0, 0, $month, 15, 2026)),
             );
             for ($month = 1; $month <= 12; $month++) {
-                $this->add(Evidence::Language, "{$in($language, $month)}!", $in('en', $month), 'CLDR');
+                $this->add(Evidence::Language, "{$in($language, $month)}!", $in('en', $month), $language);
             }
         }
     }

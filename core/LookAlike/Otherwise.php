@@ -25,6 +25,7 @@ final readonly class Otherwise
         Evidence::Code,
         Evidence::Gloss,
         Evidence::Filler,
+        Evidence::Habit,
         Evidence::Language,
         Evidence::Synonym,
     ];
@@ -34,7 +35,7 @@ final readonly class Otherwise
 
     private string $fillers;
 
-    public function __construct(private MeaningReader $reader, private Names $names, string $about)
+    public function __construct(private MeaningReader $reader, private Names $names, private Lessons $lessons, string $about)
     {
         $words = array_filter(
             preg_split('/[^\pL]+/u', StrictKey::of($about)) ?: [],
@@ -66,6 +67,10 @@ final readonly class Otherwise
         $sheet = self::sheet($bare);
         if ($sheet !== null) {
             $found[Evidence::Standard->value] = $this->reader->of($sheet);
+        }
+        $usual = $this->lessons->replaced($bare);
+        if ($usual !== $bare) {
+            $found[Evidence::Habit->value] = $this->reader->of($usual);
         }
         foreach ($this->names->otherwise($bare) as $evidence => $name) {
             $found[$evidence] = $this->reader->of($name);

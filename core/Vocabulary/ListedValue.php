@@ -10,6 +10,7 @@ final readonly class ListedValue
     /**
      * @param  list<string>  $spellings  as they came, in any order; the label's own may be among them
      * @param  list<string>  $colors  as #rrggbb
+     * @param  array<string, string>  $languages  BCP 47 tags of spellings whose language is known
      */
     public function __construct(
         public string $label,
@@ -18,6 +19,7 @@ final readonly class ListedValue
         public array $spellings = [],
         public array $colors = [],
         public ?string $help = null,
+        public array $languages = [],
     ) {
     }
 }

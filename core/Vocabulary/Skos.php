@@ -9,7 +9,7 @@ use Lokum\Text\StrictKey;
 
 /**
  * A list of values as SKOS concepts (W3C Recommendation, 18 August 2009): values with their spellings as alternative labels, or
- * as hidden ones where they are the same letters; umbrellas as broader concepts. Labels carry no language tag.
+ * as hidden ones where they are the same letters; umbrellas as broader concepts. Spellings whose language is known carry its tag.
  */
 final readonly class Skos
 {
@@ -34,7 +34,7 @@ final readonly class Skos
             $parts = ["<{$concept['iri']}> a skos:Concept", "    skos:inScheme <{$this->iri('')}>"];
             foreach (['prefLabel', 'altLabel', 'hiddenLabel', 'notation', 'definition'] as $property) {
                 foreach ($concept[$property] as $text) {
-                    $parts[] = "    skos:{$property} ".self::literal($text);
+                    $parts[] = "    skos:{$property} ".self::literal($text).self::tag($concept['languages'][$text] ?? null);
                 }
             }
             foreach (['broader', 'narrower', 'topConceptOf'] as $property) {
@@ -60,7 +60,13 @@ final readonly class Skos
             $node = ['@id' => $concept['iri'], '@type' => 'skos:Concept', 'skos:inScheme' => ['@id' => $this->iri('')]];
             foreach (['prefLabel', 'altLabel', 'hiddenLabel', 'notation', 'definition'] as $property) {
                 if ($concept[$property] !== []) {
-                    $node["skos:{$property}"] = count($concept[$property]) === 1 ? $concept[$property][0] : $concept[$property];
+                    $texts = array_map(
+                        fn (string $text): string|array => isset($concept['languages'][$text])
+                            ? ['@value' => $text, '@language' => $concept['languages'][$text]]
+                            : $text,
+                        $concept[$property],
+                    );
+                    $node["skos:{$property}"] = count($texts) === 1 ? $texts[0] : $texts;
                 }
             }
             foreach (['broader', 'narrower', 'topConceptOf'] as $property) {
@@ -80,7 +86,7 @@ final readonly class Skos
     /**
      * @return list<array{iri: string, prefLabel: list<string>, altLabel: list<string>, hiddenLabel: list<string>,
      *         notation: list<string>, definition: list<string>, broader: list<string>, narrower: list<string>,
-     *         topConceptOf: list<string>}>
+     *         topConceptOf: list<string>, languages: array<string, string>}>
      */
     private function concepts(): array
     {
@@ -102,6 +108,7 @@ final readonly class Skos
                 'broader' => [],
                 'narrower' => $members,
                 'topConceptOf' => [$this->iri('')],
+                'languages' => [],
             ];
         }
         foreach ($this->values as $value) {
@@ -116,6 +123,7 @@ final readonly class Skos
                 'broader' => $value->umbrella === null ? [] : [$this->umbrella($value->umbrella)],
                 'narrower' => [],
                 'topConceptOf' => $value->umbrella === null ? [$this->iri('')] : [],
+                'languages' => array_diff_key($value->languages, [$value->label => true]),
             ];
         }
 
@@ -157,6 +165,11 @@ final readonly class Skos
     {
         return "tag:lokum.invalid,2026:{$this->scheme}".
             ($local === '' ? '' : '/'.implode('/', array_map(rawurlencode(...), explode('/', $local))));
+    }
+
+    private static function tag(?string $language): string
+    {
+        return $language === null ? '' : "@{$language}";
     }
 
     private static function literal(string $text): string

@@ -5,8 +5,10 @@ declare(strict_types=1);
 use Lokum\LookAlike\Candidate;
 use Lokum\LookAlike\Evidence;
 use Lokum\LookAlike\Group;
+use Lokum\LookAlike\Lessons;
 use Lokum\LookAlike\Lexicon;
 use Lokum\LookAlike\LookAlikes;
+use Lokum\LookAlike\Names;
 
 /**
  * @param  list<string|array{0: string, 1: int}>  $values
@@ -268,6 +270,26 @@ test('what is the same is found however it is written', function (string $one, s
     ['18 ct gold', '18K gold'],
 ]);
 
+test('what the shop has said twice holds for a third', function (): void {
+    $candidates = array_map(fn (string $text): Candidate => new Candidate($text, 1), ['Wide tin', 'Wide jar', 'Tall tin', 'Tall jar']);
+    $engine = new LookAlikes(Lexicon::shipped());
+    $groups = fn (Lessons $lessons): array => array_map(
+        fn (Group $group): array => [array_map(fn (int $i): string => $candidates[$i]->text, $group->members), $group->kinds],
+        $engine->among($candidates, [], $lessons),
+    );
+    $once = [['small tin', 'small jar']];
+    $twice = [...$once, ['round tin', 'round jar']];
+    expect($groups(new Lessons($once)))
+        ->toBe([])
+        ->and($groups(new Lessons($twice)))
+        ->toBe([[['Wide tin', 'Wide jar'], [Evidence::Habit]], [['Tall tin', 'Tall jar'], [Evidence::Habit]]]);
+    $parted = new Lessons([], [['black stain', 'black stein'], ['white stain', 'white stein']]);
+    expect($parted->areApart('brown stain', 'brown stein'))
+        ->toBeTrue()
+        ->and($parted->areApart('brown stain', 'brown strain'))
+        ->toBeFalse();
+});
+
 test('words of the attribute say nothing inside its values', function (): void {
     $candidates = [new Candidate('Beechwood grain', 2), new Candidate('Beechwood', 1)];
     $engine = new LookAlikes(Lexicon::shipped());
@@ -366,4 +388,12 @@ test('what is proposed for a list does not hang on the lists before it', functio
     $alone = array_map($groups, $lists);
     $after = array_reverse(array_map($groups, array_reverse($lists)));
     expect($after)->toBe($alone)->and(array_merge(...$alone))->not->toBe([]);
+});
+
+test('the language of a name is known where it is one', function (): void {
+    $names = Names::shipped();
+    expect([$names->language('messing'), $names->language('rouge'), $names->language('rosa'), $names->language('brass')])
+        ->toBe([null, 'fr', null, null])
+        ->and([$names->language('edelstahl'), $names->language('frankreich'), $names->language('acero inoxidable')])
+        ->toBe(['de', 'de', 'es']);
 });

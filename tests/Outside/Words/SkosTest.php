@@ -18,7 +18,7 @@ test('a list of values is sound SKOS, the same in Turtle and JSON-LD', function 
             'Soft',
         ),
         new ListedValue('Olive', 'olive', 'Green', ['Olive', 'olive grn.']),
-        new ListedValue('Red', 'red', null, []),
+        new ListedValue('Red', 'red', null, ['Rot', 'ROT', 'rouge'], languages: ['Rot' => 'de', 'ROT' => 'de']),
         new ListedValue('5', '5', '10', ['5 ', '🎨']),
         new ListedValue('Grün & <b>', 'grun-b', null, ['GRÜN & <b>']),
     ]);
@@ -60,5 +60,7 @@ test('a list of values is sound SKOS, the same in Turtle and JSON-LD', function 
         ->and(array_map(array_reverse(...), $relations['narrower']))
         ->toEqualCanonicalizing($relations['broader'])
         ->and($labels['<tag:lokum.invalid,2026:color/value/sage>']['altLabel'])
-        ->toContain('"Salvia"');
+        ->toContain('"Salvia"')
+        ->and($labels['<tag:lokum.invalid,2026:color/value/red>']['altLabel'])
+        ->toEqualCanonicalizing(['"Rot"@de', '"rouge"']);
 });

@@ -4,7 +4,8 @@ import jsonld from 'jsonld';
 import { readFileSync } from 'node:fs';
 
 const { turtle, jsonld: document } = JSON.parse(readFileSync(0, 'utf8'));
-const term = (one) => (one.termType === 'NamedNode' ? `<${one.value}>` : JSON.stringify(one.value));
+const tag = (one) => (one.language ? `@${one.language}` : '');
+const term = (one) => (one.termType === 'NamedNode' ? `<${one.value}>` : JSON.stringify(one.value) + tag(one));
 const quads = (list) => list.map((quad) => [term(quad.subject), term(quad.predicate), term(quad.object)].join(' ')).sort();
 const other = new n3.Parser({ format: 'N-Quads' }).parse(
     await jsonld.toRDF(JSON.parse(document), { format: 'application/n-quads' }),
