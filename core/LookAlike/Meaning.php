@@ -37,6 +37,12 @@ final readonly class Meaning
         return $this->words === [] && $this->exact === [];
     }
 
+    /** Whether it is measures alone. */
+    public function isMeasure(): bool
+    {
+        return $this->words === [] && $this->units !== [];
+    }
+
     /** Equal for texts of the same words, numbers and measures. */
     public function key(): string
     {

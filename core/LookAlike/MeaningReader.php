@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
+use Brick\Math\BigRational;
 use Lokum\Quantity\Dimensions;
 use Lokum\Quantity\MeasureText;
 use Lokum\Quantity\Quantity;
@@ -62,6 +63,11 @@ final class MeaningReader
     private const APART = ['w', 'v', 'g', 'l'];
 
     private const NUMBER = '(?<![\pL\pN.,\/-])(\d+(?:[.,]\d+)*(?: \d+\/\d+|\/\d+)?)(\s?)';
+
+    private const MOST_KEPT = 20_000;
+
+    /** @var array<string, array{0: string, 1: string}|null> measures that were read, by their text */
+    private array $measured = [];
 
     public function __construct(private readonly Lexicon $lexicon)
     {
@@ -290,8 +296,9 @@ final class MeaningReader
         if ($quantities[0]->unit === null || isset($quantities[0]->unit->powers['piece'])) {
             return null;
         }
-        $exact = implode('x', array_map(fn (Quantity $one): string => $this->canonical($one, null), $quantities));
-        $rough = implode('x', array_map(fn (Quantity $one): string => $this->canonical($one, 3), $quantities));
+        $canonical = array_map($this->canonical(...), $quantities);
+        $exact = implode('x', array_column($canonical, 0));
+        $rough = implode('x', array_column($canonical, 1));
 
         $kind = $measure instanceof Quantity ? '' : $measure::class;
 
@@ -323,16 +330,12 @@ final class MeaningReader
                 ) {
                     return $all;
                 }
-                try {
-                    $quantity = MeasureText::read("{$number} {$unit->symbol}");
-                } catch (UnreadableQuantity) {
+                $measure = $this->measure("{$number} {$unit->symbol}");
+                if ($measure === null) {
                     return $all;
                 }
-                if (! ($quantity instanceof Quantity)) {
-                    return $all;
-                }
-                $exact[] = $this->canonical($quantity, null);
-                $rough[] = $this->canonical($quantity, 3);
+                $exact[] = $measure[0];
+                $rough[] = $measure[1];
                 $units[] = $unit->symbol;
 
                 return ' ';
@@ -343,17 +346,34 @@ final class MeaningReader
         return [(string) $rest, $exact, $rough, $units];
     }
 
-    /** @param  int|null  $digits  that count; null: all of them */
-    private function canonical(Quantity $quantity, ?int $digits): string
+    /** @return array{0: string, 1: string}|null exact and rough; the same measure stands in many values, so it is worked out once */
+    private function measure(string $text): ?array
+    {
+        if (! array_key_exists($text, $this->measured)) {
+            if (count($this->measured) >= self::MOST_KEPT) {
+                $this->measured = [];
+            }
+            try {
+                $quantity = MeasureText::read($text);
+            } catch (UnreadableQuantity) {
+                $quantity = null;
+            }
+            $this->measured[$text] = $quantity instanceof Quantity ? $this->canonical($quantity) : null;
+        }
+
+        return $this->measured[$text];
+    }
+
+    /** @return array{0: string, 1: string} the number in base units with their dimension: exact, and to the three digits that count most */
+    private function canonical(Quantity $quantity): array
     {
         if ($quantity->unit === null) {
-            return $quantity->significant($digits);
+            return [$quantity->significant(null), $quantity->significant(3)];
         }
-        $base = $quantity->unit->convert(
-            $quantity->number,
-            new Unit('', $quantity->unit->powers, \Brick\Math\BigRational::one(), ''),
-        );
+        $powers = $quantity->unit->powers;
+        $base = new Quantity($quantity->unit->convert($quantity->number, new Unit('', $powers, BigRational::one(), '')), null);
+        $dimension = '·'.json_encode($powers);
 
-        return (new Quantity($base, null))->significant($digits).'·'.json_encode($quantity->unit->powers);
+        return [$base->significant(null).$dimension, $base->significant(3).$dimension];
     }
 }

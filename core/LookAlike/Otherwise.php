@@ -139,16 +139,26 @@ final readonly class Otherwise
 
     private function areOne(string $one, string $other): bool
     {
-        $keys = function (string $text): array {
-            $texts = [$text, self::sheet($text) ?? $text, ...array_values($this->names->otherwise($text))];
-            $meanings = array_map($this->reader->of(...), $texts);
+        if (array_intersect($this->keys($one), $this->keys($other)) !== []) {
+            return true;
+        }
 
-            return array_merge(...array_map(
-                fn (Meaning $meaning): array => $meaning->isEmpty() ? [] : [$meaning->key(), $meaning->roughKey()],
-                $meanings,
-            ));
-        };
+        return $this->reader->of($one)->isMeasure() &&
+            $this->reader->of($other)->isMeasure() &&
+            (self::areRounded($one, $other) || self::areRounded($other, $one));
+    }
 
-        return array_intersect($keys($one), $keys($other)) !== [] || self::areRounded($one, $other) || self::areRounded($other, $one);
+    /** @return list<string> what a text says, in whichever name */
+    private function keys(string $text): array
+    {
+        $keys = [];
+        foreach ([$text, self::sheet($text), ...array_values($this->names->otherwise($text))] as $name) {
+            $meaning = $name === null ? null : $this->reader->of($name);
+            if ($meaning?->isEmpty() === false) {
+                array_push($keys, $meaning->key(), $meaning->roughKey());
+            }
+        }
+
+        return $keys;
     }
 }

@@ -13,6 +13,9 @@ final readonly class Quantity
 {
     private const LARGEST = 1e15;
 
+    /** Digits of a fraction that doubles divide without harm to the first of them. */
+    private const EXACT_DIGITS = 24;
+
     public function __construct(public BigRational $number, public ?Unit $unit)
     {
     }
@@ -62,25 +65,29 @@ final readonly class Quantity
     }
 
     /**
-     * The number as text, of any size: exact as a fraction, or rounded (a half away from zero) to the digits that count, as
-     * "digits E power of ten".
+     * The number as text, of any size: exact as a fraction, or rounded to the digits that count, as 2.54E+1.
      *
-     * @param  int|null  $digits  1 or more; null: exact
+     * @param  int|null  $digits  2 to 15; null: exact
      */
     public function significant(?int $digits): string
     {
         $number = $this->number->simplified();
-        if ($digits === null || $number->isZero()) {
+        if ($digits === null) {
             return (string) $number;
         }
-        $power = strlen((string) $number->getNumerator()->abs()) - strlen((string) $number->getDenominator()) - $digits;
+        [$over, $under] = [(string) $number->getNumerator(), (string) $number->getDenominator()];
+        if (strlen($over) + strlen($under) <= self::EXACT_DIGITS) {
+            return sprintf('%.'.($digits - 1).'E', (float) $over / (float) $under);
+        }
+        $power = strlen(ltrim($over, '-')) - strlen($under) - $digits;
         do {
             $ten = BigRational::of(BigInteger::of(10)->power(abs($power)));
-            $rounded = (string) ($power > 0 ? $number->dividedBy($ten) : $number->multipliedBy($ten))->toScale(0, RoundingMode::HALF_UP);
+            $scaled = $power > 0 ? $number->dividedBy($ten) : $number->multipliedBy($ten);
+            $rounded = $scaled->toScale(0, RoundingMode::HALF_EVEN)->toInt();
             $power++;
-        } while (strlen(ltrim($rounded, '-')) > $digits);
+        } while (strlen((string) abs($rounded)) > $digits);
 
-        return rtrim($rounded, '0').'E'.($power - 1 + strlen($rounded) - strlen(rtrim($rounded, '0')));
+        return sprintf('%.'.($digits - 1).'fE%+d', $rounded / 10 ** ($digits - 1), $power - 1 + $digits - 1);
     }
 
     /**
