@@ -18,7 +18,7 @@ final class Notation
         '/\b(?:din|iso)[ -]?(?=[abc] ?\d)/u' => '',
         // G 1/2" is a thread's name, not a length (ISO 228-1, ISO 7-1); M8 x 40 is 40 mm long (ISO 4014)
         '/^(g|r|rp|rc|npt|bsp) ?(\d+(?: \d+)?\/\d+|\d) ?(?:"|in|inch)$/u' => '$1 $2',
-        '/^m(\d+(?:[.,]\d+)?) ?x ?(\d+)$/u' => 'm$1 x $2 mm',
+        '/^m ?(\d+(?:[.,]\d+)?) ?x ?(\d+)$/u' => 'm$1 x $2 mm',
         // 30 by 40 cm, h 20 cm, minus 18 °C, 10pk
         '/(?<=\d) by (?=\d)/u' => ' x ',
         '/^l (?='.self::LENGTH.')/u' => 'length ',
@@ -121,7 +121,7 @@ final class Notation
             $letters,
         );
 
-        return preg_match('/\pL\d/u', $joined) === 1 ? (string) preg_replace('/(?<=\d)[\s-](?=\d)/', '-', $joined) : $joined;
+        return preg_match('/\pL\d|\d\pL/u', $joined) === 1 ? (string) preg_replace('/(?<=\d)[\s-](?=\d)/', '-', $joined) : $joined;
     }
 
     /**

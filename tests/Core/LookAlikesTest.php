@@ -9,6 +9,7 @@ use Lokum\LookAlike\Lessons;
 use Lokum\LookAlike\Lexicon;
 use Lokum\LookAlike\LookAlikes;
 use Lokum\LookAlike\Names;
+use Tests\Support\LabelledSet;
 
 /**
  * @param  list<string|array{0: string, 1: int}>  $values
@@ -28,101 +29,45 @@ function alike(array $values, array $apart = []): array
     );
 }
 
-/**
- * @param  list<list<string>>  $groups
- * @return list<string>
- */
-function pairsOf(array $groups): array
-{
-    $pairs = [];
-    foreach ($groups as $members) {
-        sort($members);
-        foreach ($members as $i => $one) {
-            foreach (array_slice($members, $i + 1) as $other) {
-                $pairs[] = "{$one} ~ {$other}";
-            }
-        }
-    }
-
-    return $pairs;
-}
-
-/**
- * A labelled set: a line for each thing, its values with their products parted by ~; below, the pairs that are never to be joined.
- *
- * @return array{values: list<array{0: string, 1: int}>, groups: list<list<string>>, apart: list<list<string>>}
- */
-function labelled(string $file): array
-{
-    $set = ['values' => [], 'groups' => [], 'apart' => []];
-    foreach (array_filter(explode("\n", (string) file_get_contents($file))) as $line) {
-        if (str_starts_with($line, '# ')) {
-            $set['apart'][] = explode(' | ', substr($line, 2));
-
-            continue;
-        }
-        preg_match_all('/(?:^| ~ )(.*?):(\d+)(?= ~ |$)/', $line, $members, PREG_SET_ORDER);
-        $set['groups'][] = array_column($members, 1);
-        array_push($set['values'], ...array_map(fn (array $member): array => [$member[1], (int) $member[2]], $members));
-    }
-    mt_srand(11);
-    shuffle($set['values']);
-
-    return $set;
-}
-
 test('labelled sets of many trades are found, nothing else is joined, and what is to be kept apart never is', function (
-    string $file,
+    LabelledSet $set,
 ): void {
-    $set = labelled($file);
-    $found = pairsOf(alike($set['values']));
-    $wanted = pairsOf($set['groups']);
+    $found = LabelledSet::pairs(alike($set->values));
+    $wanted = LabelledSet::pairs($set->groups);
     $right = count(array_intersect($found, $wanted));
-    expect(count($set['values']))
+    expect(count($set->values))
         ->toBeGreaterThan(70)
-        ->and(count($set['apart']))
+        ->and(count($set->apart))
         ->toBeGreaterThan(8)
-        ->and(array_values(array_intersect($found, pairsOf($set['apart']))))
+        ->and(array_values(array_intersect($found, LabelledSet::pairs($set->apart))))
         ->toBe([]);
     expect($right / count($found))
         ->toBeGreaterThanOrEqual(0.97, implode(', ', array_diff($found, $wanted)))
         ->and($right / count($wanted))
         ->toBeGreaterThanOrEqual(0.9, implode(', ', array_diff($wanted, $found)));
-})->with(
-    array_combine(
-        array_map(fn (string $file): string => basename($file, '.txt'), $files = glob(__DIR__.'/LookAlike/*.txt') ?: []),
-        $files,
-    ),
-);
+})->with(fn (): array => array_map(fn (LabelledSet $set): array => [$set], LabelledSet::all('')));
 
-test('sets that mix notations, standards and languages are found without a wrong pair', function (string $file): void {
-    $set = labelled($file);
-    $found = pairsOf(alike($set['values']));
-    $wanted = pairsOf($set['groups']);
+test('sets that mix notations, standards and languages are found without a wrong pair', function (LabelledSet $set): void {
+    $found = LabelledSet::pairs(alike($set->values));
+    $wanted = LabelledSet::pairs($set->groups);
     expect(array_values(array_diff($found, $wanted)))
         ->toBe([])
-        ->and(array_values(array_intersect($found, pairsOf($set['apart']))))
+        ->and(array_values(array_intersect($found, LabelledSet::pairs($set->apart))))
         ->toBe([])
         ->and(count(array_intersect($found, $wanted)) / count($wanted))
         ->toBeGreaterThanOrEqual(0.8, implode(', ', array_diff($wanted, $found)));
-})->with(
-    array_combine(
-        array_map(fn (string $file): string => basename($file, '.txt'), $files = glob(__DIR__.'/LookAlike/harder/*.txt') ?: []),
-        $files,
-    ),
-);
+})->with(fn (): array => array_map(fn (LabelledSet $set): array => [$set], LabelledSet::all('/harder')));
 
 test('what is certain joins nothing wrong in any labelled set', function (): void {
     $wrong = [];
-    foreach ([...glob(__DIR__.'/LookAlike/*.txt') ?: [], ...glob(__DIR__.'/LookAlike/harder/*.txt') ?: []] as $file) {
-        $set = labelled($file);
-        $candidates = array_map(fn (array $value): Candidate => new Candidate(...$value), $set['values']);
+    foreach (LabelledSet::all() as $set) {
+        $candidates = array_map(fn (array $value): Candidate => new Candidate(...$value), $set->values);
         $groups = array_filter(
             (new LookAlikes(Lexicon::shipped()))->among($candidates),
             fn (Group $group): bool => array_filter($group->kinds, fn (Evidence $kind): bool => ! $kind->isCertain()) === [],
         );
         $texts = array_map(fn (Group $group): array => array_map(fn (int $i): string => $candidates[$i]->text, $group->members), $groups);
-        array_push($wrong, ...array_diff(pairsOf(array_values($texts)), pairsOf($set['groups'])));
+        array_push($wrong, ...array_diff(LabelledSet::pairs(array_values($texts)), LabelledSet::pairs($set->groups)));
     }
     expect($wrong)->toBe([]);
 });
