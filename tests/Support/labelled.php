@@ -2,7 +2,9 @@
 
 declare(strict_types=1);
 
-/* How well look-alikes are found in the labelled sets: precision, recall, pairs joined that are to be kept apart; the certain ones apart. */
+/*
+ * How well look-alikes are found in the labelled sets: precision, recall, pairs joined that are to be kept apart; then the certain ones.
+ */
 
 use Lokum\LookAlike\Candidate;
 use Lokum\LookAlike\Evidence;
