@@ -102,7 +102,7 @@
                         @foreach ($next as $one)
                             <li class="flex gap-3 justify-between small"><span>{{ implode(' · ',
                                 array_map(fn (int $id): string => $labels[$id] ?? '', $one->values)) }}</span>
-                                <span class="soft">{{ $one->evidence[0] }}</span>
+                                <span class="soft">{{ implode('; ', array_slice($one->evidence, 0, 2)) }}</span>
                             </li>
                         @endforeach
                     </ol>
