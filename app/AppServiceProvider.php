@@ -15,6 +15,7 @@ use App\Models\User;
 use App\Publishing\EditionPublished;
 use App\Publishing\StatusBar;
 use App\Storefront\ShopFrame;
+use App\Support\LookedUp;
 use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
@@ -51,6 +52,7 @@ final class AppServiceProvider extends ServiceProvider
             ),
         );
         $this->app->singleton(Ledger::class);
+        $this->app->singleton(LookedUp::class);
         $this->app->singleton(TermSorter::class, fn (): TermSorter => new TermSorter((string) config('lokum.locale')));
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalog;
 
 use App\Models\Category;
+use App\Support\LookedUp;
 use Illuminate\Support\Collection;
 
 /** The whole tree, held once: children in order of their names, and what is below what. */
@@ -27,7 +28,7 @@ final class CategoryTree
 
     public static function load(): self
     {
-        return new self(Category::query()->get()->toBase());
+        return app(LookedUp::class)->of('categories', fn (): self => new self(Category::query()->get()->toBase()));
     }
 
     public function bySlug(string $slug): ?Category

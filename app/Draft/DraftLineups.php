@@ -8,6 +8,7 @@ use App\Catalog\CategoryTree;
 use App\Models\Filter;
 use App\Models\FilterChange;
 use App\Models\Lineup;
+use App\Support\LookedUp;
 use Lokum\Lineup\ComposedLineup;
 use Lokum\Lineup\Layer;
 
@@ -25,6 +26,11 @@ final class DraftLineups
     }
 
     public static function load(): self
+    {
+        return app(LookedUp::class)->of('line-ups', self::read(...));
+    }
+
+    private static function read(): self
     {
         $all = new self(CategoryTree::load());
         foreach (

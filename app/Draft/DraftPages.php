@@ -105,7 +105,7 @@ final class DraftPages
     /** @return array<int, array<int|string, mixed>> by category */
     private function facts(FilterSettings $filter, bool $inStock): array
     {
-        $definition = Definition::query()->live()->where('slug', $filter->key)->first();
+        $definition = Definition::liveBySlug($filter->key);
 
         return match (true) {
             $definition === null && $filter->key === ProductField::Category->value => $this->categories($inStock),

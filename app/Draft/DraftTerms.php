@@ -8,6 +8,7 @@ use App\Catalog\ProductCounts;
 use App\Models\Definition;
 use App\Models\Umbrella;
 use App\Models\Value;
+use App\Support\LookedUp;
 use Lokum\Lineup\OfferableTerm;
 use Lokum\Text\Slug;
 use Lokum\Vocabulary\Look;
@@ -113,6 +114,12 @@ final readonly class DraftTerms
 
     /** @return list<\stdClass> (id: the term's number, label, slug, look, position, description, picture) */
     private function candidates(Definition $definition): array
+    {
+        return app(LookedUp::class)->of("terms of {$definition->id}", fn (): array => self::read($definition));
+    }
+
+    /** @return list<\stdClass> */
+    private static function read(Definition $definition): array
     {
         $values = Value::table()
             ->where('definition_id', $definition->id)

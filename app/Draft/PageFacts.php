@@ -93,7 +93,7 @@ final class PageFacts
 
     private function count(string $page, string $key): FilterFacts
     {
-        $definition = Definition::query()->live()->where('slug', $key)->first();
+        $definition = Definition::liveBySlug($key);
         $field = ProductField::tryFrom($key);
         $kind = $definition->kind ?? $field?->kind();
         if ($kind === null) {
@@ -197,7 +197,7 @@ final class PageFacts
     public function answers(string $page, string $key): ItemAnswers
     {
         return $this->remembered->ofData("answers:{$this->name($page)}:{$key}", function () use ($page, $key): ItemAnswers {
-            $definition = Definition::query()->live()->where('slug', $key)->first();
+            $definition = Definition::liveBySlug($key);
             $field = ProductField::tryFrom($key);
             $kind = $definition->kind ?? $field?->kind() ?? Kind::Text;
             $level = $definition->level ?? $field?->level() ?? Level::Variant;

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use App\Models\Edition;
+use App\Support\LookedUp;
 use App\Support\Refused;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Cache;
 use PDOException;
@@ -29,8 +31,12 @@ final readonly class Served
     public static function now(): self
     {
         $problem = null;
+        $kept = app(LookedUp::class)->of(
+            'kept editions',
+            fn (): Collection => Edition::query()->orderByDesc('id')->limit(Edition::KEPT)->get(),
+        );
         /** @var Edition $edition */
-        foreach (Edition::query()->orderByDesc('id')->limit(Edition::KEPT)->get() as $edition) {
+        foreach ($kept as $edition) {
             if (self::isKnownDamaged($edition)) {
                 $problem ??= "The file of edition {$edition->id} is damaged. Publish again.";
 

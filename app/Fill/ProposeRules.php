@@ -11,7 +11,6 @@ use App\Models\Definition;
 use App\Models\FillRule;
 use App\Models\FillSource;
 use App\Models\Item;
-use Illuminate\Support\Collection;
 use Lokum\Fill\WordFinder;
 use Lokum\Fill\WordLine;
 use Lokum\Text\StrictKey;
@@ -70,9 +69,8 @@ final readonly class ProposeRules
         $keys = array_fill_keys(array_map(StrictKey::of(...), $values), true);
         $tree = CategoryTree::load();
         $proposals = [];
-        /** @var Collection<int, Collection<int, Category>> $branches */
-        $branches = Category::query()->whereNotNull('parent_id')->get()->groupBy('parent_id');
-        foreach ($branches as $parent => $children) {
+        foreach ($tree->flat() as [$branch]) {
+            $children = collect($tree->below($branch->id))->map(fn (int $id): ?Category => $tree->find($id))->filter();
             $same = $children->filter(fn (Category $child): bool => isset($keys[StrictKey::of($child->name)]));
             if (count($same) < 2 || count($same) * 2 < count($children)) {
                 continue;
@@ -85,8 +83,7 @@ final readonly class ProposeRules
                 ->whereIn('i.category_id', $below)
                 ->whereRaw(self::missing($definition))
                 ->count();
-            $branch = Category::query()->find($parent);
-            if ($wins > 0 && $branch !== null) {
+            if ($wins > 0) {
                 $proposals[] = new RuleProposal(
                     $definition,
                     FillSource::Category,

@@ -6,13 +6,18 @@ namespace App\History;
 
 use App\Models\Change;
 use App\Models\Room;
+use App\Support\LookedUp;
 use Closure;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 
 /** Carries out a change: one transaction, one entry in History. */
-final class Ledger
+final readonly class Ledger
 {
+    public function __construct(private LookedUp $lookedUp)
+    {
+    }
+
     /**
      * @param  Room  $room  where it happened, for History
      * @param  Closure(Journal): string  $act  does the writing and returns what it did, in one sentence
@@ -69,15 +74,22 @@ final class Ledger
     /** A number that rises with every change of the catalog. */
     public function revision(): int
     {
-        return (int) Change::query()->whereIn('room', Room::those(fn (Room $room): bool => $room->changesCatalog()))->max('id');
+        return $this->newest('catalog', fn (Room $room): bool => $room->changesCatalog());
     }
 
     /** A number that rises with every change of products, values and definitions; line-ups and editions leave it alone. */
     public function dataRevision(): int
     {
-        return (int) Change::query()
-            ->whereIn('room', Room::those(fn (Room $room): bool => $room->changesData()))
-            ->max('id');
+        return $this->newest('data', fn (Room $room): bool => $room->changesData());
+    }
+
+    /** @param  Closure(Room): bool  $counts */
+    private function newest(string $name, Closure $counts): int
+    {
+        return $this->lookedUp->of(
+            "newest change of {$name}",
+            fn (): int => (int) Change::query()->whereIn('room', Room::those($counts))->max('id'),
+        );
     }
 
     /** @param  array<string, mixed>  $figures */

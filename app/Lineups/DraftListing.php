@@ -111,6 +111,6 @@ final readonly class DraftListing
 
     private function definition(ComposedFilter $filter): ?Definition
     {
-        return Definition::query()->live()->where('slug', $filter->key)->first();
+        return Definition::liveBySlug($filter->key);
     }
 }

@@ -53,7 +53,7 @@ final readonly class LineupWarnings
             if ($inherited && $page !== Placement::SHOP && $one->coverage > 0) {
                 continue;
             }
-            $definition = Definition::query()->live()->where('slug', $key)->first();
+            $definition = Definition::liveBySlug($key);
             $counts = $facts->of($page, (string) $key)->counts;
             $edit = route('line-ups', ['page' => $page, 'filter' => $key]);
             $found = [];

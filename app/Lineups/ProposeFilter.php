@@ -30,7 +30,7 @@ final readonly class ProposeFilter
      */
     public function __invoke(string $source): array
     {
-        $definition = Definition::query()->live()->where('slug', $source)->first();
+        $definition = Definition::liveBySlug($source);
         if ($definition !== null) {
             return $this->ofDefinition($definition);
         }

@@ -48,7 +48,7 @@ final readonly class ShowLineups
         $earned = $this->worth->of($page, $lineup);
         $open = $lineup->filters[$request->string('filter')->toString()] ?? null;
         $facts = $open === null ? null : $this->facts->of($page, $open->key);
-        $definition = $open === null ? null : Definition::query()->live()->where('slug', $open->key)->first();
+        $definition = $open === null ? null : Definition::liveBySlug($open->key);
         $propose = $request->string('propose')->toString();
         $with = $request->string('with')->toString();
 

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\LookedUp;
 use Illuminate\Database\Eloquent\Builder;
+use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Lokum\Feed\Column;
@@ -51,6 +53,14 @@ final class Definition extends Model
     public function values(): HasMany
     {
         return $this->hasMany(Value::class)->whereNull('merged_into');
+    }
+
+    /** One that is not left aside. Filters go by their slugs, and a page asks for the same ones many times. */
+    public static function liveBySlug(string $slug): ?self
+    {
+        return app(LookedUp::class)
+            ->of('live definitions', fn (): Collection => self::query()->live()->get()->keyBy('slug'))
+            ->get($slug);
     }
 
     /** @param  Builder<self>  $query */

@@ -116,7 +116,7 @@ final class EditionLineups
     /** @return list<int> */
     private function sequence(string $attribute, TermOrder $order): array
     {
-        $definition = Definition::query()->live()->where('slug', $attribute)->first();
+        $definition = Definition::liveBySlug($attribute);
 
         return $definition === null ? [] : array_column($this->terms->of($definition, order: $order), 'id');
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Vocabulary;
 
 use App\Models\Definition;
+use App\Support\LookedUp;
 use Illuminate\Support\Facades\DB;
 use Lokum\LookAlike\Lessons;
 
@@ -30,6 +31,9 @@ final class ShopLessons
     /** @return list<array{0: string, 1: string}> */
     private static function pairs(string $sql): array
     {
-        return array_map(fn (\stdClass $pair): array => [(string) $pair->one, (string) $pair->other], array_values(DB::select($sql)));
+        return app(LookedUp::class)->of($sql, fn (): array => array_map(
+            fn (\stdClass $pair): array => [(string) $pair->one, (string) $pair->other],
+            array_values(DB::select($sql)),
+        ));
     }
 }
