@@ -48,6 +48,9 @@ final class EditionFile implements TermSource
     /** @var array<string, array<int, EditionTerm>> by attribute */
     private array $terms = [];
 
+    /** @var array<int, ProductSet> by category */
+    private array $listings = [];
+
     /** @var array<string, list<FilterSettings>> by page */
     private array $filters = [];
 
@@ -349,9 +352,11 @@ final class EditionFile implements TermSource
         if ($category === null) {
             return $this->layout->allProducts();
         }
-        $row = $this->database->row('SELECT bits FROM categories WHERE id = ?', [$category->id]);
 
-        return StoredBits::products((string) ($row['bits'] ?? 'l'), $this->layout);
+        return $this->listings[$category->id] ??= StoredBits::products(
+            (string) ($this->database->row('SELECT bits FROM categories WHERE id = ?', [$category->id])['bits'] ?? 'l'),
+            $this->layout,
+        );
     }
 
     /**

@@ -13,6 +13,8 @@ final readonly class Counter
     /** @var array<int|string, Carriers> what each question's picks ask for, by name */
     private array $asked;
 
+    private Scope $matching;
+
     /**
      * @param  Scope  $listing  the page's products, narrowed by nothing that a question asks
      * @param  list<Question>  $questions  names are unique
@@ -28,12 +30,13 @@ final readonly class Counter
             }
         }
         $this->asked = $asked;
+        $this->matching = $this->without('');
     }
 
     /** What passes everything. */
     public function matching(): Scope
     {
-        return $this->without('');
+        return $this->matching;
     }
 
     /** What passes everything but the named question or range. */
@@ -56,11 +59,10 @@ final readonly class Counter
      */
     public function counts(): array
     {
-        $matching = $this->matching();
         $counts = [];
         foreach ($this->questions as $question) {
             $keepsPicks = $question->combine === Combine::All || ! isset($this->asked[$question->name]);
-            $scope = $keepsPicks ? $matching : $this->without($question->name);
+            $scope = $keepsPicks ? $this->matching : $this->without($question->name);
             $counts[$question->name] = [];
             foreach ($question->terms as $term) {
                 $counts[$question->name][$term] = $scope->countWith($this->terms->carriers($term));
