@@ -9,6 +9,9 @@ use Lokum\Text\StrictKey;
 /** Ways of writing that say the same, brought to one before a text is read. All work on strict keys. */
 final class Notation
 {
+    /** Bytes up to which a text is a name or a code; longer ones are sentences, and are taken as they are. */
+    public const LONGEST = 200;
+
     private const LENGTH = '\d+(?:[.,]\d+)? ?(?:mm|cm|m|in|")$';
 
     private const SIGNS = [
@@ -75,7 +78,7 @@ final class Notation
     /** @param  string  $letters  strict key */
     public static function plain(string $letters): string
     {
-        if (preg_match(self::PLAIN, $letters) === 1) {
+        if (strlen($letters) > self::LONGEST || preg_match(self::PLAIN, $letters) === 1) {
             return $letters;
         }
         $text = (string) preg_replace(array_keys(self::SIGNS), array_values(self::SIGNS), $letters);
@@ -104,7 +107,7 @@ final class Notation
      */
     public static function code(string $letters): ?string
     {
-        if (preg_match('/\pL/u', $letters) !== 1 || preg_match('/\d/', $letters) !== 1) {
+        if (strlen($letters) > self::LONGEST || preg_match('/\pL/u', $letters) !== 1 || preg_match('/\d/', $letters) !== 1) {
             return null;
         }
         $joined = (string) preg_replace(

@@ -52,6 +52,9 @@ final readonly class Otherwise
     {
         $text = $meaning->letters;
         $found = [];
+        if (strlen($text) > Notation::LONGEST) {
+            return $found;
+        }
         $code = Notation::code(Notation::plain($text));
         if ($code !== null) {
             $found[Evidence::Code->value] = new Meaning($code, exact: ["code {$code}"]);

@@ -83,6 +83,8 @@ test('no text ends the search, and none costs the answer for the others', functi
     'more digits than are read' => [str_repeat('9', 120).' km'],
     ['0.'.str_repeat('0', 30).'1 mm'],
     ['1/3 in'],
+    'a cell of 12 kB' => [str_repeat('12 ab ', 2000)],
+    'a cell of digits' => [str_repeat('1', 12000)],
     ['(('],
     [') ('],
     ['80/20 ()'],
