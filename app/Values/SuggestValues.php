@@ -6,9 +6,13 @@ namespace App\Values;
 
 use App\Catalog\ProductCounts;
 use App\Models\Definition;
+use Lokum\LookAlike\Names;
 use Lokum\Text\StrictKey;
 
-/** Values that fit what is being typed, most products first; then those that only look like it. */
+/**
+ * Values that fit what is being typed, most products first; before them those that only look like it, or are it in another language
+ * or by a standard.
+ */
 final readonly class SuggestValues
 {
     /** Labels that a field offers by itself. */
@@ -30,6 +34,7 @@ final readonly class SuggestValues
     {
         $key = StrictKey::of($typed);
         $products = $this->counts->lately($definition);
+        $meant = Names::shipped()->otherwise($key);
         // Each with what it is ranked by.
         $fit = [];
         $near = [];
@@ -49,6 +54,8 @@ final readonly class SuggestValues
             ];
             if ($key === '' || str_contains($own, $key)) {
                 $fit[] = [[$own !== $key, ! str_starts_with($own, $key), -$row['products']], $row];
+            } elseif (in_array($own, $meant, true)) {
+                $near[] = [[0], ['near' => true] + $row];
             } elseif (
                 strlen($key) >= 4 &&
                 strlen($own) <= self::LONGEST &&

@@ -498,3 +498,12 @@ test('spellings of one new value wait for one decision', function (): void {
     Acts::takeBack($change);
     expect(newcomers())->toHaveCount(2);
 });
+
+test('what is typed in another language, or by a standard, is found', function (string $typed, string $offered): void {
+    $this->read(
+        "sku,Color\nN1,Brass\nN2,AA\nN3,Stainless steel\nN4,Beech\n",
+        '{"columns": {"Color": {"attribute": "color"}}}',
+    );
+    [$first] = app(SuggestValues::class)(Acts::definition('color'), $typed);
+    expect([$first['label'], $first['near']])->toBe([$offered, true]);
+})->with([['Messing', 'Brass'], ['LR6', 'AA'], ['acier inoxydable', 'Stainless steel'], ['Buche', 'Beech']]);
