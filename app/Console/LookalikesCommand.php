@@ -27,6 +27,9 @@ final class LookalikesCommand extends Command
         if (($this->argument('attribute') === null) === ! $this->option('stdin')) {
             throw new InvalidOptionException('Name an attribute, or give values on standard input with --stdin.');
         }
+        if ($this->option('attribute') !== null && ! $this->option('stdin')) {
+            throw new InvalidOptionException('--attribute says what values on standard input are called; it goes with --stdin.');
+        }
         $groups = $this->option('stdin')
             ? $this->amongInput()
             : $this->ofAttribute($propose);

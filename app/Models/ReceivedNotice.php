@@ -13,8 +13,6 @@ use Illuminate\Database\Eloquent\Model;
  */
 final class ReceivedNotice extends Model
 {
-    use InSets;
-
     public $timestamps = false;
 
     protected $guarded = [];

@@ -118,6 +118,10 @@ final class Lessons
     private function learn(string $short, string $long): void
     {
         $short = rtrim($short, '.');
+        // A number that was corrected says nothing of the same number elsewhere.
+        if (preg_match('/\d/', $short.$long) === 1) {
+            return;
+        }
         $this->swaps[$short][$long] = ($this->swaps[$short][$long] ?? 0) + 1;
         if (preg_match('/^\pL{2,}$/u', $short) === 1 && strlen($long) > strlen($short) && str_starts_with($long, $short)) {
             $this->words[$short] = $long;

@@ -53,16 +53,15 @@ final class Names
         'ko',
     ];
 
-    private const SEVERAL = '';
-
     private const MOST_TOKENS = 5;
 
     private static ?self $shipped = null;
 
     /**
-     * The name, where it holds, its standard or language: by evidence and phrase.
+     * Names, where each holds, its standard or language: by evidence and phrase. PES is polyester in a composition by one standard, and
+     * alone by another.
      *
-     * @var array<string, array<string, array{0: string, 1: string, 2: string}>>
+     * @var array<string, array<string, list<array{0: string, 1: string, 2: string}>>>
      */
     private array $phrases = [];
 
@@ -130,9 +129,9 @@ final class Names
     {
         foreach (self::tokens($letters) as [$token]) {
             foreach ([$letters, $token] as $phrase) {
-                $name = $this->phrases[Evidence::Standard->value][implode(' ', array_column(self::tokens($phrase), 0))] ?? null;
-                if ($name !== null && $name[2] !== '') {
-                    return $name[2];
+                $source = $this->phrases[Evidence::Standard->value][implode(' ', array_column(self::tokens($phrase), 0))][0][2] ?? '';
+                if ($source !== '') {
+                    return $source;
                 }
             }
         }
@@ -148,9 +147,9 @@ final class Names
     public function language(string $letters): ?string
     {
         $key = implode(' ', array_column(self::tokens($letters), 0));
-        $name = $this->phrases[Evidence::Language->value][$key] ?? null;
+        $languages = array_unique(array_column($this->phrases[Evidence::Language->value][$key] ?? [], 2));
 
-        return $name === null || $name[2] === self::SEVERAL ? null : $name[2];
+        return count($languages) === 1 ? $languages[0] : null;
     }
 
     private function replaced(string $text, Evidence $evidence): string
@@ -165,13 +164,14 @@ final class Names
                 $run = array_slice($tokens, $i, $length);
                 $from = $run[0][1];
                 $to = $run[$length - 1][1] + strlen($run[$length - 1][0]);
-                $name = $this->phrases[$evidence->value][implode(' ', array_column($run, 0))] ?? null;
-                if ($name !== null && $this->holds($name[1], $text, $from, $to)) {
-                    $done .= substr($text, $behind, $from - $behind).$name[0];
-                    $behind = $to;
-                    $i += $length - 1;
+                foreach ($this->phrases[$evidence->value][implode(' ', array_column($run, 0))] ?? [] as [$name, $where]) {
+                    if ($this->holds($where, $text, $from, $to)) {
+                        $done .= substr($text, $behind, $from - $behind).$name;
+                        $behind = $to;
+                        $i += $length - 1;
 
-                    break;
+                        break 2;
+                    }
                 }
             }
         }
@@ -215,9 +215,7 @@ final class Names
         }
         $key = implode(' ', $tokens);
         if ($key !== implode(' ', array_column(self::tokens($first), 0))) {
-            $known = $this->phrases[$evidence->value][$key] ?? [$first, $where, $source];
-            // rosa is pink in three languages.
-            $this->phrases[$evidence->value][$key] = $known[2] === $source ? $known : [$known[0], $known[1], self::SEVERAL];
+            $this->phrases[$evidence->value][$key][] = [$first, $where, $source];
             $this->firsts[$tokens[0]] = true;
             $this->longest[$evidence->value][$tokens[0]] = max(count($tokens), $this->longest[$evidence->value][$tokens[0]] ?? 0);
         }

@@ -96,3 +96,36 @@ test('values are gathered under an umbrella with keys, which is dressed, left an
     expect($me->accessibilityProblems())->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();
 });
+
+test('values that say the same in other names are shown with the reason; only certain ones go at once', function (): void {
+    $site = Site::start(built: true);
+    $file = tempnam(sys_get_temp_dir(), 'fittings').'.csv';
+    file_put_contents(
+        $file,
+        "sku,name,Fitting\nZ1,Cell,AA\nZ2,Cell,LR6\nZ3,Lamp,IP65\nZ4,Lamp,IP 65\nZ5,Knob,Brass\nZ6,Knob,Messing\nZ7,Knob,Oak\n",
+    );
+    file_put_contents("{$file}.json", '{"columns": {"Fitting": {"attribute": "fitting", "kind": "choice"}}}');
+    [$status] = $site->command(['feed:read', $file, '--feed=Fittings', "--map={$file}.json"]);
+    expect($status)->toBe(0);
+    $me = (new Person($site))
+        ->signIn()
+        ->open('/values/fitting/look-alikes')
+        ->see('3 groups to decide on')
+        ->see('IEC 60086: LR6 is AA')
+        ->see('same letters and digits, set apart differently: IP65, IP 65')
+        ->see('the same in another language: Brass, Messing')
+        ->open('/values/fitting/look-alikes?batch=1')
+        ->see('IEC 60086: LR6 is AA', 'main')
+        ->notSee('Messing', 'main')
+        ->keys('m')
+        ->see('merged into', '.toast')
+        ->open('/values/fitting/look-alikes')
+        ->see('2 groups to decide on')
+        ->keys('m')
+        ->see('Merged', '.toast')
+        ->keys('u')
+        ->see('Took back', '.toast');
+    $me->open('/products?where[]=fitting:aa')->see('2 of ')->back()->reload()->see('2 groups to decide on', 'main');
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});

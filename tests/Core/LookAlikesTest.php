@@ -197,6 +197,9 @@ test('what is the same is found however it is written', function (string $one, s
     ['A4 (210 × 297 mm)', 'A4'],
     ['LED (light-emitting diode)', 'LED'],
     ['LR6', 'AA'],
+    ['PES', 'Polyester'],
+    ['100% PES', '100% polyester'],
+    ['PC (polycarbonate)', 'Polycarbonate'],
     ['1.4301', 'X5CrNi18-10'],
     ['65/35 polyester/cotton', '65% polyester, 35% cotton'],
     ['2X-Large', 'XXL'],
@@ -226,6 +229,7 @@ test('what the shop has said twice holds for a third', function (): void {
     );
     $once = [['small tin', 'small jar']];
     $twice = [...$once, ['round tin', 'round jar']];
+    expect((new Lessons([['box 10', 'box 12'], ['bag 10', 'bag 12']]))->replaced('tin 10'))->toBe('tin 10');
     expect($groups(new Lessons($once)))
         ->toBe([])
         ->and($groups(new Lessons($twice)))

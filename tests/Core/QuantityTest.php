@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Brick\Math\BigRational;
 use Lokum\LookAlike\Candidate;
 use Lokum\LookAlike\Lexicon;
 use Lokum\LookAlike\LookAlikes;
@@ -123,3 +124,18 @@ test('digits of other scripts are digits', function (): void {
         ->and(single('٣٠ ml')->float())
         ->toBe(30.0);
 });
+
+test('a number of any size is written by the digits that count', function (string $fraction, string $rounded): void {
+    $quantity = new Quantity(BigRational::of($fraction), null);
+    expect($quantity->significant(3))->toBe($rounded)->and($quantity->significant(null))->toBe($fraction);
+})->with([
+    ['0', '0.00E+0'],
+    ['127/5', '2.54E+1'],
+    ['-127/5', '-2.54E+1'],
+    ['1/3', '3.33E-1'],
+    ['3600000000000000', '3.60E+15'],
+    ['999999999999999999999999999', '1.00E+27'],
+    ['-12345678901234567890123456788/7', '-1.76E+27'],
+    ['1/99999999999999999999999999999999', '1.00E-32'],
+    'many digits, one of them counts' => ['10000000000000000000000000000000000000000', '1.00E+40'],
+]);

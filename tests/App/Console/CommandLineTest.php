@@ -139,6 +139,7 @@ test('what is refused says why, with status 1; wrong usage has status 2', functi
     [['quantity', 'half pan', '--json'], 1, 'is not a number'],
     [['quantity', '5 lb', '--to=cm', '--json'], 1, 'cannot be turned into cm'],
     [['lookalikes', '--json'], 2, '--stdin'],
+    [['lookalikes', 'color', '--attribute=Color', '--json'], 2, 'goes with --stdin'],
     [['lookalikes', 'nothing', '--json'], 1, 'no attribute'],
     [['gather', 'nothing', 'a', '--under=b', '--json'], 1, 'no attribute'],
     [['vocabulary:export', 'x', '--format=xml'], 1, 'no attribute'],
