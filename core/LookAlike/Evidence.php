@@ -20,6 +20,11 @@ enum Evidence: string
     case Language = 'language';
     case Spelling = 'spelling';
     case Synonym = 'synonym';
+    case Phrase = 'phrase';
+    case Thousands = 'thousands';
+    case Label = 'label';
+    case Initials = 'initials';
+    case Thesaurus = 'thesaurus';
     case Order = 'order';
 
     /** @return float from 0 to 1 */
@@ -37,7 +42,12 @@ enum Evidence: string
             self::Habit => 0.87,
             self::Language => 0.85,
             self::Spelling => 0.8,
+            self::Phrase => 0.84,
+            self::Thousands => 0.83,
+            self::Label => 0.82,
+            self::Initials => 0.78,
             self::Synonym => 0.7,
+            self::Thesaurus => 0.68,
             self::Order => 0.6,
         };
     }
@@ -71,6 +81,11 @@ enum Evidence: string
             self::Habit => 'differ by a word that was merged twice in this shop',
             self::Language => "the same in another language: {$one}, {$other}",
             self::Spelling => "nearly the same letters: {$one}, {$other}",
+            self::Phrase => "said in another way: {$one}, {$other}",
+            self::Thousands => "thousands written in another way, as the list shows: {$one}, {$other}",
+            self::Label => "one names what all values here are: {$one}, {$other}",
+            self::Initials => "one is the first letters of the other, and of no other value: {$one}, {$other}",
+            self::Thesaurus => "one meaning in a dictionary (WordNet): {$one}, {$other}",
             self::Synonym => "words for the same thing: {$one}, {$other}",
             self::Order => "the same colors in another order: {$one}, {$other}",
         };

@@ -50,13 +50,7 @@ final class LookAlikes
         $this->lexicon = $this->shipped->taught($lessons->words() + Shortenings::among($texts));
         $reader = new MeaningReader($this->lexicon);
         $this->meanings = array_map($reader->of(...), $texts);
-        $otherwise = new Otherwise($reader, Names::shipped(), $lessons, $about);
-        $this->keys = array_map(
-            fn (Meaning $meaning, string $text): array => ($meaning->isEmpty() ? [] : ['' => $meaning->key()]) +
-                array_map(fn (Meaning $other): string => $other->key(), $otherwise->of($meaning, $text)),
-            $this->meanings,
-            $texts,
-        );
+        $this->keys = $this->keysOf(new Otherwise($reader, Names::shipped(), $lessons, $about), $texts);
         $this->keepApart($apart);
         $classes = $this->same(array_keys($candidates));
         $classes = $this->joinedBy(
@@ -99,6 +93,26 @@ final class LookAlikes
         usort($groups, fn (Group $a, Group $b): int => $products($b) <=> $products($a));
 
         return $groups;
+    }
+
+    /**
+     * @param  list<string>  $texts
+     * @return list<array<string, string>> what each meets others by: alone, by its other names, then by what stands beside it
+     */
+    private function keysOf(Otherwise $otherwise, array $texts): array
+    {
+        $keys = [];
+        $said = [];
+        foreach ($this->meanings as $i => $meaning) {
+            $names = $otherwise->of($meaning, $texts[$i]);
+            $keys[$i] = ($meaning->isEmpty() ? [] : ['' => $meaning->key()]) +
+                array_map(fn (Meaning $other): string => $other->key(), $names);
+            unset($names[Evidence::Code->value]);
+            $said[$i] = ($names === [] ? $meaning : end($names))->letters;
+        }
+        $context = new Context($said, array_map(fn (array $some): string => $some[''] ?? '', $keys), Thesaurus::shipped(), $this->lexicon);
+
+        return array_map(fn (array $some, int $i): array => $some + $context->of($i), $keys, array_keys($keys));
     }
 
     /** @param  list<array{0: string, 1: string}>  $pairs */

@@ -12,6 +12,12 @@ final class Notation
     /** Bytes up to which a text is a name or a code; longer ones are sentences, and are taken as they are. */
     public const LONGEST = 200;
 
+    /** Words up to which a text is a name. */
+    public const MOST_WORDS = 7;
+
+    /** What parts words: room, a hyphen between letters, a number and a word written together. */
+    private const APART = '/:?\s+|(?<=\pL)-(?=\pL)|(?<=\d)-(?=\pL{3})|(?<=\d)(?=\pL{2,}\.?$)/u';
+
     private const LENGTH = '\d+(?:[.,]\d+)? ?(?:mm|cm|m|in|")$';
 
     private const SIGNS = [
@@ -158,5 +164,13 @@ final class Notation
         $words = preg_split('/[\s-]+/u', $long) ?: [];
 
         return count($words) > 1 && implode('', array_map(fn (string $word): string => mb_substr($word, 0, 1), $words)) === $short;
+    }
+
+    /** @return list<string> words and numbers of a strict key, up to one more than a name has */
+    public static function words(string $letters): array
+    {
+        return strlen($letters) > self::LONGEST
+            ? []
+            : array_slice(preg_split(self::APART, rtrim($letters, '.'), -1, PREG_SPLIT_NO_EMPTY) ?: [], 0, self::MOST_WORDS + 1);
     }
 }

@@ -28,7 +28,12 @@ final readonly class Otherwise
         Evidence::Habit,
         Evidence::Language,
         Evidence::Synonym,
+        Evidence::Phrase,
+        ...self::BESIDE,
     ];
+
+    /** Those that need the rest of the list: {@see Context}. */
+    public const BESIDE = [Evidence::Thousands, Evidence::Label, Evidence::Initials, Evidence::Thesaurus];
 
     /** What values of most attributes are called after themselves; behind or before it there has to be more. */
     private const FILLERS = 'finish|colou?r|flavou?r|scent|fragrance|approx|approximately|ca|circa|about|made in|product of';
@@ -75,8 +80,13 @@ final readonly class Otherwise
         if ($usual !== $bare) {
             $found[Evidence::Habit->value] = $this->reader->of($usual);
         }
+        $named = $usual;
         foreach ($this->names->otherwise($bare) as $evidence => $name) {
-            $found[$evidence] = $this->reader->of($name);
+            $found[$evidence] = $this->reader->of($named = $name);
+        }
+        $phrase = Phrases::of($named);
+        if ($phrase !== $named) {
+            $found[Evidence::Phrase->value] = $this->reader->of($phrase);
         }
 
         return $found;

@@ -19,7 +19,7 @@ final readonly class LabelledSet
     }
 
     /** @return array<string, self> by name */
-    public static function all(string $folder = '{,/harder}'): array
+    public static function all(string $folder = '{,/harder,/unseen}'): array
     {
         $sets = [];
         foreach (glob(self::FOLDER.$folder.'/*.txt', GLOB_BRACE) ?: [] as $file) {
@@ -27,6 +27,18 @@ final readonly class LabelledSet
         }
 
         return $sets;
+    }
+
+    /** @return array<string, array{0: string, 1: string}> pairs that are never to be joined, each alone */
+    public static function never(): array
+    {
+        $pairs = [];
+        foreach (file(self::FOLDER.'/never.list', FILE_IGNORE_NEW_LINES | FILE_SKIP_EMPTY_LINES) ?: [] as $line) {
+            [$one, $other] = explode(' | ', $line);
+            $pairs[$line] = [$one, $other];
+        }
+
+        return $pairs;
     }
 
     /**

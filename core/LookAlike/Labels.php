@@ -1,0 +1,228 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\LookAlike;
+
+/**
+ * Words that only name what the values of a list are, and can be left out there (C2): "Hook size 6" is 6 where a 6 stands in the list
+ * and nothing else is counted in it; matt paper is matt.
+ */
+final class Labels
+{
+    /** Values of which a last word is left out elsewhere, for it to say nothing. */
+    private const GENERIC = 2;
+
+    /** More names than these are not one in several forms. */
+    private const MOST = 12;
+
+    /** Words behind a measure that name what is measured. */
+    private const MEASURED = '/^(?:thick|wide|long|high|deep|tall|thickness|width|length|height|depth|diameter|dia|diam|each|approx|'.
+        'capacity|vol|abv|alc|dc|ac)$/';
+
+    /** Words that change what a number says; beside them it is another number. */
+    private const CHANGING = '/^(?:from|to|up|over|under|above|below|min|max|minimum|maximum|minus|plus|not|no|non|without|with|'.
+        'included|half|double|triple|quarter|extra|super|ultra|mini|micro|maxi|pro|new|old|left|right|upper|lower|inner|outer|front|'.
+        'rear|top|bottom|and|or|per|x|by|about|less|more|than|set|pair|dozen|inside|outside|long|short|wide|narrow|tall|slim|men|'.
+        'women|boys|girls|kids|baby|mens|womens)$/';
+
+    /** Sizes by their numbers and one unit: 20 x 25 x 1 in, 20" x 25" x 1". */
+    private const SIZES = '/^\d[\d.,]*(?:(mm|cm|m|in|inch|")?x\d[\d.,]*)+(mm|cm|m|in|inch|")$/';
+
+    /** @var array<string, array<string, true>> labels of numbers by what they count */
+    private array $labels = [];
+
+    /** @var array<string, non-empty-array<string, true>> labels by what stands in the list without them */
+    private array $dressed = [];
+
+    /** @var array<string, array<string, true>> what stands in the list without a label, by label */
+    private array $left = [];
+
+    /** @var array<string, true> last words that several values of the list have, each of which stands there without it */
+    private array $generic;
+
+    /**
+     * @param  array<int, list<string>>  $words  of each value
+     * @param  array<string, string>  $known  what each meets others by, by its text
+     * @param  array<string, array<string, int>>  $lastWords  what single words do beside others, by word
+     */
+    public function __construct(
+        array $words,
+        private readonly array $known,
+        private readonly array $lastWords,
+        private readonly Lexicon $lexicon,
+    ) {
+        $this->generic = $this->genericWords($words);
+        foreach ($words as $some) {
+            foreach ($this->undressed($some) as [$bare, $label]) {
+                if (isset($known[$bare])) {
+                    $this->dressed[$bare][$label] = true;
+                    $this->left[$label][$bare] = true;
+                }
+                if (preg_match('/\d/', $bare) === 1) {
+                    $this->labels[self::counted($bare)][$label] = true;
+                }
+            }
+        }
+    }
+
+    /**
+     * @param  list<string>  $words  of one value
+     * @return list<string> texts of the list that say the same without a label, the one that leaves out least first
+     */
+    public function without(array $words): array
+    {
+        $found = [];
+        foreach ($this->undressed($words) as [$bare]) {
+            if (isset($this->known[$bare]) && $this->saysNothing($bare)) {
+                $found[] = $bare;
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  array<int, list<string>>  $all
+     * @return array<string, true>
+     */
+    private function genericWords(array $all): array
+    {
+        $times = [];
+        foreach ($all as $words) {
+            $last = (string) array_pop($words);
+            if ($words !== [] && preg_match('/^\pL{3,}$/u', $last) === 1 && preg_match('/\d/', $words[0]) !== 1) {
+                $bare = implode(' ', $words);
+                $times[$last][$this->known[$bare] ?? ''] = true;
+            }
+        }
+        $generic = array_filter(
+            $times,
+            fn (array $keys, string $word): bool => count(array_diff_key($keys, ['' => true])) >= self::GENERIC &&
+                ! isset($this->lastWords['otherwise'][$word]) &&
+                ! isset($this->known[$word]) &&
+                ! $this->lexicon->isOpposed($word),
+            ARRAY_FILTER_USE_BOTH,
+        );
+
+        return array_fill_keys(array_keys($generic), true);
+    }
+
+    /**
+     * A text without a label before or behind it, in every way there is.
+     *
+     * @param  list<string>  $words
+     * @return list<array{0: string, 1: string}> what is left and the label
+     */
+    private function undressed(array $words): array
+    {
+        $n = count($words);
+        if ($n < 2 || $n > Notation::MOST_WORDS) {
+            return [];
+        }
+        $found = self::withoutUnits($words);
+        $first = 0;
+        while ($first < $n && preg_match('/^\pL{1,}$/u', $words[$first]) === 1) {
+            $first++;
+        }
+        for ($length = 1; $length <= $first && $length < $n; $length++) {
+            [$label, $bare] = [array_slice($words, 0, $length), array_slice($words, $length)];
+            if ($this->mayGo($label, $bare, before: true)) {
+                $found[] = [implode(' ', $bare), implode(' ', $label)];
+            }
+        }
+        for ($length = 1; $length < min($n, 4); $length++) {
+            [$bare, $label] = [array_slice($words, 0, $n - $length), array_slice($words, $n - $length)];
+            if ($this->mayGo($label, $bare, before: false)) {
+                $found[] = [implode(' ', $bare), implode(' ', $label)];
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * Sizes by their numbers alone: 20 x 25 x 1 in, 20" x 25" x 1".
+     *
+     * @param  list<string>  $words
+     * @return list<array{0: string, 1: string}>
+     */
+    private static function withoutUnits(array $words): array
+    {
+        $text = implode('', $words);
+        if (preg_match(self::SIZES, $text, $part) !== 1) {
+            return [];
+        }
+
+        return [[(string) preg_replace('/[^\dx.,]/', '', $text), $part[2] === '"' || $part[2] === 'inch' ? 'in' : $part[2]]];
+    }
+
+    /**
+     * @param  list<string>  $label
+     * @param  list<string>  $bare
+     */
+    private function mayGo(array $label, array $bare, bool $before): bool
+    {
+        $isNumber = preg_match('/\d/', $bare[0]) === 1 && count($bare) < 4;
+        foreach ($label as $word) {
+            $says = match (true) {
+                isset($this->lastWords['heads'][$word]), ! $before && isset($this->generic[$word]) => false,
+                $word === 'for' => ! $before || $isNumber,
+                $before && $isNumber => preg_match(self::CHANGING, $word) === 1 ||
+                    (isset($this->known[$word]) && preg_match('/^\pL/u', $bare[0]) !== 1),
+                default => ! $isNumber || preg_match(self::MEASURED, $word) !== 1,
+            };
+            if ($says) {
+                return false;
+            }
+        }
+
+        return true;
+    }
+
+    /** Whether a label can be left out: what stands without it is called nothing else, or goes without it elsewhere as well. */
+    private function saysNothing(string $bare): bool
+    {
+        $labels = array_keys($this->dressed[$bare]);
+        if (! self::areOne($labels)) {
+            return false;
+        }
+
+        return preg_match('/^\d/', $bare) !== 1 ||
+            max(array_map(fn (int|string $label): int => count($this->left[$label]), $labels)) > 1 ||
+            self::areOne(array_keys($this->labels[self::counted($bare)]));
+    }
+
+    /**
+     * Whether labels say one thing: all words of each are in the longest, whole or shortened.
+     *
+     * @param  list<int|string>  $labels
+     */
+    private static function areOne(array $labels): bool
+    {
+        if (count($labels) > self::MOST) {
+            return false;
+        }
+        $labels = array_map(strval(...), $labels);
+        usort($labels, fn (string $a, string $b): int => strlen($b) <=> strlen($a));
+        $longest = explode(' ', $labels[0]);
+        foreach ($labels as $label) {
+            if (Notation::areInitials($label, $labels[0])) {
+                continue;
+            }
+            foreach (explode(' ', $label) as $word) {
+                if (array_filter($longest, fn (string $other): bool => str_starts_with($other, rtrim($word, '.'))) === []) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /** What a number counts: its unit, or nothing. */
+    private static function counted(string $bare): string
+    {
+        return (string) preg_replace('/[\d.,\/\s-]+/', '#', $bare);
+    }
+}

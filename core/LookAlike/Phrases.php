@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\LookAlike;
+
+/**
+ * Turns of phrase that say the same, each brought to one (C2). They change words, not only their writing as {@see Notation} does, and
+ * so are evidence of their own.
+ */
+final class Phrases
+{
+    private const COUNTED = 'pcs?|pieces?|pzs?|stk?|stuck|stuks|units?|ct|counts?|ea|each';
+
+    private const TIMES = [
+        'once' => '1',
+        'twice' => '2',
+        'thrice' => '3',
+        'one time' => '1',
+        'two times' => '2',
+        'three times' => '3',
+    ];
+
+    private const ROMAN = [
+        'ii' => '2',
+        'iii' => '3',
+        'iv' => '4',
+        'vi' => '6',
+        'vii' => '7',
+        'viii' => '8',
+        'ix' => '9',
+        'xi' => '11',
+        'xii' => '12',
+    ];
+
+    /** Number words by what stands behind them, so that single malt and double cream stay what they are. */
+    private const MANIFOLD = [
+        'single' => '1',
+        'one' => '1',
+        'double' => '2',
+        'dual' => '2',
+        'two' => '2',
+        'triple' => '3',
+        'three' => '3',
+        'four' => '4',
+        'quadruple' => '4',
+        'five' => '5',
+        'six' => '6',
+        'eight' => '8',
+        'twelve' => '12',
+    ];
+
+    private const COUNTABLE = '[a-z]{3,}ed|phase|layer|ply|wall|way|pole|axle|tier|stage|zone|speed|core|strand|string|person|burner|'.
+        'handle|lever|'.
+        'bowl|door|seater|drawer|ring|hole|gang|pin|wire|axis|blade|slot|wheel|button|pocket|panel|section|piece|tap';
+
+    private const PLAIN = [
+        // sugar-free, without sugar
+        '/^(\pL[\pL ]+?)[- ]free$/u' => 'without $1',
+        // barbless
+        '/^(\pL{3,})less$/u' => 'without $1',
+        // suitable for ovens, oven compatible
+        '/^(?:suitable|designed|made|intended|ideal|recommended) for (?=\pL)/u' => 'for ',
+        '/^(?:for use (?:with|in|on)|compatible with) (?=\pL)/u' => 'for ',
+        '/^(\pL[\pL -]+?)[- ](?:compatible|suitable|ready)$/u' => 'for $1',
+        '/^unsuitable for /' => 'not for ',
+        '/^not suitable for /' => 'not for ',
+        // underfloor heating: yes
+        '/^(\pL[\pL -]+): yes$/u' => '$1',
+        // 12 years +, 12 years and older, ab 12 years
+        '/^(\d+ ?\pL*) ?\+$/u' => 'from $1',
+        '/^(?:ab|a partir de|a partir du|desde|da|vanaf|starting (?:at|from)) (?=\d)/' => 'from ',
+        '/^(?:bis zu|bis|jusqu a|hasta|fino a|tot) (?=\d)/' => 'up to ',
+        // left-handed, lh
+        '/\b(left|right)[- ]?hand(?:ed)?\b/' => '$1',
+        '/\blh\b/' => 'left',
+        '/\brh\b/' => 'right',
+        // for 2 people, 2-man
+        '/^(?:for )?(\d+)[- ](?:persons?|people|man|men|pers\.?)\b/' => '$1 person',
+        // 1000 i.e., 1000 ui
+        '/(?<=\d) ?(?:i\.? ?u\.?|i\.? ?e\.?|u\.? ?i\.?)$/' => ' iu',
+        // 100% cotton
+        '/^100 ?% (?=\pL)/u' => '',
+        // quick-drying, fast dry
+        '/^(?:fast|quick)[- ]dry(?:ing)?\b/' => 'quick dry',
+        // +5 °c
+        '/(?:^|(?<=[\pL:])) ?\+(?=\d+(?:[.,]\d+)? ?°)/u' => ' ',
+        // 30 ct, 30 count, 30 st
+        '/^(\d+) ?(?:'.self::COUNTED.')\.?$/' => '$1 pieces',
+        // 3 times a day
+        '/^(\d+) ?(?:x|times) (?:daily|(?:a|per|each) day)$/' => '$1 x daily',
+        '/^(\d+) ?(?:x|times) (?:weekly|(?:a|per|each) week)$/' => '$1 x weekly',
+        // 12.5 % abv
+        '/(?<=%) ?(?:vol(?:ume)?\.?|abv|alc(?:ohol)?\.?)(?: vol\.?)?$/' => ' vol',
+        // sds+
+        '/(?<=\pL{2})\+$/u' => ' plus',
+        // 1/2" bsp (ISO 228-1)
+        '/^(\d\/\d+|\d)"? ?bspp?$/' => 'g $1',
+        // extra strong
+        '/^x-(?=\pL{4})/u' => 'extra ',
+        // 30 pages/min
+        '/(?<=\pL)\/min$/u' => ' per minute',
+        '/^(\d+) ?ppm$/' => '$1 pages per minute',
+        // 600 x 600 dpi
+        '/^(\d+) ?x ?\1 (?=dpi$)/' => '$1 ',
+        // 12 v=, 16 v~
+        '/(?<=\d)( ?)v ?[=⎓]$/u' => '$1v dc',
+        '/(?<=\d)( ?)v ?~$/' => '$1v ac',
+    ];
+
+    /** @param  string  $letters  strict key */
+    public static function of(string $letters): string
+    {
+        $text = (string) preg_replace(array_keys(self::PLAIN), array_values(self::PLAIN), $letters);
+        $text = (string) preg_replace_callback(
+            '/^('.implode('|', array_keys(self::TIMES)).') (?=daily|weekly|a |per )/',
+            fn (array $part): string => self::TIMES[$part[1]].' x ',
+            $text,
+        );
+        $text = (string) preg_replace(
+            ['/^(\d+) x (?:a|per) (day|week)$/', '/^1 x daily$/', '/^1 x weekly$/'],
+            ['$1 x $2', 'daily', 'weekly'],
+            $text,
+        );
+        $text = (string) preg_replace(['/^(\d+) x day$/', '/^(\d+) x week$/'], ['$1 x daily', '$1 x weekly'], $text);
+        $text = (string) preg_replace_callback(
+            '/(?<=\pL )('.implode('|', array_keys(self::ROMAN)).')\b/u',
+            fn (array $part): string => self::ROMAN[$part[1]],
+            $text,
+        );
+
+        return (string) preg_replace_callback(
+            '/^('.implode('|', array_keys(self::MANIFOLD)).'|\d{1,2})[- ](?=(?:'.self::COUNTABLE.')s?\b)/',
+            fn (array $part): string => (self::MANIFOLD[$part[1]] ?? $part[1]).' ',
+            $text,
+        );
+    }
+}

@@ -1,0 +1,135 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\LookAlike;
+
+use Lokum\Quantity\Unit;
+
+/**
+ * What values are short for, as the list itself tells (C2): FMC is the one value whose words begin so, 2P the one that counts two of a
+ * word with P, mono ash the one with a long word that begins so, 12k BTU is 12000 BTU where that stands there and 12 BTU does not.
+ */
+final class Shorthand
+{
+    /** The shortest whole word that is written as its beginning. */
+    private const LONG = '/^\pL{6}/u';
+
+    private const INITIALS = '/^\pL{2,6}$/u';
+
+    /** 20 y, 2P */
+    private const COUNTED = '/^(\d+) ?(\pL{1,3})\.?$/u';
+
+    /** 12.000 btu, 12 000 btu */
+    private const THOUSANDS = '/^(\d{1,3})[.  ](\d{3})(?=\D|$)(.*)$/u';
+
+    /** 12k btu */
+    private const KILO = '/^(\d{1,3})k( \pL.*)$/u';
+
+    /** @var array<string, string|false> the one value whose words begin with these letters; false where several do */
+    private array $initials = [];
+
+    /** @var array<int|string, array<string, string>> what stands behind each number, with its whole text */
+    private array $counted = [];
+
+    /** @var array<string, array<string, true>> long words of the list by their first letters */
+    private array $beginning = [];
+
+    /**
+     * @param  array<int, list<string>>  $words  of each value
+     * @param  array<int, string>  $keys  what each meets others by
+     * @param  array<string, string>  $known  the same by text
+     * @param  array<string, int>  $clipped  words that are written as their beginning
+     */
+    public function __construct(array $words, array $keys, private readonly array $known, private readonly array $clipped)
+    {
+        foreach ($words as $i => $some) {
+            $this->addInitials($some, $keys[$i]);
+            foreach ($some as $word) {
+                if (preg_match(self::LONG, $word) === 1) {
+                    $this->beginning[substr($word, 0, 3)][$word] = true;
+                }
+            }
+            if (count($some) > 1 && ctype_digit($some[0])) {
+                $this->counted[$some[0]][$some[1]] = implode(' ', $some);
+            }
+        }
+    }
+
+    /**
+     * @param  string  $text  strict key
+     * @param  list<string>  $words  of it
+     * @return list<string> keys of what it could be short for
+     */
+    public function of(string $text, array $words): array
+    {
+        return array_values(array_unique([...$this->byInitials($text), ...$this->byCount($text), ...$this->byBeginning($words)]));
+    }
+
+    /** The key of the number whose thousands are set apart by a point in this text, or shortened to a k. */
+    public function thousands(string $text): ?string
+    {
+        $found = preg_match(self::THOUSANDS, $text, $part) === 1 ? [$part[1], $part[2], $part[3]] : null;
+        $found ??= preg_match(self::KILO, $text, $part) === 1 ? [$part[1], '000', $part[2]] : null;
+        if ($found === null || isset($this->known[$found[0].$found[2]])) {
+            return null;
+        }
+
+        return $this->known[$found[0].$found[1].$found[2]] ?? $this->known[$found[0].','.$found[1].$found[2]] ?? null;
+    }
+
+    /** @return list<string> */
+    private function byInitials(string $text): array
+    {
+        $key = preg_match(self::INITIALS, $text) === 1 && Notation::size($text) === null ? $this->initials[$text] ?? false : false;
+
+        return $key === false ? [] : [$key];
+    }
+
+    /** @return list<string> the key of the one value that counts as many of a word with this beginning */
+    private function byCount(string $text): array
+    {
+        if (preg_match(self::COUNTED, $text, $part) !== 1 || Unit::find($part[2]) !== null) {
+            return [];
+        }
+        $longer = array_filter(
+            $this->counted[$part[1]] ?? [],
+            fn (string $word): bool => str_starts_with($word, $part[2]) && strlen($word) > strlen($part[2]) + 1,
+            ARRAY_FILTER_USE_KEY,
+        );
+        $keys = array_values(array_unique(array_map(fn (string $whole): string => $this->known[$whole], $longer)));
+
+        return count($keys) === 1 ? $keys : [];
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return list<string>
+     */
+    private function byBeginning(array $words): array
+    {
+        $found = [];
+        foreach ($words as $place => $word) {
+            $short = rtrim($word, 's.');
+            foreach (isset($this->clipped[$short]) ? array_keys($this->beginning[substr($short, 0, 3)] ?? []) : [] as $long) {
+                $whole = implode(' ', array_replace($words, [$place => $long]));
+                if (str_starts_with($long, $short) && strlen($long) > strlen($short) + 2 && isset($this->known[$whole])) {
+                    $found[] = $this->known[$whole];
+                }
+            }
+        }
+
+        return $found;
+    }
+
+    /** @param  list<string>  $words */
+    private function addInitials(array $words, string $key): void
+    {
+        $words = array_values(array_diff($words, ['of', 'the', 'and', 'for']));
+        if (count($words) < 2 || count($words) > Notation::MOST_WORDS) {
+            return;
+        }
+        $letters = implode('', array_map(fn (string $word): string => mb_substr($word, 0, 1), $words));
+        $this->initials[$letters] = ($this->initials[$letters] ?? $key) === $key ? $key : false;
+    }
+}
