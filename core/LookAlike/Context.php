@@ -63,7 +63,7 @@ final class Context
         $keys = [
             Evidence::Phrase->value => $this->keysOf($this->inAnotherForm($words)),
             Evidence::Thousands->value => array_filter([$this->shorthand->thousands($this->texts[$i])], is_string(...)),
-            Evidence::Label->value => $this->keysOf($this->labels->without($words)),
+            Evidence::Label->value => $this->keysOf($this->labels->without($i)),
             Evidence::Initials->value => $this->shorthand->of($this->texts[$i], $words),
             Evidence::Thesaurus->value => $this->keysOf(
                 count($words) > Notation::MOST_WORDS ? [] : $this->thesaurus->otherwise($words),

@@ -38,6 +38,9 @@ final class Labels
     /** @var array<string, array<string, true>> what stands in the list without a label, by label */
     private array $left = [];
 
+    /** @var array<int, list<string>> what stands in the list and a value is called with a label, by value */
+    private array $bare = [];
+
     /** @var array<string, true> last words that several values of the list have, each of which stands there without it */
     private array $generic;
 
@@ -53,9 +56,10 @@ final class Labels
         private readonly Lexicon $lexicon,
     ) {
         $this->generic = $this->genericWords($words);
-        foreach ($words as $some) {
+        foreach ($words as $i => $some) {
             foreach ($this->undressed($some) as [$bare, $label]) {
                 if (isset($known[$bare])) {
+                    $this->bare[$i][] = $bare;
                     $this->dressed[$bare][$label] = true;
                     $this->left[$label][$bare] = true;
                 }
@@ -66,20 +70,10 @@ final class Labels
         }
     }
 
-    /**
-     * @param  list<string>  $words  of one value
-     * @return list<string> texts of the list that say the same without a label, the one that leaves out least first
-     */
-    public function without(array $words): array
+    /** @return list<string> texts of the list that say the same as a value without a label, the one that leaves out least first */
+    public function without(int $i): array
     {
-        $found = [];
-        foreach ($this->undressed($words) as [$bare]) {
-            if (isset($this->known[$bare]) && $this->saysNothing($bare)) {
-                $found[] = $bare;
-            }
-        }
-
-        return $found;
+        return array_values(array_filter($this->bare[$i] ?? [], $this->saysNothing(...)));
     }
 
     /**

@@ -54,6 +54,10 @@ final class Phrases
         'handle|lever|'.
         'bowl|door|seater|drawer|ring|hole|gang|pin|wire|axis|blade|slot|wheel|button|pocket|panel|section|piece|tap';
 
+    /** What any of the phrases has: most texts are none. */
+    private const ANY = '/[\d+:]|(?:free|less|compatible|suitable|ready)$|\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|fast|quick|once|twice|thrice|times?|'.
+        'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
+
     private const PLAIN = [
         // sugar-free, without sugar
         '/^(\pL[\pL ]+?)[- ]free$/u' => 'without $1',
@@ -111,6 +115,9 @@ final class Phrases
     /** @param  string  $letters  strict key */
     public static function of(string $letters): string
     {
+        if (preg_match(self::ANY, $letters) !== 1) {
+            return $letters;
+        }
         $text = (string) preg_replace(array_keys(self::PLAIN), array_values(self::PLAIN), $letters);
         $text = (string) preg_replace_callback(
             '/^('.implode('|', array_keys(self::TIMES)).') (?=daily|weekly|a |per )/',
