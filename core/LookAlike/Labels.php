@@ -182,7 +182,7 @@ final class Labels
             return false;
         }
 
-        return preg_match('/^\d/', $bare) !== 1 ||
+        return preg_match('/^\d[^x]*$/', $bare) !== 1 ||
             max(array_map(fn (int|string $label): int => count($this->left[$label]), $labels)) > 1 ||
             self::areOne(array_keys($this->labels[self::counted($bare)]));
     }

@@ -55,8 +55,9 @@ final class Phrases
         'bowl|door|seater|drawer|ring|hole|gang|pin|wire|axis|blade|slot|wheel|button|pocket|panel|section|piece|tap';
 
     /** What any of the phrases has: most texts are none. */
-    private const ANY = '/[\d+:]|(?:free|less|compatible|suitable|ready)$|\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|fast|quick|once|twice|thrice|times?|'.
-        'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
+    private const ANY = '/[\d+:]|(?:free|less|compatible|suitable|ready|yes|no)$|\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|fast|quick|'.
+        'once|twice|thrice|times?|single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
+        'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
 
     private const PLAIN = [
         // sugar-free, without sugar
@@ -70,7 +71,8 @@ final class Phrases
         '/^unsuitable for /' => 'not for ',
         '/^not suitable for /' => 'not for ',
         // underfloor heating: yes
-        '/^(\pL[\pL -]+): yes$/u' => '$1',
+        '/^(\pL[\pL -]+):? yes$/u' => 'with $1',
+        '/^(\pL[\pL -]+):? no$/u' => 'without $1',
         // 12 years +, 12 years and older, ab 12 years
         '/^(\d+ ?\pL*) ?\+$/u' => 'from $1',
         '/^(?:ab|a partir de|a partir du|desde|da|vanaf|starting (?:at|from)) (?=\d)/' => 'from ',
@@ -94,6 +96,12 @@ final class Phrases
         // 3 times a day
         '/^(\d+) ?(?:x|times) (?:daily|(?:a|per|each) day)$/' => '$1 x daily',
         '/^(\d+) ?(?:x|times) (?:weekly|(?:a|per|each) week)$/' => '$1 x weekly',
+        // 120 kg max.
+        '/^(\d[\d.,]* ?\pL*),? max(?:imum)?\.?$/u' => 'up to $1',
+        // genuine leather
+        '/^(?:genuine|real) (?=\pL)/u' => '',
+        // DIN EN 1335: national editions of one European standard (CEN)
+        '/^(?:din|bs|nf|une|uni|nen|onorm) (?=en \d)/' => '',
         // 12.5 % abv
         '/(?<=%) ?(?:vol(?:ume)?\.?|abv|alc(?:ohol)?\.?)(?: vol\.?)?$/' => ' vol',
         // sds+

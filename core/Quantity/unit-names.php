@@ -11,7 +11,7 @@ return [
     'grams per square metre' => 'g/m²', 'grams per square meter' => 'g/m²',
     'cc' => 'cm³', 'ccm' => 'cm³', 'cbm' => 'm³', 'cu in' => 'in³', 'cu ft' => 'ft³',
     'sqm' => 'm²', 'qm' => 'm²', 'sq m' => 'm²', 'sq cm' => 'cm²', 'sqft' => 'ft²', 'sq ft' => 'ft²', 'sq in' => 'in²',
-    'kgs' => 'kg', 'mgs' => 'mg', 'grs' => 'g', 'mcg' => 'µg', 'mls' => 'ml', 'lts' => 'l', 'mms' => 'mm', 'cms' => 'cm', 'mts' => 'm', 'gals' => 'gal', 'gpm' => 'gal/min', 'lpm' => 'l/min',
+    'kgs' => 'kg', 'mgs' => 'mg', 'grs' => 'g', 'mcg' => 'µg', 'mls' => 'ml', 'lts' => 'l', 'mms' => 'mm', 'cms' => 'cm', 'mts' => 'm', 'gals' => 'gal', 'gpm' => 'gal/min', 'lpm' => 'l/min', 'lph' => 'l/h',
     'mph' => 'mi/h', 'kph' => 'km/h', 'kmh' => 'km/h', 'lbf/in²' => 'psi',
 
     'MMT' => 'mm', 'CMT' => 'cm', 'DMT' => 'dm', 'MTR' => 'm', 'KMT' => 'km', 'INH' => 'in', 'FOT' => 'ft', 'YRD' => 'yd', 'SMI' => 'mi',
