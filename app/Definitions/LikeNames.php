@@ -4,12 +4,13 @@ declare(strict_types=1);
 
 namespace App\Definitions;
 
+use App\History\Remembered;
 use App\Models\Definition;
 use App\Models\State;
 use Illuminate\Support\Collection;
-use Lokum\Text\WordForms;
+use Lokum\LookAlike\AttributeNames;
 
-/** Definitions whose names differ only in letters, spaces, UK or US spelling or plural: each would be a filter of its own. */
+/** Definitions whose names mean one thing, by their letters, words, unit or language: each would be a filter of its own. */
 final class LikeNames
 {
     /**
@@ -18,15 +19,22 @@ final class LikeNames
      */
     public static function among(Collection $definitions): array
     {
-        $groups = $definitions
-            ->filter(fn (Definition $definition): bool => $definition->state !== State::Aside)
-            ->groupBy(fn (Definition $definition): string => WordForms::key($definition->label))
-            ->filter(fn (Collection $group, string $key): bool => $key !== '' && $group->count() > 1);
-
+        $all = array_values(
+            $definitions->filter(fn (Definition $definition): bool => $definition->state !== State::Aside)->all(),
+        );
         $isUsed = fn (Definition $definition): array => [$definition->state === State::Accepted ? 0 : 1, $definition->id];
 
-        return array_values(
-            $groups->map(fn (Collection $group): array => array_values($group->sortBy($isUsed)->all()))->all(),
+        $labels = array_map(fn (Definition $definition): string => $definition->label, $all);
+        $alike = Remembered::ofInput('like names', $labels, fn (): array => AttributeNames::alike($labels));
+
+        return array_map(
+            fn (array $places): array => array_values(
+                collect($places)
+                    ->map(fn (int $place): Definition => $all[$place])
+                    ->sortBy($isUsed)
+                    ->all(),
+            ),
+            $alike,
         );
     }
 }

@@ -7,6 +7,7 @@ namespace App\Feeds;
 use App\Models\Definition;
 use App\Models\Spelling;
 use Lokum\Feed\ColumnGuess;
+use Lokum\LookAlike\AttributeNames;
 use Lokum\Text\StrictKey;
 use Lokum\Text\WordForms;
 use Lokum\Vocabulary\FlagWord;
@@ -14,7 +15,8 @@ use Lokum\Vocabulary\Kind;
 
 /**
  * Which definition a heading that nobody has seen before most likely leads to: a supplier has renamed a column, and its cells still
- * hold the values of one that is known. It is proposed to a person, and never decided without one.
+ * hold the values of one that is known, or it is another name for one (Farbe, Weight in g). It is proposed to
+ * a person, and never decided without one.
  */
 final readonly class LikelyDefinition
 {
@@ -40,14 +42,13 @@ final readonly class LikelyDefinition
     public static function among(array $targets, array $seen): array
     {
         $taken = array_filter(array_map(fn (TargetColumn $target): ?int => $target->definition?->id, $targets));
-        $free = Definition::query()->live()->where('kind', Kind::Choice)->whereNotIn('id', $taken)->get();
+        $free = Definition::query()->live()->whereNotIn('id', $taken)->orderBy('id')->get();
         $likely = [];
         foreach ($targets as $target) {
             $column = $target->definition === null && ! $target->own ? $target->column() : null;
-            $found =
-                $column === null || $column->kind !== Kind::Choice
-                    ? null
-                    : self::of($target->heading, $seen[$target->index], $free->all());
+            $fitting = $free->filter(fn (Definition $definition): bool => $definition->kind === $column?->kind)->all();
+            $found = $column?->kind === Kind::Choice ? self::of($target->heading, $seen[$target->index], $fitting) : null;
+            $found ??= $fitting === [] ? null : self::byName($target->heading, $fitting);
             if ($found !== null) {
                 $likely[$target->index] = $found;
                 $free = $free->where('id', '!=', $found->definition->id);
@@ -55,6 +56,23 @@ final readonly class LikelyDefinition
         }
 
         return $likely;
+    }
+
+    /** @param  array<Definition>  $definitions */
+    private static function byName(string $heading, array $definitions): ?self
+    {
+        $all = array_values($definitions);
+        $names = [$heading, ...array_map(fn (Definition $definition): string => $definition->label, $all)];
+        foreach (AttributeNames::alike($names) as $places) {
+            $others = array_values(array_diff($places, [0]));
+            if (count($others) === 1 && count($places) === 2) {
+                $definition = $all[$others[0] - 1];
+
+                return new self($definition, "“{$heading}” is another name for {$definition->label}");
+            }
+        }
+
+        return null;
     }
 
     /** @param  array<Definition>  $definitions */

@@ -41,7 +41,7 @@ final readonly class Remembered
         $known = $this->known($name);
         if ($known === null) {
             $known = $work();
-            Cache::put($this->key($name), [$revision, $known], self::KEPT);
+            Cache::put(self::key($name), [$revision, $known], self::KEPT);
         }
 
         return $known;
@@ -61,10 +61,10 @@ final readonly class Remembered
             return $work();
         }
         $revision = $this->ledger->dataRevision();
-        $kept = Cache::get($this->key($name));
+        $kept = Cache::get(self::key($name));
         if (! is_array($kept) || $kept[0] !== $revision) {
             $kept = [$revision, $work()];
-            Cache::put($this->key($name), $kept, self::KEPT);
+            Cache::put(self::key($name), $kept, self::KEPT);
         }
 
         return $kept[1];
@@ -80,21 +80,40 @@ final readonly class Remembered
      */
     public function lately(string $name, Closure $work): mixed
     {
-        $kept = (int) Item::table()->max('id') > self::LARGE ? Cache::get($this->key($name)) : null;
+        $kept = (int) Item::table()->max('id') > self::LARGE ? Cache::get(self::key($name)) : null;
 
         return is_array($kept) ? $kept[1] : $this->ofData($name, $work);
+    }
+
+    /**
+     * The same for what depends on this input alone.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $work
+     * @return T
+     */
+    public static function ofInput(string $name, mixed $input, Closure $work): mixed
+    {
+        $kept = Cache::get(self::key($name));
+        if (! is_array($kept) || $kept[0] !== $input) {
+            $kept = [$input, $work()];
+            Cache::put(self::key($name), $kept, self::KEPT);
+        }
+
+        return $kept[1];
     }
 
     /** What is kept for the state that the catalog is in now; null where it would have to be worked out. */
     public function known(string $name): mixed
     {
-        $kept = Cache::get($this->key($name));
+        $kept = Cache::get(self::key($name));
 
         return is_array($kept) && $kept[0] === $this->ledger->revision() ? $kept[1] : null;
     }
 
     /** One row a name, which a newer state overwrites. */
-    private function key(string $name): string
+    private static function key(string $name): string
     {
         return self::SHAPE.":{$name}";
     }

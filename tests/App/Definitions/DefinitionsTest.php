@@ -123,12 +123,13 @@ function everything(): array
 
 test('definitions with names alike are pointed out', function (): void {
     app(CreateDefinition::class)(DefinitionForm::from(['label' => 'Finishes', 'kind' => 'choice']));
-    app(CreateDefinition::class)(DefinitionForm::from(['label' => 'Vol ume', 'kind' => 'number']));
+    app(CreateDefinition::class)(DefinitionForm::from(['label' => 'Vol ume (ml)', 'kind' => 'number']));
+    app(CreateDefinition::class)(DefinitionForm::from(['label' => 'Oberfläche', 'kind' => 'choice']));
     $groups = array_map(
         fn (array $group): array => array_map(fn (Definition $one): string => $one->label, $group),
         LikeNames::among(Definition::query()->get()->toBase()),
     );
-    expect($groups)->toBe([['Color', 'Colour'], ['Finish', 'Finishes'], ['Volume', 'Vol ume']]);
+    expect($groups)->toBe([['Color', 'Colour'], ['Finish', 'Finishes', 'Oberfläche'], ['Volume', 'Vol ume (ml)']]);
 });
 
 test(

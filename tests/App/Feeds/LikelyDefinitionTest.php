@@ -40,6 +40,11 @@ test('a renamed column leads to the definition whose values it holds', function 
         "sku,Colour name\nA,red\nB,Blue\nC,Sage\nD,Navy\nE,Teal\nF,Rust\nG,Plum\n",
         ['Colour name' => ['color', '2 of 7 values are those of Color']],
     ],
+    'another name for it' => [
+        "sku,Farbe,Weight (g)\nA,Ocker,5\nB,Mauve,6\n",
+        ['Farbe' => ['color', '“Farbe” is another name for Color']],
+    ],
+    'another name for one of another kind' => ["sku,Farbe\nA,5 mm\nB,6 mm\nC,7 mm\n", []],
     'few are known' => ["sku,Mood\nA,red\nB,Blue\nC,Sage\nD,Navy\nE,Teal\nF,Rust\nG,Plum\n", []],
     'one value is no evidence' => ["sku,Mood\nA,red\nB,calm\n", []],
     'another column leads there already' => ["sku,Color,Accent\nA,Red,Blue\nB,Blue,Red\n", []],
