@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Access\AccountController;
+use App\Access\FirstAccountController;
 use App\Access\PeopleController;
 use App\Access\SignInController;
 use App\Api\ApiController;
@@ -33,6 +34,10 @@ use Illuminate\Support\Facades\Route;
 Route::middleware('guest')->group(function (): void {
     Route::get('/sign-in', [SignInController::class, 'show'])->name('sign-in');
     Route::post('/sign-in', [SignInController::class, 'store'])->middleware('throttle:sign-in');
+    Route::middleware('throttle:sign-in')->group(function (): void {
+        Route::get('/begin/{secret}', [FirstAccountController::class, 'show'])->name('begin');
+        Route::post('/begin/{secret}', [FirstAccountController::class, 'store']);
+    });
 });
 
 // Outside the session: a guest's visit leaves no row, and what caches keep carries no cookie.

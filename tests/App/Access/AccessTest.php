@@ -24,6 +24,8 @@ use Illuminate\Support\Facades\Route;
 const OPEN_ROUTES = [
     'GET sign-in',
     'POST sign-in',
+    'GET begin/{secret}',
+    'POST begin/{secret}',
     'GET shop',
     'GET shop/search',
     'GET shop/c/{slug}',
@@ -118,7 +120,7 @@ test('a viewer changes nothing, an editor gives nobody access', function (): voi
     $changing = array_filter(
         allRoutes(),
         fn (array $route): bool => $route[0] !== 'GET' &&
-            ! in_array($route[1], ['sign-in', 'sign-out', 'account', 'stand-in/notices'], true),
+            ! in_array($route[1], ['sign-in', 'sign-out', 'account', 'stand-in/notices', 'begin/{secret}'], true),
     );
     foreach ($changing as [$method, $uri]) {
         expect($this->actingAs($this->person(Role::Viewer))->call($method, address_of($uri))->status())->toBe(
