@@ -9,11 +9,13 @@ use App\Data\PatientConnection;
 use App\Data\ReadOnlyCatalog;
 use App\Door\RelativeUrls;
 use App\Feeds\FinishReading;
+use App\Feeds\ForgetFiles;
 use App\History\Ledger;
 use App\Models\Role;
 use App\Models\User;
 use App\Publishing\EditionPublished;
 use App\Publishing\StatusBar;
+use App\Settings\Shop;
 use App\Storefront\ShopFrame;
 use App\Support\LookedUp;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -21,6 +23,7 @@ use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
+use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Queue\Events\WorkerStarting;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
@@ -28,6 +31,7 @@ use Illuminate\Support\Facades\Log;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
+use Illuminate\View\View as ViewOfShop;
 use Lokum\Vocabulary\TermSorter;
 
 final class AppServiceProvider extends ServiceProvider
@@ -53,7 +57,7 @@ final class AppServiceProvider extends ServiceProvider
         );
         $this->app->singleton(Ledger::class);
         $this->app->singleton(LookedUp::class);
-        $this->app->singleton(TermSorter::class, fn (): TermSorter => new TermSorter((string) config('lokum.locale')));
+        $this->app->bind(TermSorter::class, fn (): TermSorter => new TermSorter((string) config('lokum.locale')));
     }
 
     public function boot(): void
@@ -66,11 +70,15 @@ final class AppServiceProvider extends ServiceProvider
             );
         }
 
-        // What a kill has cut off behind a reading is brought to an end when work goes on.
+        // What a kill has cut off behind a reading is brought to an end when work goes on; a worker starts anew every hour.
         Event::listen(WorkerStarting::class, fn () => app(FinishReading::class)->whatWasCutOff());
+        Event::listen(WorkerStarting::class, fn () => app(ForgetFiles::class)());
+        Event::listen(JobProcessing::class, fn () => Shop::apply());
+        View::addNamespace('demo', base_path('demo/views'));
 
         View::composer('publishing.status-bar', StatusBar::class);
         View::composer('shop.frame', ShopFrame::class);
+        View::composer('shop.*', fn (ViewOfShop $view) => $view->with('shop', Shop::current()));
 
         // Programs outside are told of every edition; whoever publishes need not know of them.
         Event::listen(EditionPublished::class, fn (EditionPublished $said) => SendNotice::toAll($said->edition));

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use App\Door\Answers;
+use App\Door\AsSettled;
 use App\Door\NotStored;
 use App\Door\ReadSessionOnly;
 use App\Door\SecurityHeaders;
@@ -19,6 +20,7 @@ return Application::configure(basePath: dirname(__DIR__))
         // Outermost, so that what is refused on the way in wears them as well.
         $middleware->prepend(SecurityHeaders::class);
         $middleware->append(SoundInput::class);
+        $middleware->append(AsSettled::class);
         $middleware->web(append: [ReadSessionOnly::class, NotStored::class]);
         // Set in the environment, since it has to be known before anything is read: docs/running.md.
         $middleware->trustProxies(at: array_filter(array_map(trim(...), explode(',', (string) getenv('LOKUM_PROXIES')))));

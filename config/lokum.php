@@ -18,9 +18,10 @@ return [
     // Shows the demo's sign-in on the page. Only `bin/lokum demo` sets it.
     'demo' => filter_var(getenv('LOKUM_DEMO'), FILTER_VALIDATE_BOOLEAN),
 
-    // The shop's language, as BCP 47, and the currency of prices that come without one, as ISO 4217.
+    // Until the settings say otherwise: the shop's language, as BCP 47, and the currency of prices that come without one, as ISO 4217.
     'locale' => getenv('LOKUM_LOCALE') ?: 'en',
     'currency' => getenv('LOKUM_CURRENCY') ?: 'EUR',
+    'timezone' => 'UTC',
 
     // Narrowed pages of the shop that one address may ask for in a minute.
     'shop_limit' => (int) (getenv('LOKUM_SHOP_LIMIT') ?: 600),

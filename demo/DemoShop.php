@@ -20,6 +20,8 @@ use App\Models\Reading;
 use App\Models\Spelling;
 use App\Models\State;
 use App\Publishing\Publish;
+use App\Settings\SaveShop;
+use App\Settings\Taxes;
 use App\Values\FindValue;
 use App\Vocabulary\MergeValues;
 use Closure;
@@ -101,6 +103,7 @@ final readonly class DemoShop
         private MergeValues $merge,
         private EditLineup $edit,
         private SayExpected $expect,
+        private SaveShop $settle,
         private BrandPages $brands,
         private Publish $publish,
     ) {
@@ -115,6 +118,15 @@ final readonly class DemoShop
     public function build(Closure $say): void
     {
         DemoAccount::createAll();
+        ($this->settle)(
+            [
+                'name' => 'Quillmoor',
+                'line' => 'Art Supply',
+                'taxes' => Taxes::Included->value,
+                'pictures' => 'demo',
+            ],
+            0,
+        );
         foreach (self::MAPS as $file => $map) {
             $figures = $this->read($file, ColumnMap::fromJson($map));
             $say("read {$file}: ".number_format($figures->rows).' rows');

@@ -19,8 +19,10 @@ use App\Lineups\LineupsController;
 use App\Products\GridController;
 use App\Products\ProductsController;
 use App\Publishing\PublishingController;
+use App\Settings\SettingsController;
 use App\Storefront\DirectoryController;
 use App\Storefront\ShopController;
+use App\Today\PathController;
 use App\Today\TodayController;
 use App\Vocabulary\NewcomersController;
 use App\Vocabulary\ReviewController;
@@ -64,6 +66,8 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
         ->name('account.update');
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
+    Route::get('/today/expected', [PathController::class, 'expected'])->name('path.expected');
+    Route::get('/today/line-ups', [PathController::class, 'lineups'])->name('path.line-ups');
     Route::get('/today/found', [TodayController::class, 'found'])->name('today.found');
     Route::get('/products', [ProductsController::class, 'index'])->name('products');
     Route::get('/products/suggest', [GridController::class, 'suggest'])->name('products.suggest');
@@ -89,6 +93,9 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
 });
 
 Route::middleware(['auth', 'can:edit'])->group(function (): void {
+    Route::post('/today/accept', [PathController::class, 'accept'])->name('path.accept');
+    Route::post('/today/expect', [PathController::class, 'expect'])->name('path.expect');
+    Route::post('/today/compose', [PathController::class, 'compose'])->name('path.compose');
     Route::post('/products/give', [ProductsController::class, 'give'])->name('products.give');
     Route::post('/products/views', [GridController::class, 'saveView'])->name('products.views');
     Route::delete('/products/views/{view}', [GridController::class, 'removeView'])->name('products.views.remove');
@@ -178,6 +185,8 @@ Route::middleware(['auth', 'can:manage'])->group(function (): void {
     Route::post('/outside/receivers', [ConnectionsController::class, 'receiver'])->name('outside.receiver');
     Route::post('/outside/receivers/{receiver}', [ConnectionsController::class, 'again'])->name('outside.receiver.again');
     Route::delete('/outside/receivers/{receiver}', [ConnectionsController::class, 'removeReceiver'])->name('outside.receiver.remove');
+    Route::get('/settings', [SettingsController::class, 'show'])->name('settings');
+    Route::put('/settings', [SettingsController::class, 'update']);
     Route::get('/people', [PeopleController::class, 'index'])->name('people');
     Route::post('/people', [PeopleController::class, 'store'])->name('people.store');
     Route::put('/people/{user}', [PeopleController::class, 'update'])->name('people.update');

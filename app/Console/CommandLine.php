@@ -6,6 +6,7 @@ namespace App\Console;
 
 use App\Data\Setup;
 use App\Data\StorageProblem;
+use App\Settings\Shop;
 use App\Support\Refused;
 use Illuminate\Console\Application;
 use Illuminate\Contracts\Console\Kernel;
@@ -58,6 +59,7 @@ final class CommandLine
             // A catalog that is to be restored may be damaged or missing.
             if ($input->getFirstArgument() !== 'restore') {
                 Setup::ensure(fn (string $what) => $output->getErrorOutput()->writeln($what, OutputInterface::OUTPUT_RAW));
+                Shop::apply();
             }
             $console = new Application($app, $app->make(Dispatcher::class), 'structures attribute data for filtering');
             $console->setName('Lokum');

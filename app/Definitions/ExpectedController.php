@@ -18,10 +18,7 @@ use Illuminate\View\View;
 /** What each category's products should carry, and how far they do. */
 final class ExpectedController
 {
-    /** A definition that this share of a category's products carries is proposed to be expected there. */
-    private const PROPOSED = 0.6;
-
-    public function show(Request $request, Coverage $coverage): View
+    public function show(Request $request, Coverage $coverage, ProposeExpected $propose): View
     {
         $tree = CategoryTree::load();
         $expected = new Expected($tree);
@@ -49,8 +46,8 @@ final class ExpectedController
             'expected' => $expected,
             'figures' => $open === false ? [] : $coverage->ofExpected($expected, $chosen),
             'inherited' => $open === false ? [] : $expected->in($chosen),
-            'shares' => $open === false ? [] : $this->shares($coverage, $tree, $chosen),
-            'proposed' => self::PROPOSED,
+            'shares' => $open === false ? [] : $propose->shares($chosen, $tree),
+            'candidates' => $open === false ? collect() : $definitions->only($propose->in($chosen)),
         ]);
     }
 
@@ -77,15 +74,5 @@ final class ExpectedController
             ->route('expected', ['category' => $slug])
             ->with('done', $change->summary ?? 'Nothing was different.')
             ->with('undo', $change?->id);
-    }
-
-    /** @return array<int, float> share of the category's products, with those below, that carry a definition */
-    private function shares(Coverage $coverage, CategoryTree $tree, ?int $category): array
-    {
-        $below = $category === null ? null : array_flip($tree->withDescendants($category));
-        $in = fn (array $byCategory): int => array_sum($below === null ? $byCategory : array_intersect_key($byCategory, $below));
-        $total = $in($coverage->totals());
-
-        return array_map(fn (array $carried): float => $total === 0 ? 0.0 : $in($carried) / $total, $coverage->byCategory());
     }
 }

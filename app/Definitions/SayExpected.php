@@ -28,22 +28,7 @@ final readonly class SayExpected
         }
 
         return $this->ledger->record(Room::Definitions, function (Journal $journal) use ($category, $definitions, $expected): string {
-            foreach ($definitions as $definition) {
-                $row = Expectation::table()
-                    ->where('category_id', $category?->id)
-                    ->where('definition_id', $definition)
-                    ->first();
-                match (true) {
-                    $row === null && $expected !== null => $journal->insert(Expectation::class, [
-                        'category_id' => $category?->id,
-                        'definition_id' => $definition,
-                        'expected' => (int) $expected,
-                    ]),
-                    $row !== null && $expected === null => $journal->delete(Expectation::class, $row->id),
-                    $row !== null => $journal->update(Expectation::class, $row->id, ['expected' => (int) $expected]),
-                    default => null,
-                };
-            }
+            $this->write($journal, $category?->id, $definitions, $expected);
             $labels = Definition::query()->whereKey($definitions)->orderBy('label')->pluck('label')->join(', ', ' and ');
             $where = $category === null ? 'everywhere' : "in {$category->name}";
 
@@ -53,5 +38,40 @@ final readonly class SayExpected
                 null => "{$labels} {$where} as above",
             };
         });
+    }
+
+    /**
+     * Expects what was proposed, in one step.
+     *
+     * @param  list<array{category: int|null, definitions: non-empty-list<int>}>  $proposed
+     */
+    public function all(array $proposed): ?Change
+    {
+        return $this->ledger->record(Room::Definitions, function (Journal $journal) use ($proposed): string {
+            foreach ($proposed as ['category' => $category, 'definitions' => $definitions]) {
+                $this->write($journal, $category, $definitions, true);
+            }
+
+            return 'Said what '.count($proposed).(count($proposed) === 1 ? ' place expects' : ' places expect').
+                ', as most products there have it';
+        });
+    }
+
+    /** @param  list<int>  $definitions */
+    private function write(Journal $journal, ?int $category, array $definitions, ?bool $expected): void
+    {
+        foreach ($definitions as $definition) {
+            $row = Expectation::table()->where('category_id', $category)->where('definition_id', $definition)->first();
+            match (true) {
+                $row === null && $expected !== null => $journal->insert(Expectation::class, [
+                    'category_id' => $category,
+                    'definition_id' => $definition,
+                    'expected' => (int) $expected,
+                ]),
+                $row !== null && $expected === null => $journal->delete(Expectation::class, $row->id),
+                $row !== null => $journal->update(Expectation::class, $row->id, ['expected' => (int) $expected]),
+                default => null,
+            };
+        }
     }
 }

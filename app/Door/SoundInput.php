@@ -56,7 +56,11 @@ final class SoundInput
     ];
 
     /** What each room takes as a file. */
-    private const FILES = ['feeds' => ['file'], 'values' => ['picture', 'look_picture']];
+    private const FILES = [
+        'feeds' => ['files' => 100],
+        'settings' => ['picture' => 1],
+        'values' => ['picture' => 1, 'look_picture' => 1],
+    ];
 
     public function handle(Request $request, Closure $next): Response
     {
@@ -90,12 +94,20 @@ final class SoundInput
                 );
             }
         }
-        foreach ($request->files->all() as $name => $file) {
-            if (! ($file instanceof UploadedFile)) {
-                throw new BadRequestHttpException('"'.self::shown((string) $name).'" takes one file.');
-            }
-            if (! in_array($name, self::FILES[$room] ?? [], true)) {
+        foreach ($request->files->all() as $name => $given) {
+            $most = self::FILES[$room][$name] ?? 0;
+            $files = array_filter(is_array($given) ? $given : [$given], fn (mixed $file): bool => $file !== null);
+            if ($most === 0) {
                 throw new BadRequestHttpException('"'.self::shown((string) $name).'" takes no file.');
+            }
+            if (
+                count($files) > $most ||
+                ($most === 1 && is_array($given)) ||
+                array_filter($files, fn (mixed $file): bool => ! ($file instanceof UploadedFile)) !== []
+            ) {
+                throw new BadRequestHttpException(
+                    '"'.self::shown((string) $name).'" takes '.($most === 1 ? 'one file.' : "up to {$most} files."),
+                );
             }
         }
 

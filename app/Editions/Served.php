@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use App\Models\Edition;
+use App\Settings\Shop;
 use App\Support\LookedUp;
 use App\Support\Refused;
 use Illuminate\Database\Eloquent\Collection;
@@ -33,7 +34,7 @@ final readonly class Served
         $problem = null;
         $kept = app(LookedUp::class)->of(
             'kept editions',
-            fn (): Collection => Edition::query()->orderByDesc('id')->limit(Edition::KEPT)->get(),
+            fn (): Collection => Edition::query()->orderByDesc('id')->limit(Shop::current()->editions)->get(),
         );
         /** @var Edition $edition */
         foreach ($kept as $edition) {

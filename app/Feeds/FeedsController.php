@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Models\Definition;
+use App\Models\Edition;
 use App\Models\Feed;
 use App\Models\Reading;
 use App\Models\ReadingState;
@@ -14,6 +15,7 @@ use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
 use Illuminate\View\View;
 use Lokum\Feed\CsvFile;
 use Lokum\Feed\CsvWriter;
@@ -45,30 +47,34 @@ final class FeedsController
     public function store(Request $request): RedirectResponse
     {
         $request->validate([
-            'file' => 'nullable|file|max:'.intdiv((int) config('lokum.largest_feed'), 1024),
+            'files' => 'nullable|array',
+            'files.*' => 'file|max:'.intdiv((int) config('lokum.largest_feed'), 1024),
             'inbox' => 'nullable|string|max:255',
             'feed' => 'nullable|string|max:100',
         ]);
-        $upload = $request->file('file');
-        if ($upload === null && $request->string('inbox')->toString() === '') {
-            throw new Refused('Choose a file first.', 'file');
+        $inbox = $request->string('inbox')->toString();
+        $files = $inbox === '' ? [] : [$inbox => FeedFile::inboxPath($inbox)];
+        foreach ((array) $request->file('files') as $upload) {
+            if ($upload instanceof UploadedFile) {
+                $files[$upload->getClientOriginalName()] = (string) $upload->getRealPath();
+            }
         }
-        $name = $upload?->getClientOriginalName() ?? $request->string('inbox')->toString();
-        $path = $upload?->getRealPath() ?: FeedFile::inboxPath($name);
-        $feed = Feed::query()->firstOrCreate(['name' => trim($request->string('feed')->toString()) ?: FeedName::from($name)]);
-        $reading = Reading::query()->create([
-            'feed_id' => $feed->id,
-            'user_id' => $request->user()?->id,
-            'file_name' => mb_scrub(mb_strimwidth($name, 0, 200)),
-            'path' => FeedFile::keep($path),
-            'bytes' => (int) filesize($path),
-            'state' => ReadingState::Received,
-            'figures' => null,
-            'message' => null,
-            'finished_at' => null,
-        ]);
+        if ($files === []) {
+            throw new Refused('Choose a file first.', 'files');
+        }
+        // A name that was typed is that of one feed.
+        $feed = count($files) === 1 ? trim($request->string('feed')->toString()) : '';
+        $readings = array_map(
+            fn (string $path, string $name): Reading => StartReading::later($path, $name, $feed ?: FeedName::from($name)),
+            $files,
+            array_map(strval(...), array_keys($files)),
+        );
 
-        return redirect()->route('readings.show', $reading);
+        return count($readings) === 1
+            ? redirect()->route('readings.show', $readings[0])
+            : redirect()
+                ->route('today')
+                ->with('done', count($readings).' files are here, to be looked at one after the other.');
     }
 
     public function show(Request $request, Reading $reading): View|Response
@@ -107,6 +113,12 @@ final class FeedsController
             'likely' => $likely,
             'problem' => $problem,
             'entry' => $reading->entry(),
+            'next' => Reading::query()
+                ->whereIn('state', [ReadingState::Received, ReadingState::Checked])
+                ->whereKeyNot($reading->id)
+                ->orderBy('id')
+                ->first(),
+            'isBeforeTheFirst' => Edition::query()->doesntExist(),
             'empty' => MappingForm::remembered($reading)->empty,
             'progress' => (new Progress('reading:'.$reading->id))->now(),
             'definitions' => Definition::query()->live()->orderBy('label')->get(),

@@ -10,6 +10,7 @@ use App\Models\Item;
 use App\Models\Reading;
 use App\Models\ReadingState;
 use App\Support\Progress;
+use Illuminate\Support\Facades\Auth;
 
 /** How readings begin and how those end that came to nothing. */
 final class StartReading
@@ -17,13 +18,24 @@ final class StartReading
     /** A file that is read at once, not by the worker. */
     public static function atOnce(string $path, string $feed): Reading
     {
+        return self::with($path, basename($path), $feed, ReadingState::Reading);
+    }
+
+    /** A file that somebody is to look at first. */
+    public static function later(string $path, string $name, string $feed): Reading
+    {
+        return self::with($path, $name, $feed, ReadingState::Received);
+    }
+
+    private static function with(string $path, string $name, string $feed, ReadingState $state): Reading
+    {
         return Reading::query()->create([
             'feed_id' => Feed::query()->firstOrCreate(['name' => $feed])->id,
-            'user_id' => null,
-            'file_name' => mb_scrub(mb_strimwidth(basename($path), 0, 200)),
+            'user_id' => Auth::id(),
+            'file_name' => mb_scrub(mb_strimwidth($name, 0, 200)),
             'path' => FeedFile::keep($path),
             'bytes' => (int) filesize($path),
-            'state' => ReadingState::Reading,
+            'state' => $state,
             'figures' => null,
             'message' => null,
             'finished_at' => null,

@@ -23,9 +23,6 @@ use Illuminate\Support\Carbon;
  */
 final class Edition extends Model
 {
-    /** So many of the newest keep their files. */
-    public const KEPT = 5;
-
     public const UPDATED_AT = null;
 
     protected $guarded = [];

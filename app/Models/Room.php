@@ -15,12 +15,13 @@ enum Room: string
     case LineUps = 'Line-ups';
     case Products = 'Products';
     case Publishing = 'Publishing';
+    case Settings = 'Settings';
     case Values = 'Values';
 
     /** Whether what the catalog holds may be other after it: products, values, definitions. */
     public function changesData(): bool
     {
-        return ! in_array($this, [self::LineUps, self::Publishing, self::Access], true);
+        return ! in_array($this, [self::LineUps, self::Publishing, self::Settings, self::Access], true);
     }
 
     /** Whether drafts and figures may be other after it. */

@@ -23,6 +23,7 @@ final class Tables
         'items' => Item::class,
         'kept_apart' => KeptApart::class,
         'lineups' => Lineup::class,
+        'settings' => Setting::class,
         'spellings' => Spelling::class,
         'umbrellas' => Umbrella::class,
         'views' => SavedView::class,

@@ -10,6 +10,7 @@ use App\History\Ledger;
 use App\Models\Edition;
 use App\Models\Item;
 use App\Models\Room;
+use App\Settings\Shop;
 use App\Support\Refused;
 use Closure;
 use Illuminate\Support\Facades\Auth;
@@ -114,7 +115,7 @@ final readonly class Publish
     /** Keeps the newest files, and removes what a killed publication left behind. */
     private function clearOld(): void
     {
-        $kept = Edition::query()->orderByDesc('id')->limit(Edition::KEPT)->pluck('file')->all();
+        $kept = Edition::query()->orderByDesc('id')->limit(Shop::current()->editions)->pluck('file')->all();
         foreach (glob(Edition::directory().'/edition-*') ?: [] as $file) {
             if (! in_array(basename($file), $kept, true) && filemtime($file) < time() - 60) {
                 @unlink($file);

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Support;
 
+use DateTimeInterface;
 use Illuminate\Support\HtmlString;
+use IntlDateFormatter;
 use NumberFormatter;
 
 /** How pages write numbers, money and texts with stray spaces, in the shop's language. */
@@ -34,6 +36,17 @@ final class Format
         $formatter = new NumberFormatter(config('lokum.locale').'@currency='.$unit, NumberFormatter::CURRENCY);
 
         return $formatter->getSymbol(NumberFormatter::CURRENCY_SYMBOL) ?: $unit;
+    }
+
+    /** A moment in the shop's language, at the clock of its place. */
+    public static function moment(DateTimeInterface $moment): string
+    {
+        return (string) (new IntlDateFormatter(
+            (string) config('lokum.locale'),
+            IntlDateFormatter::MEDIUM,
+            IntlDateFormatter::SHORT,
+            (string) config('lokum.timezone'),
+        ))->format($moment);
     }
 
     public static function share(int $part, int $whole): int
@@ -77,6 +90,8 @@ final class Format
     {
         static $formatters = [];
 
-        return $formatters[$style] ??= new NumberFormatter((string) config('lokum.locale'), $style);
+        $locale = (string) config('lokum.locale');
+
+        return $formatters["{$locale} {$style}"] ??= new NumberFormatter($locale, $style);
     }
 }

@@ -46,6 +46,7 @@ final readonly class ShowToday
         $readings = Reading::query()->with('feed')->latest('id');
 
         return new TodayPage(
+            path: FirstPath::of($served, FeedFile::inbox()),
             products: $products,
             variants: Item::query()->where('variant_count', 0)->count(),
             edition: $served->edition,

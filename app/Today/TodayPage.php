@@ -17,6 +17,7 @@ use Lokum\Lineup\Absence;
 final readonly class TodayPage extends Page
 {
     /**
+     * @param  FirstPath|null  $path  to the first edition, until it is there
      * @param  int  $products  of the catalog
      * @param  Edition|null  $edition  that shoppers see
      * @param  int|null  $drift  differences of the draft from it, where they are known already
@@ -32,6 +33,7 @@ final readonly class TodayPage extends Page
      * @param  Collection<int, Change>  $latest
      */
     public function __construct(
+        public ?FirstPath $path,
         public int $products,
         public int $variants,
         public ?Edition $edition,

@@ -6,10 +6,11 @@ namespace Tests\Browser;
 
 use App\Access\DemoAccount;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
-use Facebook\WebDriver\Remote\LocalFileDetector;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use Facebook\WebDriver\Remote\RemoteWebElement;
+use Facebook\WebDriver\Remote\UselessFileDetector;
 use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverKeys;
 use Facebook\WebDriver\WebDriverSelect;
 use RuntimeException;
 use Tests\Support\Chrome;
@@ -24,6 +25,9 @@ final class Person
 
     /** Microseconds between two looks at the page. */
     private const GLANCE = 50_000;
+
+    /** Clicks, choices and files so far. */
+    public int $clicks = 0;
 
     private RemoteWebDriver $browser;
 
@@ -134,6 +138,8 @@ final class Person
     /** Clicks a button, link or label by its words, inside a part of the page. */
     public function press(string $words, string $in = 'body'): self
     {
+        $this->clicks++;
+
         return $this->act(function () use ($words, $in): void {
             $found = $this->browser->executeScript(
                 'const [words, within] = arguments; const all = [...document.querySelectorAll(within)].flatMap(e => '.
@@ -154,8 +160,27 @@ final class Person
         });
     }
 
+    /** Goes to a button or link by Tab, as somebody without a mouse does, and presses Enter. */
+    public function pressByKeys(string $words): self
+    {
+        $this->see($words);
+        // A field of files takes typed keys for names of files, so the key itself goes down.
+        $tab = fn () => $this->browser->getKeyboard()->pressKey(WebDriverKeys::TAB)->releaseKey(WebDriverKeys::TAB);
+        for ($i = 0; $i < 150; $i++) {
+            $tab();
+            if (str_starts_with(trim($this->browser->switchTo()->activeElement()->getText()), $words)) {
+                $this->keys(WebDriverKeys::ENTER);
+
+                return $this;
+            }
+        }
+        throw new RuntimeException("\"{$words}\" is not reached by Tab.");
+    }
+
     public function click(string $selector): self
     {
+        $this->clicks++;
+
         return $this->act(fn () => $this->find($selector)->click());
     }
 
@@ -184,9 +209,10 @@ final class Person
         return $this->act(fn () => (new WebDriverSelect($this->find($selector)))->selectByValue($value));
     }
 
-    public function attach(string $selector, string $path): self
+    public function attach(string $selector, string ...$paths): self
     {
-        $this->find($selector)->setFileDetector(new LocalFileDetector())->sendKeys($path);
+        $this->clicks++;
+        $this->find($selector)->setFileDetector(new UselessFileDetector())->sendKeys(implode("\n", $paths));
 
         return $this;
     }

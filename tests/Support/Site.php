@@ -22,31 +22,71 @@ final class Site
      */
     public static function start(bool $built, array $settings = []): self
     {
-        $data = sys_get_temp_dir().'/lokum-site-'.bin2hex(random_bytes(6));
-        $port = self::freePort();
-        $site = new self($data, "http://127.0.0.1:{$port}");
-        exec('cp -r '.escapeshellarg(self::built($built)).' '.escapeshellarg($data));
-        $site->process = new Process(
-            [PHP_BINARY, __DIR__.'/serve.php', (string) $port],
+        $site = self::somewhere();
+        exec('cp -r '.escapeshellarg(self::built($built)).' '.escapeshellarg($site->data));
+        $site->serve([__DIR__.'/serve.php', $site->port()], $settings);
+
+        return $site;
+    }
+
+    /** As `bin/lokum serve` starts it on an empty directory: nobody has an account yet. */
+    public static function own(): self
+    {
+        $site = self::somewhere();
+        $site->serve([dirname(__DIR__, 2).'/bin/console.php', 'serve', '--port='.$site->port()], []);
+
+        return $site;
+    }
+
+    /** What the terminal has said since the start. */
+    public function said(): string
+    {
+        for ($i = 0; $i < 100; $i++) {
+            // What came meanwhile is taken in when the process is looked at.
+            $this->process->getStatus();
+            $said = (string) @file_get_contents("{$this->data}.log");
+            if (str_contains($said, 'stops Lokum')) {
+                return $said;
+            }
+            usleep(100_000);
+        }
+        throw new RuntimeException('The terminal says nothing.');
+    }
+
+    private static function somewhere(): self
+    {
+        return new self(sys_get_temp_dir().'/lokum-site-'.bin2hex(random_bytes(6)), 'http://127.0.0.1:'.self::freePort());
+    }
+
+    private function port(): string
+    {
+        return (string) parse_url($this->address, PHP_URL_PORT);
+    }
+
+    /**
+     * @param  list<string>  $command
+     * @param  array<string, string>  $settings
+     */
+    private function serve(array $command, array $settings): void
+    {
+        $this->process = new Process(
+            [PHP_BINARY, ...$command],
             dirname(__DIR__, 2),
-            ['LOKUM_DATA' => $data, 'APP_ENV' => false, ...$settings],
+            ['LOKUM_DATA' => $this->data, 'APP_ENV' => false, ...$settings],
             null,
             null,
         );
-        $site->process->disableOutput();
-        $site->process->start();
-        register_shutdown_function(function () use ($site): void {
-            $site->process->stop(5);
-            exec('rm -rf '.escapeshellarg($site->data));
+        $this->process->start(fn (string $type, string $said) => file_put_contents("{$this->data}.log", $said, FILE_APPEND));
+        register_shutdown_function(function (): void {
+            $this->process->stop(5);
+            exec('rm -rf '.escapeshellarg($this->data).' '.escapeshellarg("{$this->data}.log"));
         });
-        for ($i = 0; ! self::answers($site->address.'/sign-in'); $i++) {
+        for ($i = 0; ! self::answers($this->address.'/sign-in'); $i++) {
             usleep(200_000);
             if ($i > 100) {
                 throw new RuntimeException('The site does not answer.');
             }
         }
-
-        return $site;
     }
 
     /**

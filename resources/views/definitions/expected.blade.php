@@ -58,8 +58,6 @@
         <p class="soft">Its definitions open here. A figure leads to the products that miss the value, where a few keys or a rule
             give it to all of them.</p>
     @else
-        @php($candidates = $definitions->filter(fn($definition) => !in_array($definition->id, $inherited, true)
-            && ($shares[$definition->id] ?? 0) >= $proposed))
         <p class="label">{{ $open ? $open->path : 'Every product' }}</p>
         <h2>Expected here</h2>
         @if ($candidates->isNotEmpty())

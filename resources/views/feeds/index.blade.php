@@ -99,12 +99,12 @@
 @endsection
 @section('panel-label', 'Choose a file')
 @section('panel')
-    <h2>Read a supplier's file</h2>
+    <h2>Read suppliers' files</h2>
     @can('edit')
         <form method="post" action="{{ route('feeds.store') }}" enctype="multipart/form-data" class="grid gap-3">@csrf
-            <div class="field"><label for="file">CSV file</label><input class="input" id="file" type="file" name="file"
-                accept=".csv,.tsv,.txt,text/csv" required><x-error
-                    for="file" /></div>
+            <div class="field"><label for="file">CSV files</label><input class="input" id="file" type="file" name="files[]"
+                accept=".csv,.tsv,.txt,text/csv" multiple required><x-error
+                    for="files" /></div>
             <div class="field"><label for="feed">Feed</label><input class="input" id="feed" name="feed" list="feed-names"
                 placeholder="taken from the file's name"
                     maxlength="100"><datalist id="feed-names">

@@ -153,6 +153,11 @@
         @include('feeds.figures')
         <p class="soft">{{ $reading->user?->name ?? 'command line' }}, {{ $reading->finished_at?->diffForHumans() }}. What
             somebody set by hand was left as it is.</p>
+        @if ($next)
+            <a class="button main" href="{{ route('readings.show', $next) }}">Next: {{ $next->file_name }}</a>
+        @elseif ($isBeforeTheFirst)
+            <a class="button main" href="{{ route('today') }}">What comes next</a>
+        @endif
         <a class="button" href="{{ route('definitions') }}">Look over the definitions</a>
         @if ($entry?->has_way_back)
             <a class="button" href="{{ route('history', ['entry' => $entry->id]) }}">{{ $entry->taken_back_by

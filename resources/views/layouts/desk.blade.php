@@ -20,6 +20,8 @@
                 @endforeach
                 <div class="rail-foot">
                     @can('manage')
+                        <a href="{{ route('settings') }}" @if (request()->routeIs('settings*')) aria-current="page" @endif><x-icon
+                            name="settings" />Settings</a>
                         <a href="{{ route('people') }}" @if (request()->routeIs('people*')) aria-current="page" @endif><x-icon
                             name="users" />People</a>
                     @endcan

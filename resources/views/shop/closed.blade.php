@@ -1,5 +1,5 @@
 @extends('shop.frame')
-@section('title', 'Quillmoor Art Supply')
+@section('title', $shop->fullName())
 @section('shop')
     <main class="empty">
             <h1>The shop opens soon</h1>

@@ -1,6 +1,6 @@
 @extends('shop.frame')
 @use('App\Support\Format')
-@section('title', $attribute->label . ' from A to Z · Quillmoor Art Supply')
+@section('title', $attribute->label . ' from A to Z · ' . $shop->fullName())
 @section('shop')
     <main class="max-w-[1040px] mx-auto p-7 grid gap-5">
         <h1>{{ $attribute->label }} from A to Z</h1>

@@ -7,9 +7,15 @@
             real shop has it.</span><a
                 href="{{ route('line-ups') }}">To the line-up</a>
         </aside>
-        <header><a class="no-underline" href="{{ route('shop') }}"><span
-            class="text-[24px] font-[650] [font-family:var(--display)]">Quillmoor</span> <span class="soft">Art
-                    Supply</span></a>
+        <header><a class="shop-name" href="{{ route('shop') }}">
+                @if ($shop->mark)
+                    <img src="{{ route('shop.picture', $shop->mark) }}" alt="" class="h-8">
+                @endif
+                <span class="text-[24px] font-[650] [font-family:var(--display)]">{{ $shop->name }}</span>
+                @if ($shop->line !== '')
+                    <span class="soft">{{ $shop->line }}</span>
+                @endif
+            </a>
             <form class="ml-auto" role="search" action="{{ route('shop.search') }}"><input class="input small" type="search"
                 name="q" value="{{ request('q') }}"
                     maxlength="200" placeholder="Find a product" aria-label="Find a product"></form>

@@ -6,7 +6,8 @@
                 class="title">{{ $product->name }}</span><span class="price">
                 @if ($product->priceFrom !== null)
                     {{ $product->priceTo > $product->priceFrom ? 'from ' : '' }}{{ Format::money($product->priceFrom,
-                        $product->currency ?? $page->currency()) }}
+                        $product->currency ?? $page->currency()) }} <span
+                        class="small soft">{{ $shop->taxes->besidePrice() }}</span>
                 @endif
             </span>
             @if ($product->inStock === false)

@@ -1,6 +1,6 @@
 @extends('shop.frame')
 @use('App\Support\Format')
-@section('title', $address->page->title . ' · Quillmoor Art Supply')
+@section('title', $address->page->title . ' · ' . $shop->fullName())
 @section('skip')
     <a class="skip" href="#goods">Skip to the products</a>
 @endsection

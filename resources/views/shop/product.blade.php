@@ -1,6 +1,6 @@
 @extends('shop.frame')
 @use('App\Support\Format')
-@section('title', $product->name . ' · Quillmoor Art Supply')
+@section('title', $product->name . ' · ' . $shop->fullName())
 @section('shop')
     <main class="max-w-[1040px] mx-auto p-7 grid gap-5">
         <nav aria-label="Where this is" class="soft"><a href="{{ route('shop') }}">All products</a>
@@ -18,7 +18,7 @@
                 <p class="big">
                     @if ($product->priceFrom !== null)
                         {{ $product->priceTo > $product->priceFrom ? 'from ' : '' }}{{ Format::money($product->priceFrom,
-                            $product->currency ?? $currency) }}
+                            $product->currency ?? $currency) }} <span class="small soft">{{ $shop->taxes->besidePrice() }}</span>
                     @endif
                 </p>
                 @if ($product->description)

@@ -1,6 +1,6 @@
 @extends('shop.frame')
 @use('App\Support\Format')
-@section('title', $term->label . ' · Quillmoor Art Supply')
+@section('title', $term->label . ' · ' . $shop->fullName())
 @section('skip')
     <a class="skip" href="#goods">Skip to the products</a>
 @endsection

@@ -20,11 +20,16 @@
                 <div class="big">{{ $edition?->id ?? '–' }}</div><span class="soft">edition that shoppers see</span>
             </div>
         </div>
+        @if ($path)
+            @include('today.path')
+        @endif
         @php($quiet = $inbox === [] && $proposed->isEmpty() && $held->isEmpty() && $newcomers === [] && $running->isEmpty()
             && $broken->isEmpty() && $unread === [] && $silent === [] && ($drift ?? 0) === 0 && $products > 0 && $filters > 0)
+        @unless ($path && $products === 0)
         <h2>{{ $quiet ? 'Nothing waits for a decision' : 'What waits for you' }}</h2>
+        @endunless
         <div class="cards">
-            @foreach ($running as $reading)
+            @foreach ($path ? [] : $running as $reading)
                 <section class="card waits">
                     <h3>{{ $reading->feed->name }} is {{ $reading->state->label() }}</h3>
                     <p class="soft">{{ $reading->file_name }}</p><a class="button small justify-self-start"
@@ -40,14 +45,14 @@
                         again</a>
                 </section>
             @endforeach
-            @if ($inbox !== [])
+            @if ($inbox !== [] && !$path)
                 <section class="card waits">
                     <h3>{{ Format::count(count($inbox), 'file') }} in the inbox</h3>
                     <p class="soft cut">{{ implode(', ', $inbox) }}</p>
                     <a class="button small justify-self-start" href="{{ route('feeds') }}">Check and read</a>
                 </section>
             @endif
-            @if ($proposed->isNotEmpty())
+            @if ($proposed->isNotEmpty() && !$path)
                 <section class="card waits">
                     <h3>{{ Format::count($proposed->count(), 'proposed definition') }}</h3>
                     <p class="soft">{{ $proposed->pluck('label')->take(6)->join(', ') }}{{ $proposed->count() > 6 ? ' …'
@@ -103,27 +108,14 @@
                     <a class="button small justify-self-start" href="{{ route('line-ups') }}">Open the line-up</a>
                 </section>
             @endif
-            @if ($products > 0 && $filters === 0)
+            @if ($edition !== null && $filters === 0)
                 <section class="card waits">
                     <h3>The line-up has no filters</h3>
                     <p class="soft">Shoppers see products and nothing to narrow them by.</p>
                     <a class="button small justify-self-start" href="{{ route('line-ups') }}">Add filters</a>
                 </section>
             @endif
-            @if ($products === 0)
-                <section class="card waits">
-                    <h3>The catalog is empty</h3>
-                    <p class="soft">It begins with a supplier's file.</p>
-                    <a class="button small justify-self-start" href="{{ route('feeds') }}">Choose a file</a>
-                </section>
-            @elseif ($edition === null)
-                <section class="card waits">
-                    <h3>Nothing is published yet</h3>
-                    <p class="soft">The storefront opens with edition 1.</p>
-                    <a class="button small justify-self-start" href="{{ route('publishing') }}">Look at what would be
-                        published</a>
-                </section>
-            @elseif ($drift)
+            @if ($edition !== null && $drift)
                 <section class="card waits">
                     <h3>{{ Format::count($drift, 'difference') }} since edition {{ $edition->id }}</h3>
                     <p class="soft">Shoppers do not see them yet.</p>

@@ -238,9 +238,9 @@ test('no odd input breaks anything', function (int $seed): void {
         $files =
             mt_rand(0, 9) === 0
                 ? RandomActs::one([
-                    ['file' => [UploadedFile::fake()->create('a.csv')]],
+                    ['files' => UploadedFile::fake()->create('a.csv')],
                     ['picture' => UploadedFile::fake()->create('a.png', 3)],
-                    ['file' => UploadedFile::fake()->create('é.csv', 1)],
+                    ['files' => [UploadedFile::fake()->create('é.csv', 1)]],
                 ])
                 : [];
         $headers =
