@@ -66,6 +66,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
         ->name('account.update');
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
+    Route::get('/today/merge', [PathController::class, 'merge'])->name('path.merge');
     Route::get('/today/expected', [PathController::class, 'expected'])->name('path.expected');
     Route::get('/today/line-ups', [PathController::class, 'lineups'])->name('path.line-ups');
     Route::get('/today/found', [TodayController::class, 'found'])->name('today.found');

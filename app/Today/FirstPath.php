@@ -12,6 +12,7 @@ use App\Models\Item;
 use App\Models\Reading;
 use App\Models\ReadingState;
 use App\Models\State;
+use App\Models\Value;
 use App\Support\Page;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -38,6 +39,21 @@ final readonly class FirstPath extends Page
     ) {
     }
 
+    /** Whether a step can be taken now: it is the next, or nothing but steps that can be left out stands before it. */
+    public function isOpen(PathStep $step): bool
+    {
+        foreach (PathStep::cases() as $one) {
+            if ($one === $step) {
+                return true;
+            }
+            if (! in_array($one, $this->done, true) && ! $one->isOptional()) {
+                return false;
+            }
+        }
+
+        return false;
+    }
+
     /** @param  list<string>  $inbox */
     public static function of(Served $served, array $inbox): ?self
     {
@@ -54,6 +70,7 @@ final readonly class FirstPath extends Page
             $products || $readings->isNotEmpty() ? PathStep::Files : null,
             $products && $readings->isEmpty() ? PathStep::Read : null,
             $products && $accepted > 0 && $proposed->isEmpty() ? PathStep::Accept : null,
+            $products && Value::query()->whereNotNull('merged_into')->exists() ? PathStep::Merge : null,
             $products && Expectation::query()->exists() ? PathStep::Expect : null,
             $products && $filters > 0 ? PathStep::LineUps : null,
         ]);

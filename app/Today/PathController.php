@@ -18,7 +18,12 @@ use Illuminate\View\View;
 /** The steps of a new catalog that Lokum can take by itself once somebody has said so. */
 final class PathController
 {
-    /** What the step would do, fetched when the page is there. */
+    /** What the steps are about, fetched when the page is there. */
+    public function merge(FoundMeanwhile $found): View
+    {
+        return view('today.merge', ['alike' => $found->alike()]);
+    }
+
     public function expected(ProposeExpected $propose): View
     {
         return view('today.expected', [

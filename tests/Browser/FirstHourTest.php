@@ -36,10 +36,10 @@ function lampFiles(): array
 
 function begin(Site $site): Person
 {
-    preg_match('#/begin/\w+#', $site->said(), $address);
+    $address = strstr((string) strstr($site->said(), '/begin/'), "\n", true);
     $me = new Person($site);
 
-    return $me->open($address[0])
+    return $me->open((string) $address)
         ->see('This catalog is yours to begin')
         ->type('#name', 'Ada Wick')
         ->type('#email', 'ada@lanterns.example')

@@ -76,7 +76,9 @@ final class Site
             null,
             null,
         );
-        $this->process->start(fn (string $type, string $said) => file_put_contents("{$this->data}.log", $said, FILE_APPEND));
+        $this->process->start(function (string $type, string $said): void {
+            file_put_contents("{$this->data}.log", $said, FILE_APPEND);
+        });
         register_shutdown_function(function (): void {
             $this->process->stop(5);
             exec('rm -rf '.escapeshellarg($this->data).' '.escapeshellarg("{$this->data}.log"));

@@ -86,7 +86,7 @@
                     </p>
                 </section>
             @endif
-            @if ($products > 0)
+            @if ($products > 0 && !$path)
                 <div class="contents" hx-get="{{ route('today.found') }}" hx-trigger="load" hx-swap="outerHTML"><noscript><a
                     class="button" href="{{ route('expected') }}">Look for
                             gaps</a></noscript></div>

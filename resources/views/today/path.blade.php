@@ -12,6 +12,8 @@
                     <h3>{{ $step->label() }}</h3>
                     @if ($isDone)
                         <span class="tag settled">done</span>
+                    @elseif ($step->isOptional())
+                        <span class="soft small">can be left for later</span>
                     @endif
                 </div>
                 @switch($step)
@@ -70,8 +72,16 @@
                         @endif
                     @break
 
+                    @case(PathStep::Merge)
+                        @if ($path->isOpen($step))
+                            <div hx-get="{{ route('path.merge') }}" hx-trigger="load">
+                                <p class="soft">Looking for values that are one thing spelled in several ways …</p>
+                            </div>
+                        @endif
+                    @break
+
                     @case(PathStep::Expect)
-                        @if ($isNext)
+                        @if ($path->isOpen($step) && !$isDone)
                             <div hx-get="{{ route('path.expected') }}" hx-trigger="load">
                                 <p class="soft">Looking at what most products of each category carry …</p>
                             </div>
@@ -82,7 +92,7 @@
                         @if ($isDone)
                             <p class="soft">{{ Format::count($path->filters, 'filter') }}. <a href="{{ route('line-ups') }}">Look at the
                                     line-up</a></p>
-                        @elseif ($isNext || $path->next === PathStep::Expect)
+                        @elseif ($path->isOpen($step))
                             <div hx-get="{{ route('path.line-ups') }}" hx-trigger="load">
                                 <p class="soft">Looking for what narrows the shop and its branches best …</p>
                             </div>
@@ -91,9 +101,9 @@
 
                     @case(PathStep::Publish)
                         <p class="soft">The storefront opens with edition 1; every later one can be looked at before.</p>
-                        @if ($isNext || in_array(PathStep::LineUps, $path->done, true))
+                        @if ($path->isOpen($step))
                             @can('publish')
-                                <a class="button small justify-self-start {{ $isNext || $path->next === PathStep::Expect ? 'main' : '' }}"
+                                <a class="button small justify-self-start main"
                                     href="{{ route('publishing') }}">Look at what would be published</a>
                             @endcan
                         @endif
