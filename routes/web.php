@@ -71,6 +71,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/today/line-ups', [PathController::class, 'lineups'])->name('path.line-ups');
     Route::get('/today/found', [TodayController::class, 'found'])->name('today.found');
     Route::get('/products', [ProductsController::class, 'index'])->name('products');
+    Route::get('/products/choices', [ProductsController::class, 'choices'])->name('products.choices');
     Route::get('/products/suggest', [GridController::class, 'suggest'])->name('products.suggest');
     Route::get('/products/{item}', [ProductsController::class, 'show'])->name('products.show');
     Route::get('/definitions', [DefinitionsController::class, 'index'])->name('definitions');

@@ -30,6 +30,9 @@ final readonly class Condition
 
     private const LONGEST = 1000;
 
+    /** Between values of which any will do. */
+    public const OR = '|';
+
     private const ORIGINS = [
         'feed' => '= '.Origin::FEED,
         'hand' => '= '.Origin::HAND,
@@ -307,6 +310,9 @@ final readonly class Condition
                 ),
             );
         }
+        if (str_contains($text, self::OR) && FindValue::known($definition, $text) === null) {
+            return self::anyOf($slug, $definition, explode(self::OR, $text));
+        }
         $umbrella = $definition->values()->where('slug', $text)->exists() ? null : Umbrella::named($definition, $text);
         if ($umbrella !== null) {
             return new self(
@@ -337,6 +343,31 @@ final readonly class Condition
                 $value->id,
             ]),
             $value,
+        );
+    }
+
+    /** @param  list<string>  $texts */
+    private static function anyOf(string $slug, Definition $definition, array $texts): self
+    {
+        $each = array_map(
+            fn (string $text): self => self::carried($slug, trim($text)),
+            array_values(array_filter($texts, fn (string $text): bool => trim($text) !== '')),
+        );
+
+        if (count($each) === 1) {
+            return $each[0];
+        }
+
+        return new self(
+            $slug,
+            implode(self::OR, array_map(fn (self $one): string => $one->value, $each)),
+            $definition->label,
+            collect($each)->map(fn (self $one): string => $one->shown)->join(', ', ' or '),
+            fn (Builder $query) => $query->where(function (Builder $either) use ($each): void {
+                foreach ($each as $one) {
+                    $either->orWhere(fn (Builder $query) => $one->narrow($query));
+                }
+            }),
         );
     }
 

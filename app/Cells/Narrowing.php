@@ -11,7 +11,7 @@ use Illuminate\Http\Request;
 
 /**
  * Which products a list is narrowed to. Pages, saved views, fill rules and the command line write it the same way, one
- * condition a line: category:paint, words:sap green, color:sap-green, missing:volume, gap:volume (missing where it is expected),
+ * condition a line: category:paint, words:sap green, color:sap-green, color:red|blue (any of them), missing:volume, gap:volume (missing where it is expected),
  * price:5..20, volume:50.., stock:1..,
  * feed:Tarnbeck, changed:2026-11-01, origin:color=hand, sku:NO-001.
  */
@@ -31,7 +31,7 @@ final readonly class Narrowing
      */
     public static function from(Request $request): self
     {
-        $where = (array) $request->input('where', []);
+        $where = [...(array) $request->input('where', []), self::chosen($request)];
         foreach ([
             'q' => 'words',
             'price' => 'price',
@@ -42,6 +42,16 @@ final readonly class Narrowing
         }
 
         return self::where(array_values(array_map(fn (mixed $line): string => is_scalar($line) ? (string) $line : '', $where)));
+    }
+
+    /** What was chosen of one definition: its values (is[]), or a range of its numbers (from, to). */
+    private static function chosen(Request $request): string
+    {
+        $by = $request->string('by')->toString();
+        $values = array_filter((array) $request->input('is', []), fn (mixed $value): bool => is_string($value) && $value !== '');
+        $range = trim($request->string('from')->toString()).'..'.trim($request->string('to')->toString());
+
+        return $by === '' ? '' : $by.':'.($values === [] ? $range : implode(Condition::OR, $values));
     }
 
     /**

@@ -25,6 +25,7 @@ final class SoundInput
     private const LISTS = [
         'products' => [
             'where' => 1,
+            'is' => 1,
             'columns' => 1,
             'pick' => 1,
             'value' => 1,

@@ -29,6 +29,22 @@ final class ProductsController
         return view('products.index', $show($request));
     }
 
+    /** By what of a definition the list can be narrowed further. */
+    public function choices(Request $request): View
+    {
+        $definition = Definition::query()->where('slug', $request->string('by')->toString())->first();
+
+        return view('products.choices', [
+            'choices' => $definition === null
+                ? null
+                : NarrowChoices::of(
+                    $definition,
+                    Narrowing::where(array_values(array_filter((array) $request->input('where', []), is_string(...)))),
+                    $request->string('word')->toString(),
+                ),
+        ]);
+    }
+
     public function show(Item $item): View
     {
         abort_if($item->parent_id !== null, 404);

@@ -9,13 +9,23 @@
     @endforeach
     <details class="relative">
         <summary class="chip list-none" data-key="n" title="Narrow (N)">narrow {{ $narrowing->isOpen() ? '' : 'further ' }}+</summary>
-        <form class="card absolute z-10 w-[340px] mt-1" method="get" action="{{ route('products') }}">
+        <form class="card absolute z-10 w-[380px] mt-1 max-h-[78vh] overflow-auto" method="get" action="{{ route('products') }}">
             @foreach ($narrowing->lines() as $line)
                 @continue(str_starts_with($line, 'category:'))<input type="hidden" name="where[]" value="{{ $line }}">
             @endforeach
             @foreach (request()->only('sort', 'variants') as $name => $value)
                 <input type="hidden" name="{{ $name }}" value="{{ $value }}">
             @endforeach
+            <div class="field"><label for="by">By what products carry</label><select class="select" id="by" name="by"
+                hx-get="{{ route('products.choices') }}" hx-include="closest form" hx-target="#choices" hx-swap="outerHTML"
+                hx-sync="this:replace">
+                    <option value="">choose a definition</option>
+                    @foreach ($definitions as $definition)
+                        <option value="{{ $definition->slug }}">{{ $definition->label }} ({{ Format::number($covered[$definition->id] ?? 0) }})
+                        </option>
+                    @endforeach
+                </select></div>
+            @include('products.choices', ['choices' => null])
             <div class="field"><label for="category">Category and what is below it</label>
             <select class="select" id="category" name="where[]">
                     <option value="">any</option>
@@ -23,13 +33,6 @@
                         <option value="category:{{ $category->slug }}"
                             @selected($narrowing->named('category')?->value === $category->slug)>{{ str_repeat("\u{2003}",
                             $depth) }}{{ $category->name }}</option>
-                    @endforeach
-                </select>
-            </div>
-            <div class="field"><label for="brand">Brand</label><select class="select" id="brand" name="where[]">
-                    <option value="">any</option>
-                    @foreach ($brands as $brand)
-                        <option value="brand:{{ $brand->slug }}">{{ $brand->label }}</option>
                     @endforeach
                 </select>
             </div>
@@ -41,9 +44,6 @@
                     @endforeach
                 </select>
             </div>
-            <div class="field"><label for="has">A value or numbers, such as color:sap green or volume:50..</label><input
-                class="input" id="has" name="where[]"
-                    placeholder="definition:value"></div>
             <div class="grid grid-cols-2 gap-3">
                 <div class="field"><label for="price">Price</label><input class="input" id="price" name="price" placeholder="5..20"></div>
                 <div class="field"><label for="stock">Stock</label><input class="input" id="stock" name="stock" placeholder="1.."></div>
@@ -68,7 +68,18 @@
                     @endforeach
                 </select>
             </div>
-            <button class="button main">Narrow</button>
+            <div class="field"><label for="has">Or typed: color:sap green, color:red|blue, volume:50..</label><input
+                class="input" id="has" name="where[]" placeholder="definition:value" list="narrow-words" autocomplete="off"><datalist
+                id="narrow-words">
+                    @foreach (['category', 'missing', 'gap', 'price', 'stock', 'feed', 'changed', 'origin', 'sku', 'words'] as $word)
+                        <option value="{{ $word }}:">
+                    @endforeach
+                    @foreach ($definitions as $definition)
+                        <option value="{{ $definition->slug }}:">{{ $definition->label }}</option>
+                    @endforeach
+                </datalist>
+            </div>
+            <button class="button main sticky bottom-0">Narrow</button>
         </form>
     </details>
     <details class="relative">
