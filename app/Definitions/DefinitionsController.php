@@ -6,6 +6,7 @@ namespace App\Definitions;
 
 use App\Models\Definition;
 use App\Models\State;
+use App\Support\Back;
 use App\Support\Ids;
 use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
@@ -51,8 +52,7 @@ final class DefinitionsController
         }
         $change = $save->several($ids, $request->input('state') === State::Aside->value ? State::Aside : State::Accepted);
 
-        return redirect()
-            ->route('definitions')
+        return redirect(Back::to($request, route('definitions')))
             ->with('done', $change->summary ?? 'Nothing was different.')
             ->with('undo', $change?->id);
     }

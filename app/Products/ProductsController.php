@@ -4,23 +4,18 @@ declare(strict_types=1);
 
 namespace App\Products;
 
-use App\Catalog\Expected;
 use App\Cells\CellChange;
-use App\Cells\CellTable;
 use App\Cells\ChangeCells;
-use App\Cells\Chosen;
 use App\Cells\Narrowing;
 use App\Models\Definition;
 use App\Models\Item;
-use App\Models\State;
+use App\Support\Back;
 use App\Support\Ids;
 use App\Support\Refused;
-use App\Values\FindValue;
-use App\Values\SuggestValues;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Validation\ValidationException;
 use Illuminate\View\View;
-use Lokum\Vocabulary\Kind;
 
 final class ProductsController
 {
@@ -45,57 +40,44 @@ final class ProductsController
         ]);
     }
 
-    public function show(Item $item): View
+    public function show(Request $request, Item $item, ShowProduct $show): View
     {
         abort_if($item->parent_id !== null, 404);
-        $item->load('category', 'variants');
 
-        $expected = Expected::load()->in($item->category_id);
-        $definitions = Definition::query()
-            ->accepted()
-            ->orderBy('label')
-            ->get()
-            ->sortBy(fn (Definition $definition): int => in_array($definition->id, $expected, true) ? 0 : 1)
-            ->values();
+        $page = $show($item, $request);
 
-        return view('products.show', [
-            'item' => $item,
-            'definitions' => $definitions,
-            'expected' => $expected,
-            'undefined' => Definition::query()
-                ->where('state', '!=', State::Accepted)
-                ->whereNull('merged_into')
-                ->orderBy('label')
-                ->get(),
-            'labels' => SuggestValues::labels($definitions),
-            'cells' => CellTable::of([$item->id, ...array_values($item->variants->modelKeys())]),
-        ]);
+        return view('products.show', ['page' => $page] + $page->toArray());
     }
 
-    /** One cell of one product or variant. */
-    public function update(Request $request, Item $item, ChangeCells $change): RedirectResponse
+    /** What was typed into the fields of a product and its variants: all of it, or nothing where something cannot be taken. */
+    public function update(Request $request, Item $item, TypeCells $type): RedirectResponse
     {
-        $definition = Definition::query()
-            ->where('slug', $request->string('definition')->toString())
-            ->firstOrFail();
-        $cell = CellChange::set($definition, CellChange::parts($definition, $request->input('value')));
-        $unknown =
-            $definition->kind !== Kind::Choice
-                ? []
-                : array_filter($cell->texts, fn (string $text): bool => FindValue::known($definition, $text) === null);
-        if ($unknown !== [] && ! $request->boolean('make')) {
+        $typed = array_filter(
+            (array) $request->input('cells', []),
+            fn (mixed $cell): bool => is_array($cell) && ($cell['text'] ?? null) !== ($cell['now'] ?? null),
+        );
+        $cells = TypeCells::cells($typed);
+        $mayMake = $request->boolean('make');
+        $figures = $type->consequences($cells, true);
+        $new = $figures->new;
+        if ($figures->refused !== []) {
+            throw ValidationException::withMessages([
+                'refused' => array_map(
+                    fn (array $one): string => "{$one['sku']}, {$one['definition']}: {$one['reason']}.",
+                    $figures->refused,
+                ),
+            ]);
+        }
+        if ($new !== [] && ! $mayMake) {
             throw new Refused(
-                "{$definition->label} has no value \"".
-                    implode('", "', $unknown).
-                    '" yet. Press Set again to make '.
-                    (count($unknown) === 1 ? 'it.' : 'them.'),
+                'There is no value "'.implode('", "', $new).'" yet. Save again to make '.(count($new) === 1 ? 'it.' : 'them.'),
                 'make',
             );
         }
-        $done = $change(Chosen::items([$item->id]), $cell, [$item->id => $request->integer('version')]);
+        [$done] = $type($cells, $mayMake);
 
         return redirect()
-            ->route('products.show', $item->parent_id ?? $item->id)
+            ->to(Back::to($request, route('products.show', $item->parent_id ?? $item->id)))
             ->with('done', $done->summary ?? 'Nothing was different.')
             ->with('undo', $done?->id);
     }
@@ -119,9 +101,7 @@ final class ProductsController
             counted: $request->filled('counted') ? $request->integer('counted') : null,
         );
 
-        return redirect(
-            $request->string('back')->startsWith('/products') ? $request->string('back')->toString() : route('products'),
-        )
+        return redirect(Back::to($request, route('products')))
             ->with('done', $done->summary ?? 'All of them had it already.')
             ->with('undo', $done?->id);
     }

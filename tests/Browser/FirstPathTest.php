@@ -110,7 +110,7 @@ test('the nine steps, with the mouse', function (): void {
         ->see('1 of 5 products');
     $me->press('Ostrelle half pan', '.work')
         ->type('input[aria-label="Weight of T3 in g"]', '12')
-        ->press('Set Weight of T3')
+        ->press('Save', '.work')
         ->see('Set Weight 12 on T3');
     $me->open('/products?where[]=category:brushes')
         ->click('tbody tr:nth-child(1) .pick')

@@ -1,16 +1,23 @@
 @extends('layouts.desk')
 @use('App\Support\Format')
-@use('Lokum\Vocabulary\Level')
-@use('Lokum\Vocabulary\Kind')
 @section('title', $item->title . ' · Products · Lokum')
 @section('crumbs')
-    <a href="{{ route('products') }}">Products</a><span class="before">/</span>
+    <a href="{{ route('products', $list) }}">Products</a><span class="before">/</span>
     <h1 class="cut">{{ $item->title }}</h1>
 @endsection
-@php($own = $item->variants->isEmpty() ? collect([$item]) : $item->variants)
-@php($editor = function ($owner, $definition, $held) {
-    return view('products.cell', ['owner' => $owner, 'definition' => $definition, 'held' => $held]);
-})
+@section('lens')
+    <nav class="flex gap-2" aria-label="In this list">
+        @if ($before)
+            <a class="button small" href="{{ route('products.show', [$before->id, ...$list]) }}" data-key="k" rel="prev"
+                title="{{ $before->title }} (K)">Previous</a>
+        @endif
+        @if ($after)
+            <a class="button small" href="{{ route('products.show', [$after->id, ...$list]) }}" data-key="j" rel="next"
+                title="{{ $after->title }} (J)">Next</a>
+        @endif
+    </nav>
+@endsection
+@php([$first, $more] = $page->own()->partition(fn($definition) => $page->expects($definition) || $page->carries($definition)))
 @section('work')
     <div class="bar"><span class="mono">{{ $item->sku }}</span>
         @if ($item->category)
@@ -26,75 +33,84 @@
     @if ($item->description)
         <p class="pad max-w-[70ch] whitespace-pre-line break-words">{{ mb_strimwidth($item->description, 0, 1200, '…') }}</p>
     @endif
-    <section>
-        <h2 class="pad">The product</h2>
-        <table class="grid-table">
-            <thead>
-                <tr>
-                    <th scope="col">Definition</th>
-                    <th scope="col">Now</th>
-                    <th scope="col">Set by hand</th>
-                </tr>
-            </thead>
-            <tbody>
-                @foreach ($definitions->where('level', $item->variants->isEmpty() ? '!=' : '=', $item->variants->isEmpty() ? null
-                    : Level::Product) as $definition)
-                    @php($held = $cells[$item->id][$definition->id] ?? [])
-                    <tr data-row>
-                        <td @class(['strong' => in_array($definition->id, $expected, true)])>{{ $definition->label }}</td>
-                        <td @class([
-                            'missing' => $held === [] && in_array($definition->id, $expected, true),
-                        ])>
-                            @if ($held === [])
-                            <span class="soft">{{ in_array($definition->id, $expected, true) ? 'missing'
-                                : '' }}</span>@else<x-cells :cells="$held" :definition="$definition"
-                                    :most="9" />
-                            @endif
-                        </td>
-                        <td>{{ $editor($item, $definition, $held) }}</td>
-                    </tr>
-                @endforeach
-            </tbody>
-        </table>
-    </section>
-    @if ($item->variants->isNotEmpty())
-        @php($columns = $definitions->where('level', Level::Variant))
+    <form method="post" action="{{ route('products.update', $item) }}" id="fields">@csrf @method('put')
+        <input type="hidden" name="back" value="{{ request()->getRequestUri() }}">
+        @error('make')
+            <input type="hidden" name="make" value="1">
+        @enderror
         <section>
-            <h2 class="pad">Its variants</h2>
-            <table class="grid-table">
-                <thead>
-                    <tr>
-                        <th scope="col">Variant</th>
-                        <th scope="col" class="num">Price</th>
-                        <th scope="col" class="num">Stock</th>
-                        @foreach ($columns as $definition)
-                            <th scope="col">{{ $definition->label }}</th>
-                        @endforeach
-                    </tr>
-                </thead>
-                <tbody>
-                    @foreach ($item->variants as $variant)
-                        <tr data-row>
-                            <td><span class="mono">{{ $variant->sku }}</span>
-                                @if ($variant->name)
-                                    <div class="small soft">{{ $variant->name }}</div>
-                                @endif
-                            </td>
-                            <td class="num">{{ Format::money($variant->price, $variant->currency) }}</td>
-                            <td class="num">{{ $variant->stock }}</td>
-                            @foreach ($columns as $definition)
-                                @php($held = $cells[$variant->id][$definition->id] ?? [])<td @class(['missing' => $held === []])>
-                                    @if ($held !== [])
-                                        <div><x-cells :cells="$held" :definition="$definition" :most="9" /></div>
-                                    @endif{{ $editor($variant, $definition, $held) }}
-                                </td>
-                            @endforeach
-                        </tr>
-                    @endforeach
-                </tbody>
-            </table>
+            <h2 class="pad">What it carries and should carry</h2>
+            @if ($first->isEmpty())
+                <p class="pad soft">Nothing yet, and nothing is expected in its category.</p>
+            @else
+                @include('products.fields', ['rows' => $first])
+            @endif
         </section>
-    @endif
+        @if ($item->variants->isNotEmpty() && $page->ofVariants()->isNotEmpty())
+            @php([$columns, $others] = $page->ofVariants()->partition(fn($definition) => $page->expects($definition)
+                || $page->carries($definition)))
+            <section>
+                <h2 class="pad">Its variants</h2>
+                @foreach ([[$columns, true], [$others, false]] as [$some, $shown])
+                    @continue($some->isEmpty() && !$shown)
+                    <details @if ($shown) open @endif class="scroll-x">
+                        <summary class="pad soft">{{ $shown ? Format::count($item->variants->count(), 'variant')
+                            : Format::count($some->count(), 'more definition') }}</summary>
+                        <table class="grid-table">
+                            <thead>
+                                <tr>
+                                    <th scope="col">Variant</th>
+                                    @if ($shown)
+                                        <th scope="col" class="num">Price</th>
+                                        <th scope="col" class="num">Stock</th>
+                                    @endif
+                                    @foreach ($some as $definition)
+                                        <th scope="col">{{ $definition->label }}</th>
+                                    @endforeach
+                                </tr>
+                            </thead>
+                            <tbody>
+                                @foreach ($item->variants as $variant)
+                                    <tr data-row>
+                                        <td><span class="mono">{{ $variant->sku }}</span>
+                                            @if ($variant->name)
+                                                <div class="small soft">{{ $variant->name }}</div>
+                                            @endif
+                                        </td>
+                                        @if ($shown)
+                                            <td class="num">{{ Format::money($variant->price, $variant->currency) }}</td>
+                                            <td class="num">{{ $variant->stock }}</td>
+                                        @endif
+                                        @foreach ($some as $definition)
+                                            @php($held = $page->cells[$variant->id][$definition->id] ?? [])
+                                            <td @class(['missing' => $held === [] && $page->expects($definition)])>
+                                                @if ($held !== [])
+                                                    <div><x-cells :cells="$held" :definition="$definition" :most="9" /></div>
+                                                @endif
+                                                @include('products.field', ['owner' => $variant])
+                                            </td>
+                                        @endforeach
+                                    </tr>
+                                @endforeach
+                            </tbody>
+                        </table>
+                    </details>
+                @endforeach
+            </section>
+        @endif
+        @if ($more->isNotEmpty())
+            <details>
+                <summary class="pad soft" data-key="m" title="More definitions (M)">{{ Format::count($more->count(), 'more definition') }} it
+                    could carry</summary>
+                @include('products.fields', ['rows' => $more])
+            </details>
+        @endif
+        @can('edit')
+            <div class="bar foot"><button class="button main" data-key="s">Save <kbd>S</kbd></button><span
+                class="soft">What is set by hand stays: feeds that are read later leave these cells alone. An empty field clears
+                    the value.</span></div>
+        @endcan
+    </form>
     @foreach ($labels as $id => $some)
         <datalist id="values-{{ $id }}">
             @foreach ($some as $label)
@@ -104,16 +120,14 @@
     @endforeach
 @endsection
 @section('panel')
-    <h2>What is set by hand stays</h2>
-    <p class="soft">A feed that is read later leaves these cells alone. Empty the field and set it to clear a value.</p>
-    @php($missing = $definitions->filter(fn($definition) => ($cells[$item->id][$definition->id] ?? []) === []
-        && $item->variants->every(fn($variant) => ($cells[$variant->id][$definition->id] ?? []) === [])))
-    @php($gaps = $missing->filter(fn($definition) => in_array($definition->id, $expected, true)))
+    @if ($errors->isNotEmpty())
+        @foreach ($errors->all() as $message)
+            <p class="note harm" role="alert">{{ $message }}</p>
+        @endforeach
+    @endif
+    @php($gaps = $page->gaps())
+    <h2>{{ $gaps->isEmpty() ? 'Nothing is missing' : Format::count($gaps->count(), 'gap') }}</h2>
     <dl class="figures">
-        <div>
-            <dt>Definitions in use</dt>
-            <dd>{{ count($definitions) }}</dd>
-        </div>
         <div>
             <dt>Expected in its category</dt>
             <dd>{{ count($expected) }}</dd>
@@ -122,26 +136,31 @@
             <dt>Of these, missing</dt>
             <dd>{{ count($gaps) }}</dd>
         </div>
+        <div>
+            <dt>Definitions in use</dt>
+            <dd>{{ count($definitions) }}</dd>
+        </div>
     </dl>
     @if ($gaps->isNotEmpty())
         <p class="note">Missing: {{ $gaps->pluck('label')->join(', ', ' and ') }}</p>
     @endif
-    @php($carried = $undefined->filter(fn($definition) => ($cells[$item->id][$definition->id] ?? []) !== []
-        || $item->variants->contains(fn($variant) => ($cells[$variant->id][$definition->id] ?? []) !== [])))
-    @if ($carried->isNotEmpty())
+    @if ($notInUse->isNotEmpty())
         <h3>Carried, and not in use</h3>
-        <ul class="grid gap-1">
-            @foreach ($carried as $definition)
+        <ul class="grid gap-2">
+            @foreach ($notInUse as $definition)
                 @php($held = collect([$item, ...$item->variants])->flatMap(fn($owner) => $cells[$owner->id][$definition->id] ?? []))
-                @php($shown = $held->map(fn($cell) => $cell->shown($definition->unit))->unique()->implode(', '))
-                <li><a href="{{ route('definitions', ['open' => $definition->slug]) }}">{{ $definition->label }}</a>
-                    <span class="soft">{{ mb_strimwidth($shown, 0, 80, '…') }}</span></li>
+                @php($texts = $held->map(fn($cell) => $cell->shown($definition->unit))->unique()->implode(', '))
+                <li class="flex gap-2 items-baseline"><span class="grow"><a
+                    href="{{ route('definitions', ['open' => $definition->slug]) }}">{{ $definition->label }}</a>
+                        <span class="soft">{{ mb_strimwidth($texts, 0, 80, '…') }}</span></span>
+                    @can('edit')
+                        <form method="post" action="{{ route('definitions.several') }}">@csrf<input type="hidden" name="ids[]"
+                            value="{{ $definition->id }}"><input type="hidden" name="state" value="accepted"><input type="hidden"
+                                name="back" value="{{ request()->getRequestUri() }}"><button class="button small">Take into use<span
+                                    class="sr-only"> {{ $definition->label }}</span></button></form>
+                    @endcan
+                </li>
             @endforeach
         </ul>
-    @endif
-    @if ($errors->isNotEmpty())
-        @foreach ($errors->all() as $message)
-            <p class="note harm" role="alert">{{ $message }}</p>
-        @endforeach
     @endif
 @endsection

@@ -17,6 +17,7 @@ use App\Models\Role;
 use App\Models\Token;
 use App\Models\User;
 use App\Products\EditViews;
+use App\Products\GridTokens;
 use App\Vocabulary\GatherValues;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Route;
@@ -220,12 +221,17 @@ test('a refused form names its field and keeps what was typed', function (): voi
         ->update(['kind' => 'number', 'unit' => 'ml']);
     $this->from("/products/{$item->id}")
         ->put("/products/{$item->id}", [
-            'definition' => 'color',
-            'item' => $item->id,
-            'version' => $item->version,
-            'value' => ['five'],
+            'cells' => [
+                "{$item->id}-1" => [
+                    'item' => $item->id,
+                    'definition' => 'color',
+                    'was' => (new GridTokens([$item]))->of($item, Definition::query()->where('slug', 'color')->firstOrFail())->token(),
+                    'now' => '',
+                    'text' => 'five',
+                ],
+            ],
         ])
-        ->assertSessionHasErrors('value');
+        ->assertSessionHasErrors('refused');
     $this->get("/products/{$item->id}")
         ->assertSee('is not a number')
         ->assertSee('value="five"', false);
