@@ -19,6 +19,7 @@ use App\Lineups\LineupsController;
 use App\Products\GridController;
 use App\Products\ProductsController;
 use App\Publishing\PublishingController;
+use App\Search\SearchController;
 use App\Settings\SettingsController;
 use App\Storefront\DirectoryController;
 use App\Storefront\ShopController;
@@ -66,6 +67,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
         ->name('account.update');
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
+    Route::get('/search', SearchController::class)->name('search');
     Route::get('/today/merge', [PathController::class, 'merge'])->name('path.merge');
     Route::get('/today/expected', [PathController::class, 'expected'])->name('path.expected');
     Route::get('/today/line-ups', [PathController::class, 'lineups'])->name('path.line-ups');

@@ -38,7 +38,8 @@ final readonly class ProposeExpected
             }
             $here = array_filter(
                 array_diff($accepted, $above, $proposed[0] ?? []),
-                fn (int $definition): bool => ($shares[$definition] ?? 0) >= self::SHARE && $expected->says($category, $definition) === null,
+                fn (int $definition): bool => ($shares[$definition] ?? 0) >= self::SHARE &&
+                    $expected->says($category, $definition) === null,
             );
             if ($here !== []) {
                 $proposed[$category ?? 0] = array_values($here);

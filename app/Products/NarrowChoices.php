@@ -49,7 +49,7 @@ final readonly class NarrowChoices
     {
         $rows = self::carried($definition, $narrowing)
             ->join('attribute_values as v', 'v.id', '=', 's.value_id')
-            ->when($words !== '', fn ($query) => $query->where('v.label', 'like', '%'.addcslashes($words, '%_\\').'%'))
+            ->when($words !== '', fn ($query) => $query->whereRaw("v.label LIKE ? ESCAPE '\\'", ['%'.addcslashes($words, '%_\\').'%']))
             ->groupBy('v.id', 'v.slug', 'v.label')
             ->orderByDesc('n')
             ->orderBy('v.label')

@@ -47,7 +47,12 @@ final readonly class SaveShop
             $encoded = json_encode($said, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
             $now = now()->toDateTimeString();
             if ($row === null) {
-                $journal->insert(Setting::class, ['said' => $encoded, 'version' => 1, 'created_at' => $now, 'updated_at' => $now]);
+                $journal->insert(Setting::class, [
+                    'said' => $encoded,
+                    'version' => 1,
+                    'created_at' => $now,
+                    'updated_at' => $now,
+                ]);
             } elseif ($said != $before) {
                 $journal->update(Setting::class, $row->id, ['said' => $encoded]);
             }

@@ -72,9 +72,10 @@ export function keys() {
             return;
         }
         if (typing(event.target)) return;
-        if (event.key === '/') {
-            document.querySelector('[data-find]')?.focus();
-            event.preventDefault();
+        if (event.key.toLowerCase() === 'f') {
+            const find = document.querySelector('[data-find]');
+            find?.focus();
+            if (find) event.preventDefault();
             return;
         }
         if (act(event)) event.preventDefault();

@@ -15,12 +15,23 @@ function demo(): Site
     return $site ??= Site::start(built: true);
 }
 
+test('one search leads everywhere, by keys alone', function (): void {
+    $me = (new Person(demo()))->signIn();
+    $me->keys('/')->holds('document.querySelector("#search").open');
+    $me->keys('viridian')->see('Viridian', '.hits')->see('Color', '.hits')->keys(WebDriverKeys::ENTER)->see('Viridian', '#panel');
+    $me->keys('/')->keys('fill rul')->see('Fill rules', '.hits')->keys(WebDriverKeys::ENTER)->see('Fill rules', 'h1');
+    $me->keys('/')->keys('BR-209')->see('BR-209', '.hits')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_UP, WebDriverKeys::ENTER);
+    $me->comesTo('/products/')->see('BR-209', '.work');
+    $me->keys('/')->keys('zzzz')->see('Nothing is called that', '.hits')->keys(WebDriverKeys::ESCAPE);
+    $me->holds('!document.querySelector("#search").open');
+});
+
 test('the keyboard: rooms, search, rows, merging, taking back, ordering', function (): void {
     $me = (new Person(demo()))->signIn();
     $me->chord(WebDriverKeys::ALT, '4')->see('Attribute', '.work')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN);
     $me->open('/values/finish')
         ->see('4 values')
-        ->keys('/')
+        ->keys('f')
         ->holds('document.activeElement.matches("[data-find]")')
         ->keys('satin', WebDriverKeys::ENTER)
         ->see('Satin', 'tbody')
@@ -110,6 +121,8 @@ test('axe finds nothing on any view', function (): void {
             '/',
             '/feeds',
             '/feeds/readings/1',
+            '/search?q=red',
+            '/settings',
             '/definitions',
             '/definitions?open=color',
             '/definitions?open=new',

@@ -382,6 +382,7 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
+                'DROP TABLE settings',
                 'DROP INDEX attribute_values_definition_id_label_index',
                 'ALTER TABLE api_tokens DROP COLUMN expires_at',
                 'ALTER TABLE readings DROP COLUMN rules_wait',

@@ -1,7 +1,8 @@
 <dialog id="keys" aria-labelledby="keys-title">
     <h2 id="keys-title">Keys</h2>
     <dl class="figures">
-        @foreach (['/' => 'Search in this room', '↑ ↓' => 'Move from row to row', '→ ←' => 'From a row into its cells, and back',
+        @foreach (['/' => 'Search everything', 'F' => 'Find in this list', '↑ ↓' => 'Move from row to row',
+            '→ ←' => 'From a row into its cells, and back',
             'Space' => 'Select the row', 'Enter' => 'Open the row', 'M' => 'Merge the selected values',
             'A' => 'Keep apart, or take all that match', 'G' => 'Gather under an umbrella', 'L' => 'Later',
             'O' => 'Make a spelling a value of its own', 'N' => 'Keep a newcomer as a new value',

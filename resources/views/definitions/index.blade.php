@@ -11,7 +11,7 @@
     @include('definitions.lens')
 @endsection
 @section('find')
-    <form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find a definition  /"
+    <form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find a definition  F"
         aria-label="Find a definition"
     data-find></form>
 @endsection

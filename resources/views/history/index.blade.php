@@ -4,7 +4,7 @@
     <h1>History</h1>
 @endsection
 @section('find')
-    <form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find an entry  /"
+    <form role="search"><input class="input" type="search" name="q" value="{{ request('q') }}" placeholder="Find an entry  F"
         aria-label="Find an entry" data-find>
     </form>
 @endsection

@@ -19,6 +19,8 @@
                         title="{{ $name }} (Alt {{ $i + 1 }})"><x-icon :name="$icon" />{{ $name }}</a>
                 @endforeach
                 <div class="rail-foot">
+                    <a href="{{ route('search') }}" data-opens="search" data-key="/" title="Search everything (/)"><x-icon
+                        name="search" />Search</a>
                     @can('manage')
                         <a href="{{ route('settings') }}" @if (request()->routeIs('settings*')) aria-current="page" @endif><x-icon
                             name="settings" />Settings</a>
@@ -53,5 +55,6 @@
         </div>
         <x-toast />
         <x-keys />
+        <x-search />
     </body>
 @endsection

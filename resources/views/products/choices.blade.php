@@ -12,7 +12,8 @@
         <ul id="choice-list" class="grid gap-0.5 max-h-[220px] overflow-auto">
             @forelse ($choices->values as $value)
                 <li><label class="check"><input type="checkbox" name="is[]" value="{{ $value['slug'] }}"><span
-                    class="grow cut">{{ $value['label'] }}</span><span class="soft">{{ Format::number($value['products']) }}</span></label></li>
+                    class="grow cut">{{ $value['label'] }}</span><span
+                    class="soft">{{ Format::number($value['products']) }}</span></label></li>
             @empty
                 <li class="soft">{{ $choices->words === '' ? 'None of these products carries it.' : 'No value has these words.' }}</li>
             @endforelse
@@ -26,15 +27,17 @@
         @else
             @php($top = max(1, ...$choices->bars))
             <svg viewBox="0 0 300 44" class="w-full h-11" role="img"
-                aria-label="Products by {{ $choices->definition->label }}, from {{ Format::number($choices->from) }} to {{ Format::number($choices->to) }}">
+                aria-label="Products by {{ $choices->definition->label }}, from {{ Format::number($choices->from) }} to
+                    {{ Format::number($choices->to) }}">
                 @foreach ($choices->bars as $i => $n)
                     <rect x="{{ $i * 10 }}" y="{{ 44 - 44 * $n / $top }}" width="9" height="{{ 44 * $n / $top }}" fill="var(--rose)"
                         opacity=".55" />
                 @endforeach
             </svg>
             <div class="grid grid-cols-2 gap-3">
-                <div class="field"><label for="from">from{{ $choices->definition->unit ? ', ' . $choices->definition->unit : '' }}</label><input
-                    class="input small" id="from" name="from" inputmode="decimal" placeholder="{{ Format::number($choices->from) }}"></div>
+                <div class="field"><label for="from">{{ $choices->definition->unit ? "from, {$choices->definition->unit}"
+                    : 'from' }}</label><input class="input small" id="from" name="from"
+                        inputmode="decimal" placeholder="{{ Format::number($choices->from) }}"></div>
                 <div class="field"><label for="to">to</label><input class="input small" id="to" name="to" inputmode="decimal"
                     placeholder="{{ Format::number($choices->to) }}"></div>
             </div>

@@ -35,7 +35,7 @@
                     aria-label="Select {{ $product->title }}" data-stop
                         @checked(in_array($product->id, $picked, true))></td>
                 <td class="max-w-[270px]"><a class="name block cut" href="{{ route('products.show', [$product,
-                    ...array_filter(['where' => $query['where'], 'sort' => $query['sort'] ?? null, 'down' => $query['down'] ?? null])]) }}">{{ $product->title }}</a><span
+                    ...array_filter(Illuminate\Support\Arr::only($query, ['where', 'sort', 'down']))]) }}">{{ $product->title }}</a><span
                         class="small soft mono">{{ $product->sku }}</span>
                     @if ($own->isNotEmpty())
                         <span class="small soft">· {{ Format::count($own->count(), 'variant') }}</span>

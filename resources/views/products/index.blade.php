@@ -14,7 +14,7 @@
                     <input type="hidden" name="{{ $name }}" value="{{ $value }}">
                 @endforeach
                 <input class="input" type="search" name="q" value="{{ $narrowing->named('words')?->value }}"
-                    placeholder="Words or sku  /" aria-label="Find by words or sku"
+                    placeholder="Words or sku  F" aria-label="Find by words or sku"
                     data-find>
     </form>
 @endsection

@@ -21,8 +21,8 @@
                 hx-sync="this:replace">
                     <option value="">choose a definition</option>
                     @foreach ($definitions as $definition)
-                        <option value="{{ $definition->slug }}">{{ $definition->label }} ({{ Format::number($covered[$definition->id] ?? 0) }})
-                        </option>
+                        <option value="{{ $definition->slug }}">{{ $definition->label }}
+                            ({{ Format::number($covered[$definition->id] ?? 0) }})</option>
                     @endforeach
                 </select></div>
             @include('products.choices', ['choices' => null])

@@ -100,8 +100,8 @@
         @endif
         @if ($more->isNotEmpty())
             <details>
-                <summary class="pad soft" data-key="m" title="More definitions (M)">{{ Format::count($more->count(), 'more definition') }} it
-                    could carry</summary>
+                <summary class="pad soft" data-key="m" title="More definitions (M)">{{ Format::count($more->count(),
+                    'more definition') }} it could carry</summary>
                 @include('products.fields', ['rows' => $more])
             </details>
         @endif

@@ -46,8 +46,9 @@
                                             class="tag waiting">{{ $reading->state->label() }}</span>
                                         @if ($loop->first)
                                             <a class="button small {{ $isNext ? 'main' : '' }}"
-                                                href="{{ route('readings.show', $reading) }}">{{ $reading->state->isRunning() ? 'See how far it is'
-                                                    : 'Check and read' }}<span class="sr-only"> {{ $reading->file_name }}</span></a>
+                                                href="{{ route('readings.show', $reading) }}">{{ $reading->state->isRunning()
+                                                    ? 'See how far it is' : 'Check and read' }}<span
+                                                    class="sr-only"> {{ $reading->file_name }}</span></a>
                                         @endif
                                     </li>
                                 @endforeach
@@ -58,8 +59,8 @@
                     @case(PathStep::Accept)
                         @if ($path->proposed->isNotEmpty())
                             <p class="soft">{{ Format::count($path->proposed->count(), 'proposed definition') }}:
-                                {{ $path->proposed->pluck('label')->take(8)->join(', ') }}{{ $path->proposed->count() > 8 ? ' …' : '' }}. What is
-                                wrong can be changed later.</p>
+                                {{ $path->proposed->pluck('label')->take(8)->join(', ') }}{{ $path->proposed->count() > 8
+                                    ? ' …' : '' }}. What is wrong can be changed later.</p>
                             @can('edit')
                                 <div class="flex gap-2">
                                     <form method="post" action="{{ route('path.accept') }}">@csrf<button

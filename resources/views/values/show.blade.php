@@ -23,7 +23,7 @@
 @endsection
 @section('find')
     <form role="search"><input type="hidden" name="show" value="{{ request('show') }}"><input class="input" type="search" name="q"
-    value="{{ request('q') }}" placeholder="Find a value or spelling  /" aria-label="Find a value or spelling" data-find></form>
+    value="{{ request('q') }}" placeholder="Find a value or spelling  F" aria-label="Find a value or spelling" data-find></form>
 @endsection
 @section('work')
     @php($figures = $bench->figures())

@@ -13,8 +13,8 @@ use Tests\Support\Acts;
 
 beforeEach(function (): void {
     $this->read(
-        "sku,parent_sku,name,category,Color,Finish,Weight\nA,,Arden,Lamps,,Matt,\nA1,A,,,Red,,10\nA2,A,,,Blue,,20\nB,,Bell,Lamps,Red,Gloss,30\n".
-            "C,,Cone,Cables,Green,,40\n",
+        "sku,parent_sku,name,category,Color,Finish,Weight\nA,,Arden,Lamps,,Matt,\nA1,A,,,Red,,10\nA2,A,,,Blue,,20\n".
+            "B,,Bell,Lamps,Red,Gloss,30\nC,,Cone,Cables,Green,,40\n",
         '{"columns": {"Color": {"kind": "choice", "level": "variant"}, "Finish": {"kind": "choice", "level": "product"}, '.
             '"Weight": {"kind": "number", "unit": "g", "level": "variant"}}}',
     );
@@ -87,9 +87,11 @@ test('what cannot be taken is named by its field, and keeps all from being writt
 test('the page goes on in the list it was opened from', function (string $query, string $sku, ?string $before, ?string $after): void {
     $page = $this->get(pageOf($sku).$query)->assertOk();
     foreach (['prev' => $before, 'next' => $after] as $rel => $other) {
-        $other === null
-            ? $page->assertDontSee("rel=\"{$rel}\"", false)
-            : $page->assertSeeInOrder([pageOf($other), "rel=\"{$rel}\""], false);
+        if ($other === null) {
+            $page->assertDontSee("rel=\"{$rel}\"", false);
+        } else {
+            $page->assertSeeInOrder([pageOf($other), "rel=\"{$rel}\""], false);
+        }
     }
 })->with([
     'all, by name' => ['', 'B', 'A', 'C'],
@@ -105,8 +107,9 @@ test('what is expected or carried stands first, the rest behind', function (): v
     Definition::query()->where('slug', 'finish')->update(['state' => 'proposed']);
     $this->get(pageOf('A'))->assertSeeInOrder(['Carried, and not in use', 'Finish', 'Matt', 'Take into use']);
     $id = Definition::query()->where('slug', 'finish')->value('id');
-    $this->post('/definitions/several', ['ids' => [$id], 'state' => 'accepted', 'back' => pageOf('A')])->assertRedirect(pageOf('A'));
-    $this->post('/definitions/several', ['ids' => [$id], 'state' => 'accepted', 'back' => '//evil.example'])->assertRedirect('/definitions');
+    $accept = ['ids' => [$id], 'state' => 'accepted'];
+    $this->post('/definitions/several', $accept + ['back' => pageOf('A')])->assertRedirect(pageOf('A'));
+    $this->post('/definitions/several', $accept + ['back' => '//evil.example'])->assertRedirect('/definitions');
 });
 
 test('a viewer reads and does not type', function (): void {
