@@ -22,9 +22,10 @@ final readonly class AttributeNames
     public static function alike(array $names): array
     {
         $candidates = array_map(fn (string $name): Candidate => new Candidate(self::withoutUnit($name), 1), $names);
+        // What says nothing among values tells names apart: Sheet size is not Sheets, Paper weight is not Weight.
         $groups = array_map(
             fn (Group $group): array => $group->members,
-            (new LookAlikes(Lexicon::shipped()))->among($candidates),
+            (new LookAlikes(Lexicon::shipped()))->among($candidates, together: false),
         );
         usort($groups, fn (array $one, array $other): int => min($one) <=> min($other));
 

@@ -39,10 +39,16 @@ final class LookAlikes
      * @param  list<Candidate>  $candidates
      * @param  list<array{0: string, 1: string}>  $apart  texts that somebody has decided are different
      * @param  string  $about  the attribute's name: its words say nothing inside a value
+     * @param  bool  $together  whether it counts what the rest of the list says of a value, as it does of values of one attribute
      * @return list<Group> of two members or more, those with most products first
      */
-    public function among(array $candidates, array $apart = [], Lessons $lessons = new Lessons(), string $about = ''): array
-    {
+    public function among(
+        array $candidates,
+        array $apart = [],
+        Lessons $lessons = new Lessons(),
+        string $about = '',
+        bool $together = true,
+    ): array {
         $this->candidates = $candidates;
         $this->blurred = null;
         $this->lessons = $lessons;
@@ -50,7 +56,7 @@ final class LookAlikes
         $this->lexicon = $this->shipped->taught($lessons->words() + Shortenings::among($texts));
         $reader = new MeaningReader($this->lexicon);
         $this->meanings = array_map($reader->of(...), $texts);
-        $this->keys = $this->keysOf(new Otherwise($reader, Names::shipped(), $lessons, $about), $texts);
+        $this->keys = $this->keysOf(new Otherwise($reader, Names::shipped(), $lessons, $about), $texts, $together);
         $this->keepApart($apart);
         $classes = $this->same(array_keys($candidates));
         $classes = $this->joinedBy(
@@ -99,7 +105,7 @@ final class LookAlikes
      * @param  list<string>  $texts
      * @return list<array<string, string>> what each meets others by: alone, by its other names, then by what stands beside it
      */
-    private function keysOf(Otherwise $otherwise, array $texts): array
+    private function keysOf(Otherwise $otherwise, array $texts, bool $together): array
     {
         $keys = [];
         $said = [];
@@ -109,6 +115,9 @@ final class LookAlikes
                 array_map(fn (Meaning $other): string => $other->key(), $names);
             unset($names[Evidence::Code->value]);
             $said[$i] = ($names === [] ? $meaning : end($names))->letters;
+        }
+        if (! $together) {
+            return array_values($keys);
         }
         $context = new Context($said, array_map(fn (array $some): string => $some[''] ?? '', $keys), Thesaurus::shipped(), $this->lexicon);
 

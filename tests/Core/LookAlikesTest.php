@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Lokum\LookAlike\AttributeNames;
 use Lokum\LookAlike\Candidate;
 use Lokum\LookAlike\Evidence;
 use Lokum\LookAlike\Group;
@@ -388,4 +389,13 @@ test('the language of a name is known where it is one', function (): void {
         ->toBe([null, 'fr', null, null])
         ->and([$names->language('edelstahl'), $names->language('frankreich'), $names->language('acero inoxidable')])
         ->toBe(['de', 'de', 'es']);
+});
+
+test('names of attributes are one in another language or with a unit, and not where a word more makes another', function (): void {
+    $names = ['Weight', 'Gewicht (g)', 'Sheets', 'Sheet size', 'Paper weight', 'Farbe', 'Colour', 'Color name', 'Width in mm', 'Width (front)'];
+    $groups = array_map(
+        fn (array $places): array => array_map(fn (int $i): string => $names[$i], $places),
+        AttributeNames::alike($names),
+    );
+    expect($groups)->toBe([['Weight', 'Gewicht (g)'], ['Farbe', 'Colour']]);
 });
