@@ -23,7 +23,6 @@ final readonly class ProductsPage extends Page
      * @param  int  $found  products; counted up to a bound
      * @param  bool  $many  whether there are more than were counted
      * @param  int  $total  products of the catalog
-     * @param  string  $sort  title, sku or id
      * @param  Collection<int, \Illuminate\Database\Eloquent\Collection<int, Item>>  $variants  by product
      * @param  array<int, array<int, list<Cell>>>  $cells  by item and definition
      * @param  Collection<int, Definition>  $columns
@@ -43,7 +42,8 @@ final readonly class ProductsPage extends Page
         public int $found,
         public bool $many,
         public int $total,
-        public string $sort,
+        public GridSort $sort,
+        public bool $showsCategory,
         public Collection $variants,
         public array $cells,
         public Collection $columns,

@@ -50,16 +50,6 @@ final readonly class ShowProduct
     /** The one before or after it in the list that it was opened from. */
     private function beside(Item $item, Narrowing $narrowing, Request $request, bool $before): ?Item
     {
-        $sort = in_array($request->input('sort'), ['sku', 'id'], true) ? (string) $request->input('sort') : 'title';
-        $down = $request->boolean('down');
-        $sign = $before === $down ? '>' : '<';
-        $direction = $sign === '>' ? 'asc' : 'desc';
-
-        return $narrowing
-            ->query()
-            ->whereRaw("({$sort}, id) {$sign} (?, ?)", [$item->getAttribute($sort), $item->id])
-            ->orderBy($sort, $direction)
-            ->orderBy('id', $direction)
-            ->first(['id', 'title']);
+        return GridSort::from($request)->beside($narrowing->query(), $item, $before)->first();
     }
 }

@@ -42,7 +42,7 @@ final readonly class ShowProducts
     public function __invoke(Request $request): ProductsPage
     {
         $narrowing = Narrowing::from($request);
-        $sort = in_array($request->input('sort'), ['sku', 'id'], true) ? (string) $request->input('sort') : 'title';
+        $sort = GridSort::from($request);
         $query = $narrowing->query();
         $total = $this->coverage->total();
         $covered = $this->coverage->lately();
@@ -60,6 +60,7 @@ final readonly class ShowProducts
             many: $found > self::COUNT_TO,
             total: $total,
             sort: $sort,
+            showsCategory: in_array('category', (array) $request->input('columns', []), true),
             variants: $variants->groupBy('parent_id'),
             cells: CellTable::of([...$ids, ...array_values($variants->modelKeys())]),
             columns: $this->columns($request, $narrowing, $definitions, $covered),
@@ -88,15 +89,14 @@ final readonly class ShowProducts
      * @param  Builder<Item>  $query
      * @return CursorPaginator<int, Item>
      */
-    private function products(Builder $query, Request $request, string $sort): CursorPaginator
+    private function products(Builder $query, Request $request, GridSort $sort): CursorPaginator
     {
-        return $query
+        return $sort
+            ->order($query)
             ->with('category')
-            ->orderBy($sort, $request->input('down') ? 'desc' : 'asc')
-            ->when($sort !== 'id', fn ($query) => $query->orderBy('id'))
             ->cursorPaginate(
                 in_array($request->integer('size'), self::SIZES, true) ? $request->integer('size') : self::PER_PAGE,
-                cursor: PageCursor::from($request, $sort, 'id'),
+                cursor: PageCursor::from($request, $sort->column(), 'id'),
             )
             ->withQueryString();
     }
@@ -108,7 +108,7 @@ final readonly class ShowProducts
      */
     private function columns(Request $request, Narrowing $narrowing, Collection $definitions, array $covered): Collection
     {
-        $wanted = array_values((array) $request->input('columns', []));
+        $wanted = array_values(array_diff(array_filter((array) $request->input('columns', []), is_string(...)), ['category']));
         $missing = array_map(
             fn (Condition $condition): string => in_array($condition->name, ['missing', 'gap'], true) ? $condition->value : '',
             $narrowing->conditions,

@@ -8,23 +8,21 @@
     <thead>
         <tr>
             <th scope="col"><input type="checkbox" aria-label="Select all on this page" x-on:change="all"></th>
-            <th scope="col"><a
-                    href="{{ route('products', [...$query, 'sort' => 'title', 'down' => $sort === 'title' && !request('down') ? 1
-                        : null]) }}">Product{{ $sort === 'title' ? (request('down') ? ' ↓' : ' ↑') : '' }}</a>
-                · <a
-                    href="{{ route('products', [...$query, 'sort' => 'sku', 'down' => $sort === 'sku' && !request('down') ? 1
-                        : null]) }}">sku{{ $sort === 'sku' ? (request('down') ? ' ↓' : ' ↑') : '' }}</a>
-            </th>
+            <th scope="col"><x-sorts key="title" :sort="$sort" :query="$query">Product</x-sorts> · <x-sorts key="sku" :sort="$sort"
+                :query="$query">sku</x-sorts></th>
+            @if ($showsCategory)
+                <th scope="col"><x-sorts key="category" :sort="$sort" :query="$query">Category</x-sorts></th>
+            @endif
             @foreach ($columns as $column)
                 @php($share = Format::share($covered[$column->id] ?? 0, $total))
                 <th scope="col" data-column="{{ $column->slug }}" data-kind="{{ $column->kind->value }}"
                     data-multiple="{{ $column->multiple ? $column->separator : '' }}" @if ($column->team_help)
                         title="{{ $column->team_help }}" @endif>
-                    {{ $column->label }}<div class="flex items-center gap-1.5 font-normal"><x-meter :share="$share" />{{ $share }} %</div>
+                    <x-sorts :key="$column->slug" :sort="$sort" :query="$query">{{ $column->label }}</x-sorts><div class="flex items-center gap-1.5 font-normal"><x-meter :share="$share" />{{ $share }} %</div>
                 </th>
             @endforeach
-            <th scope="col" class="num">Price</th>
-            <th scope="col" class="num">Stock</th>
+            <th scope="col" class="num"><x-sorts key="price" :sort="$sort" :query="$query">Price</x-sorts></th>
+            <th scope="col" class="num"><x-sorts key="stock" :sort="$sort" :query="$query">Stock</x-sorts></th>
         </tr>
     </thead>
     <tbody>
@@ -41,6 +39,9 @@
                         <span class="small soft">· {{ Format::count($own->count(), 'variant') }}</span>
                     @endif
                 </td>
+                @if ($showsCategory)
+                    <td class="cut max-w-[180px] soft" title="{{ $product->category?->path }}">{{ $product->category?->path }}</td>
+                @endif
                 @foreach ($columns as $column)
                     {!! CellMarkup::cell(GridCell::of($product, $column, $cells, $own)) !!}
                 @endforeach
@@ -60,6 +61,9 @@
                     <tr class="variant-row">
                         <td></td>
                         <td class="pl-6"><span class="mono">{{ $variant->sku }}</span></td>
+                        @if ($showsCategory)
+                            <td></td>
+                        @endif
                         @foreach ($columns as $column)
                             @if ($column->level === Lokum\Vocabulary\Level::Variant)
                                 {!! CellMarkup::cell(GridCell::of($variant, $column, $cells)) !!}@else<td></td>

@@ -13,8 +13,10 @@
             @foreach ($narrowing->lines() as $line)
                 @continue(str_starts_with($line, 'category:'))<input type="hidden" name="where[]" value="{{ $line }}">
             @endforeach
-            @foreach (request()->only('sort', 'variants') as $name => $value)
-                <input type="hidden" name="{{ $name }}" value="{{ $value }}">
+            @foreach (request()->only('sort', 'down', 'variants', 'columns', 'size') as $name => $values)
+                @foreach ((array) $values as $value)
+                    <input type="hidden" name="{{ $name }}{{ is_array($values) ? '[]' : '' }}" value="{{ $value }}">
+                @endforeach
             @endforeach
             <div class="field"><label for="by">By what products carry</label><select class="select" id="by" name="by"
                 hx-get="{{ route('products.choices') }}" hx-include="closest form" hx-target="#choices" hx-swap="outerHTML"
@@ -125,7 +127,9 @@
             <input type="hidden" name="where[]" value="{{ $line }}">
         @endforeach
         <fieldset class="grid gap-1 max-h-[320px] overflow-auto">
-            <legend class="label pb-1">Definitions across</legend>
+            <legend class="label pb-1">Across</legend>
+            <label class="check"><input type="checkbox" name="columns[]" value="category"
+                @checked($showsCategory)><span>Category</span></label>
             @foreach ($definitions as $definition)
                 <label class="check"><input type="checkbox" name="columns[]" value="{{ $definition->slug }}"
                         @checked($columns->contains('id', $definition->id))><span>{{ $definition->label }}</span></label>
