@@ -7,17 +7,42 @@ namespace App\Definitions;
 use App\Models\Definition;
 use App\Models\State;
 use App\Support\Back;
+use App\Support\CsvList;
 use App\Support\Ids;
 use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class DefinitionsController
 {
-    public function index(Request $request, ShowDefinitions $show): View
+    public function index(Request $request, ShowDefinitions $show): View|StreamedResponse
     {
-        return view('definitions.index', $show($request));
+        $page = $show($request);
+
+        return CsvList::isWanted($request) ? self::asCsv($page) : view('definitions.index', $page);
+    }
+
+    private static function asCsv(DefinitionsPage $page): StreamedResponse
+    {
+        return CsvList::of(
+            'definitions',
+            ['label', 'slug', 'state', 'kind', 'unit', 'level', 'several', 'values', 'products', 'of', 'filter'],
+            collect($page->groups)->flatten(1)->map(fn (Definition $definition): array => [
+                $definition->label,
+                $definition->slug,
+                $definition->state->value,
+                $definition->kind->value,
+                $definition->unit,
+                $definition->level->value,
+                $definition->multiple ? 'yes' : 'no',
+                (int) $definition->getAttribute('values_count'),
+                $page->products[$definition->id] ?? 0,
+                $page->total,
+                $page->filters[$definition->id] ?? null,
+            ]),
+        );
     }
 
     public function store(Request $request, CreateDefinition $create): RedirectResponse

@@ -9,16 +9,20 @@ use App\Catalog\Coverage;
 use App\Catalog\Expected;
 use App\Models\Category;
 use App\Models\Definition;
+use App\Support\CsvList;
 use App\Support\Ids;
 use App\Support\Refused;
+use Generator;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Collection;
 use Illuminate\View\View;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What each category's products should carry, and how far they do. */
 final class ExpectedController
 {
-    public function show(Request $request, Coverage $coverage, ProposeExpected $propose): View
+    public function show(Request $request, Coverage $coverage, ProposeExpected $propose): View|StreamedResponse
     {
         $tree = CategoryTree::load();
         $expected = new Expected($tree);
@@ -38,6 +42,9 @@ final class ExpectedController
             ];
         }
         $chosen = $open instanceof Category ? $open->id : null;
+        if (CsvList::isWanted($request)) {
+            return CsvList::of('expected', ['category', 'definition', 'expected', 'carried', 'missing'], self::asCsv($rows, $definitions));
+        }
 
         return view('definitions.expected', [
             'rows' => $rows,
@@ -49,6 +56,20 @@ final class ExpectedController
             'shares' => $open === false ? [] : $propose->shares($chosen, $tree),
             'candidates' => $open === false ? collect() : $definitions->only($propose->in($chosen)),
         ]);
+    }
+
+    /**
+     * @param  list<array{category: Category, depth: int, figures: array<int, array{expected: int, carried: int}>}>  $rows
+     * @param  Collection<int, Definition>  $definitions
+     * @return Generator<int, list<string|int>>
+     */
+    private static function asCsv(array $rows, Collection $definitions): Generator
+    {
+        foreach ($rows as ['category' => $category, 'figures' => $figures]) {
+            foreach ($figures as $id => ['expected' => $expected, 'carried' => $carried]) {
+                yield [$category->path, $definitions->get($id)->label ?? '', $expected, $carried, $expected - $carried];
+            }
+        }
     }
 
     public function store(Request $request, SayExpected $say): RedirectResponse

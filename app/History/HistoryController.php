@@ -5,22 +5,38 @@ declare(strict_types=1);
 namespace App\History;
 
 use App\Models\Change;
+use App\Support\CsvList;
 use App\Support\PageCursor;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class HistoryController
 {
-    public function index(Request $request): View
+    public function index(Request $request): View|StreamedResponse
     {
         $changes = Change::query()
             ->with('user')
             ->orderByDesc('id')
             ->when($request->string('q')->toString(), fn ($query, string $words) => $query->saying($words))
-            ->when($request->string('room')->toString(), fn ($query, string $room) => $query->where('room', $room))
-            ->cursorPaginate(40, cursor: PageCursor::from($request, 'id'))
-            ->withQueryString();
+            ->when($request->string('room')->toString(), fn ($query, string $room) => $query->where('room', $room));
+        if (CsvList::isWanted($request)) {
+            return CsvList::of(
+                'history',
+                ['entry', 'when', 'who', 'room', 'what', 'taken back by', 'takes back'],
+                $changes->lazyByIdDesc(500)->map(fn (Change $change): array => [
+                    $change->id,
+                    $change->created_at->toIso8601String(),
+                    $change->user->name ?? 'command line',
+                    $change->room->value,
+                    $change->summary,
+                    $change->taken_back_by,
+                    $change->takes_back,
+                ]),
+            );
+        }
+        $changes = $changes->cursorPaginate(40, cursor: PageCursor::from($request, 'id'))->withQueryString();
         $open = $request->integer('entry') === 0 ? null : Change::query()->with('user')->findOrFail($request->integer('entry'));
 
         return view('history.index', [

@@ -10,18 +10,22 @@ use App\Cells\Narrowing;
 use App\Models\Definition;
 use App\Models\Item;
 use App\Support\Back;
+use App\Support\CsvList;
 use App\Support\Ids;
 use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Validation\ValidationException;
 use Illuminate\View\View;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class ProductsController
 {
-    public function index(Request $request, ShowProducts $show): View
+    public function index(Request $request, ShowProducts $show, ProductsAsCsv $asCsv): View|StreamedResponse
     {
-        return view('products.index', $show($request));
+        $page = $show($request);
+
+        return CsvList::isWanted($request) ? $asCsv($request, $page->columns) : view('products.index', $page);
     }
 
     /** By what of a definition the list can be narrowed further. */

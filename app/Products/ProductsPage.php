@@ -10,7 +10,6 @@ use App\Models\Category;
 use App\Models\Definition;
 use App\Models\Item;
 use App\Models\SavedView;
-use App\Models\Value;
 use App\Support\Page;
 use Illuminate\Contracts\Pagination\CursorPaginator;
 use Illuminate\Support\Collection;
@@ -29,7 +28,6 @@ final readonly class ProductsPage extends Page
      * @param  array<int, int>  $covered  products by definition
      * @param  Collection<int, Definition>  $definitions  that a column can be of
      * @param  list<array{0: Category, 1: int}>  $categories  with their depth
-     * @param  Collection<int, Value>  $brands
      * @param  Collection<int, SavedView>  $views
      * @param  list<array{name: string, query: array<string, mixed>}>  $proposedViews
      * @param  Collection<int, string>  $feeds  names
@@ -50,7 +48,6 @@ final readonly class ProductsPage extends Page
         public array $covered,
         public Collection $definitions,
         public array $categories,
-        public Collection $brands,
         public Collection $views,
         public array $proposedViews,
         public Collection $feeds,

@@ -67,7 +67,6 @@ final readonly class ShowProducts
             covered: $covered,
             definitions: $definitions,
             categories: CategoryTree::load()->flat(),
-            brands: Definition::query()->where('slug', Definition::BRAND)->first()?->values()->orderBy('label')->get() ?? collect(),
             views: SavedView::query()->orderBy('name')->get(),
             proposedViews: EditViews::proposed(),
             feeds: Feed::query()->orderBy('name')->pluck('name'),

@@ -10,6 +10,9 @@ use Lokum\Edition\TermLine;
 /** The differences between two editions, for people and for scripts. */
 final class DriftInWords
 {
+    /** What the signs before a line say. */
+    public const SIGNS = ['+' => 'new', '−' => 'gone', '~' => 'different'];
+
     /** @return array<string, mixed> */
     public static function document(Drift $drift): array
     {

@@ -6,23 +6,35 @@ namespace App\Publishing;
 
 use App\Editions\Served;
 use App\Models\Edition;
+use App\Support\CsvList;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\View\View;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class PublishingController
 {
     /** Seconds in which a publication that was asked for may wait for the worker. */
     private const ASKED_FOR = 60;
 
-    public function show(Request $request, CurrentDrift $drift): View|Response
+    public function show(Request $request, CurrentDrift $drift): View|Response|StreamedResponse
     {
         $progress = RunPublishing::progress()->now();
         if ($request->hasHeader('HX-Request') && ! isset($progress['what'])) {
             return response()->noContent()->header('HX-Refresh', 'true');
         }
         $found = $drift();
+        if (CsvList::isWanted($request)) {
+            return CsvList::of(
+                'differences',
+                ['about', 'is', 'difference'],
+                array_map(
+                    fn (array $line): array => [$line['about'], DriftInWords::SIGNS[$line['sign']], $line['text']],
+                    DriftInWords::lines($found),
+                ),
+            );
+        }
 
         return view('publishing.show', [
             'drift' => $found,

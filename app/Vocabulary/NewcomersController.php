@@ -6,17 +6,22 @@ namespace App\Vocabulary;
 
 use App\Models\Definition;
 use App\Models\Reading;
+use App\Support\CsvList;
 use App\Support\Ids;
 use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** What came with newer data: decided on one by one, or many at once. */
 final class NewcomersController
 {
-    public function show(Request $request, FindNewcomers $find, ?Definition $definition = null): View|RedirectResponse
+    public function show(Request $request, FindNewcomers $find, ?Definition $definition = null): View|RedirectResponse|StreamedResponse
     {
+        if ($definition !== null && CsvList::isWanted($request)) {
+            return self::asCsv($definition, $find->of($definition));
+        }
         $waiting = $find->waiting();
         if ($definition === null && $waiting !== []) {
             return redirect()
@@ -33,6 +38,24 @@ final class NewcomersController
                 $request->string('feed')->toString(),
                 Reading::query()->whereNotNull('finished_at')->latest('id')->first(),
             ),
+        );
+    }
+
+    /** @param  list<Newcomer>  $newcomers */
+    private static function asCsv(Definition $definition, array $newcomers): StreamedResponse
+    {
+        return CsvList::of(
+            "newcomers-{$definition->slug}",
+            ['spelling', 'products', 'feed', 'value', 'looks like', 'because', 'under'],
+            array_map(fn (Newcomer $one): array => [
+                $one->text,
+                $one->products,
+                $one->feed,
+                $one->value->label,
+                $one->same?->label,
+                $one->evidence,
+                $one->under,
+            ], $newcomers),
         );
     }
 

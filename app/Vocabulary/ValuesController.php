@@ -9,6 +9,7 @@ use App\Models\Definition;
 use App\Models\Spelling;
 use App\Models\Umbrella;
 use App\Models\Value;
+use App\Support\CsvList;
 use App\Support\Ids;
 use App\Support\Refused;
 use App\Values\CreateValue;
@@ -17,6 +18,7 @@ use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\TermOrder;
+use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class ValuesController
 {
@@ -36,14 +38,21 @@ final class ValuesController
         ]);
     }
 
-    public function show(Request $request, Definition $definition, ProposeMerges $propose, ProductCounts $counts): View
-    {
+    public function show(
+        Request $request,
+        Definition $definition,
+        ProposeMerges $propose,
+        ProductCounts $counts,
+    ): View|StreamedResponse {
         abort_unless($definition->kind->isAttribute() || $definition->kind === Kind::Number, 404);
         if ($definition->kind === Kind::Number) {
             return view('values.numbers', ['definition' => $definition, 'map' => MapLens::ofNumbers($definition, $counts)]);
         }
         $bench = new Workbench($definition, $request);
         $rows = $bench->rows();
+        if (CsvList::isWanted($request)) {
+            return self::asCsv($definition, $rows);
+        }
         $page = min(max(1, $request->integer('page', 1)), max(1, (int) ceil(count($rows) / self::PER_PAGE)));
 
         return view('values.show', [
@@ -79,6 +88,24 @@ final class ValuesController
                 ],
             },
         ]);
+    }
+
+    /** @param  list<ValueRow>  $rows */
+    private static function asCsv(Definition $definition, array $rows): StreamedResponse
+    {
+        $umbrellas = Umbrella::query()->where('definition_id', $definition->id)->pluck('label', 'id');
+
+        return CsvList::of(
+            $definition->slug,
+            ['label', 'slug', 'umbrella', 'products', 'spellings'],
+            array_map(fn (ValueRow $row): array => [
+                $row->value->label,
+                $row->value->slug,
+                $umbrellas[$row->value->umbrella_id] ?? null,
+                $row->products,
+                implode(' | ', array_column($row->spellings, 'text')),
+            ], $rows),
+        );
     }
 
     public function store(Request $request, Definition $definition, CreateValue $create): RedirectResponse

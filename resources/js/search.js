@@ -27,6 +27,10 @@ export function search() {
             choose((chosen() + step + all.length) % Math.max(1, all.length));
             event.preventDefault();
         }
+        if (event.key === 'Escape') {
+            dialog.close();
+            event.preventDefault();
+        }
         if (event.key === 'Enter' && all.length > 0) {
             event.preventDefault();
             all[Math.max(0, chosen())].click();

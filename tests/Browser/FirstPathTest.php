@@ -109,6 +109,7 @@ test('the nine steps, with the mouse', function (): void {
         ->open('/products?q=half+pan')
         ->see('1 of 5 products');
     $me->press('Ostrelle half pan', '.work')
+        ->press('more definition', '.work')
         ->type('input[aria-label="Weight of T3 in g"]', '12')
         ->press('Save', '.work')
         ->see('Set Weight 12 on T3');

@@ -392,7 +392,7 @@ test('the language of a name is known where it is one', function (): void {
 });
 
 test('names of attributes are one in another language or with a unit, and not where a word more makes another', function (): void {
-    $names = ['Weight', 'Gewicht (g)', 'Sheets', 'Sheet size', 'Paper weight', 'Farbe', 'Colour', 'Color name', 'Width in mm', 'Width (front)'];
+    $names = ['Weight', 'Gewicht (g)', 'Sheets', 'Sheet size', 'Paper weight', 'Farbe', 'Colour', 'Width in mm', 'Width (front)'];
     $groups = array_map(
         fn (array $places): array => array_map(fn (int $i): string => $names[$i], $places),
         AttributeNames::alike($names),

@@ -10,7 +10,7 @@
 @endsection
 @section('work')
     <div class="bar"><span class="soft">What products of a category should carry. Categories below take it over, and can drop
-        it.</span><a class="button small ml-auto"
+        it.</span><x-csv class="ml-auto" /><a class="button small"
             href="{{ route('expected', ['category' => '']) }}">Of every product</a></div>
     @if ($rows === [])
         <div class="empty">

@@ -37,7 +37,7 @@
                                 class="button small" form="several" name="state" value="aside">Leave them aside</button></span>
                     @endcan
                 @elseif ($name === 'In use')
-                    <a class="button small ml-auto" href="{{ route('definitions', ['open' => 'new']) }}" data-key="n"
+                    <x-csv class="ml-auto" /><a class="button small" href="{{ route('definitions', ['open' => 'new']) }}" data-key="n"
                         title="New definition (N)"><x-icon name="plus" small />New
                         definition</a>
                 @endif

@@ -14,7 +14,7 @@
                 <a href="{{ route('history', array_filter(['room' => $room])) }}" @if ((string) request('room') === $room)
                     aria-current="true" @endif>{{ $name }}</a>
             @endforeach
-        </span>
+        </span><x-csv class="ml-auto" />
     </div>
     @forelse ($changes as $change)
         <a class="history-line {{ $open?->id === $change->id ? 'open' : '' }} {{ $change->taken_back_by ? 'taken' : '' }}"

@@ -16,8 +16,11 @@
                     @if ($definition?->id === $one['definition']->id) aria-current="page" @endif>{{ $one['definition']->label }}
                     <b>{{ Format::number($one['new']) }}</b></a>
             @endforeach
+            @if ($definition)
+                <x-csv class="ml-auto" />
+            @endif
             @if ($definition && count($feeds) > 1)
-                <form method="get" class="ml-auto flex items-center gap-2" x-data="sendsItself"><label class="label"
+                <form method="get" class="flex items-center gap-2" x-data="sendsItself"><label class="label"
                     for="feed">From</label><select class="select small w-auto"
                         id="feed" name="feed" x-on:change="send" data-acts>
                         <option value="">all feeds</option>

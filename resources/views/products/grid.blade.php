@@ -18,7 +18,8 @@
                 <th scope="col" data-column="{{ $column->slug }}" data-kind="{{ $column->kind->value }}"
                     data-multiple="{{ $column->multiple ? $column->separator : '' }}" @if ($column->team_help)
                         title="{{ $column->team_help }}" @endif>
-                    <x-sorts :key="$column->slug" :sort="$sort" :query="$query">{{ $column->label }}</x-sorts><div class="flex items-center gap-1.5 font-normal"><x-meter :share="$share" />{{ $share }} %</div>
+                    <x-sorts :key="$column->slug" :sort="$sort" :query="$query">{{ $column->label }}</x-sorts><div
+                        class="flex items-center gap-1.5 font-normal"><x-meter :share="$share" />{{ $share }} %</div>
                 </th>
             @endforeach
             <th scope="col" class="num"><x-sorts key="price" :sort="$sort" :query="$query">Price</x-sorts></th>

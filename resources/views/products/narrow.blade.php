@@ -145,6 +145,6 @@
         <button class="button main">Show</button>
     </form>
 </details>
-<span class="ml-auto"><b class="strong">{{ $many ? 'more than ' . Format::number(10000) : Format::number($found) }}</b> of
+<x-csv class="ml-auto" /><span><b class="strong">{{ $many ? 'more than ' . Format::number(10000) : Format::number($found) }}</b> of
     {{ Format::count($total, 'product') }}</span>
 </div>

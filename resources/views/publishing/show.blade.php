@@ -11,15 +11,17 @@
                 : "Until then shoppers see edition {$edition->id}." }}</p>
         @endif
         <h2>{{ $edition === null ? 'Everything would be new' : ($lines->isEmpty() ? 'Shoppers see the catalog as it is'
-            : 'What shoppers would find different') }}</h2>
+            : 'What shoppers would find different') }} @if ($lines->isNotEmpty())
+                <x-csv />
+            @endif
+        </h2>
         @foreach ($lines as $about => $group)
             <section>
                 <h3 class="pb-1">{{ ucfirst($about) }} <span class="soft">{{ count($group) }}</span></h3>
                 <ul class="columns-2 gap-8">
                     @foreach ($group->take(120) as $line)
                         <li class="break-inside-avoid"><span class="mono strong" aria-hidden="true">{{ $line['sign'] }}</span> <span
-                                class="sr-only">{{ ['+' => 'new:', '−' => 'gone:',
-                                    '~' => 'different:'][$line['sign']] }}</span>{{ $line['text'] }}</li>
+                                class="sr-only">{{ App\Publishing\DriftInWords::SIGNS[$line['sign']] }}: </span>{{ $line['text'] }}</li>
                     @endforeach
                 </ul>
                 @if (count($group) > 120)

@@ -47,7 +47,7 @@
                 @endforeach
             </select>
             <noscript><button class="button small">Show</button></noscript>
-        </form>
+        </form><x-csv />
         @if ($bench->lens === 'list')
             <form class="flex items-center gap-2" method="post" action="{{ route('values.order', $definition) }}"
                 x-data="sendsItself">@csrf<label class="sr-only"

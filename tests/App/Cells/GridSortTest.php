@@ -6,8 +6,8 @@ declare(strict_types=1);
 
 beforeEach(function (): void {
     $this->read(
-        "sku,parent_sku,name,category,price,stock,Color,Weight\nP1,,Arden,Lamps,3,1,blue,30\nP2,,Bell,Cables,1,9,,5\nP3,,Cone,Lamps > Big,,,Amber,\n".
-            "P4,,Dell,,,,,\nP4a,P4,,,2,5,Zinc,9\nP4b,P4,,,8,0,Coral,90\n",
+        "sku,parent_sku,name,category,price,stock,Color,Weight\nP1,,Arden,Lamps,3,1,blue,30\nP2,,Bell,Cables,1,9,,5\n".
+            "P3,,Cone,Lamps > Big,,,Amber,\nP4,,Dell,,,,,\nP4a,P4,,,2,5,Zinc,9\nP4b,P4,,,8,0,Coral,90\n",
         '{"columns": {"Color": {"kind": "choice", "level": "variant"}, "Weight": {"kind": "number", "level": "variant"}}}',
     );
     $this->actingAs($this->person());

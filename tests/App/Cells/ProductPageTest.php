@@ -38,7 +38,7 @@ function fieldOf(string $sku, string $slug, string $text): array
     ];
 }
 
-function pageOf(string $sku): string
+function productPage(string $sku): string
 {
     return '/products/'.Item::query()->where('sku', $sku)->value('id');
 }
@@ -55,7 +55,7 @@ function heldOn(string $sku, string $slug): array
 }
 
 test('several fields of a product and its variants are one save and one step back', function (): void {
-    $this->put(pageOf('A'), [
+    $this->put(productPage('A'), [
         'cells' => fieldOf('A', 'finish', 'Gloss') + fieldOf('A1', 'weight', '12') + fieldOf('A2', 'color', 'Blue'),
     ])->assertSessionHasNoErrors()->assertSessionHas('done', 'Typed 2 cells of Finish, Weight');
     expect(heldOn('A', 'finish'))->toBe(['Gloss'])->and(heldOn('A1', 'weight'))->toBe(['12'])->and(heldOn('A2', 'color'))->toBe(['Blue']);
@@ -65,32 +65,32 @@ test('several fields of a product and its variants are one save and one step bac
 
 test('a new value is asked for, and nothing is written before', function (): void {
     $cells = ['cells' => fieldOf('A', 'finish', 'Shiny') + fieldOf('A1', 'weight', '12')];
-    $this->from(pageOf('A'))->put(pageOf('A'), $cells)->assertSessionHasErrors('make');
+    $this->from(productPage('A'))->put(productPage('A'), $cells)->assertSessionHasErrors('make');
     expect(heldOn('A', 'finish'))->toBe(['Matt'])->and(heldOn('A1', 'weight'))->toBe(['10']);
-    $this->get(pageOf('A'))->assertSee('Save again to make it')->assertSee('value="Shiny"', false);
-    $this->put(pageOf('A'), $cells + ['make' => '1'])->assertSessionHasNoErrors();
+    $this->get(productPage('A'))->assertSee('Save again to make it')->assertSee('value="Shiny"', false);
+    $this->put(productPage('A'), $cells + ['make' => '1'])->assertSessionHasNoErrors();
     expect(heldOn('A', 'finish'))->toBe(['Shiny']);
 });
 
 test('what cannot be taken is named by its field, and keeps all from being written', function (): void {
-    $this->from(pageOf('A'))
-        ->put(pageOf('A'), ['cells' => fieldOf('A1', 'weight', 'heavy') + fieldOf('A', 'finish', 'Gloss')])
+    $this->from(productPage('A'))
+        ->put(productPage('A'), ['cells' => fieldOf('A1', 'weight', 'heavy') + fieldOf('A', 'finish', 'Gloss')])
         ->assertSessionHasErrors('refused');
     expect(heldOn('A', 'finish'))->toBe(['Matt']);
-    $this->get(pageOf('A'))->assertSee('A1, Weight:')->assertSee('value="heavy"', false);
+    $this->get(productPage('A'))->assertSee('A1, Weight:')->assertSee('value="heavy"', false);
     $old = fieldOf('A', 'finish', 'Satin');
-    $this->put(pageOf('A'), ['cells' => fieldOf('A', 'finish', 'Gloss')]);
-    $this->put(pageOf('A'), ['cells' => $old])->assertSessionHasErrors('refused');
+    $this->put(productPage('A'), ['cells' => fieldOf('A', 'finish', 'Gloss')]);
+    $this->put(productPage('A'), ['cells' => $old])->assertSessionHasErrors('refused');
     expect(heldOn('A', 'finish'))->toBe(['Gloss']);
 });
 
 test('the page goes on in the list it was opened from', function (string $query, string $sku, ?string $before, ?string $after): void {
-    $page = $this->get(pageOf($sku).$query)->assertOk();
+    $page = $this->get(productPage($sku).$query)->assertOk();
     foreach (['prev' => $before, 'next' => $after] as $rel => $other) {
         if ($other === null) {
             $page->assertDontSee("rel=\"{$rel}\"", false);
         } else {
-            $page->assertSeeInOrder([pageOf($other), "rel=\"{$rel}\""], false);
+            $page->assertSeeInOrder([productPage($other), "rel=\"{$rel}\""], false);
         }
     }
 })->with([
@@ -103,16 +103,16 @@ test('the page goes on in the list it was opened from', function (string $query,
 ]);
 
 test('what is expected or carried stands first, the rest behind', function (): void {
-    $this->get(pageOf('C'))->assertSeeInOrder(['What it carries and should carry', 'Color', 'Weight', '1 more definition', 'Finish']);
+    $this->get(productPage('C'))->assertSeeInOrder(['What it carries and should carry', 'Color', 'Weight', '1 more definition', 'Finish']);
     Definition::query()->where('slug', 'finish')->update(['state' => 'proposed']);
-    $this->get(pageOf('A'))->assertSeeInOrder(['Carried, and not in use', 'Finish', 'Matt', 'Take into use']);
+    $this->get(productPage('A'))->assertSeeInOrder(['Carried, and not in use', 'Finish', 'Matt', 'Take into use']);
     $id = Definition::query()->where('slug', 'finish')->value('id');
     $accept = ['ids' => [$id], 'state' => 'accepted'];
-    $this->post('/definitions/several', $accept + ['back' => pageOf('A')])->assertRedirect(pageOf('A'));
+    $this->post('/definitions/several', $accept + ['back' => productPage('A')])->assertRedirect(productPage('A'));
     $this->post('/definitions/several', $accept + ['back' => '//evil.example'])->assertRedirect('/definitions');
 });
 
 test('a viewer reads and does not type', function (): void {
     $this->actingAs($this->person(Role::Viewer));
-    $this->get(pageOf('A'))->assertOk()->assertSee('Matt')->assertDontSee('name="cells', false);
+    $this->get(productPage('A'))->assertOk()->assertSee('Matt')->assertDontSee('name="cells', false);
 });
