@@ -14,6 +14,7 @@ use App\Definitions\ExpectedController;
 use App\Door\Throttle;
 use App\Feeds\FeedsController;
 use App\Fill\RulesController;
+use App\Guide\GuideController;
 use App\History\HistoryController;
 use App\Lineups\LineupsController;
 use App\Products\GridController;
@@ -68,6 +69,8 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
     Route::get('/search', SearchController::class)->name('search');
+    Route::get('/guide/pictures/{name}', [GuideController::class, 'picture'])->where('name', '[a-z-]+')->name('guide.picture');
+    Route::get('/guide/{slug?}', [GuideController::class, 'show'])->where('slug', '[a-z-]+')->name('guide');
     Route::get('/today/merge', [PathController::class, 'merge'])->name('path.merge');
     Route::get('/today/expected', [PathController::class, 'expected'])->name('path.expected');
     Route::get('/today/line-ups', [PathController::class, 'lineups'])->name('path.line-ups');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Search;
 
 use App\Catalog\CategoryTree;
+use App\Guide\GuidePage;
 use App\Models\Category;
 use App\Models\Definition;
 use App\Models\Filter;
@@ -41,6 +42,7 @@ final readonly class SearchEverything
                 ...$this->categories($words),
                 ...$this->filters($words),
                 ...$this->products($words),
+                ...$this->guide($words),
             ];
     }
 
@@ -78,6 +80,18 @@ final readonly class SearchEverything
                 route('products.show', $item),
             ))
             ->all());
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return list<Hit>
+     */
+    private function guide(array $words): array
+    {
+        return array_map(
+            fn (GuidePage $page): Hit => new Hit('guide', $page->title, 'how it is done', route('guide', $page->slug)),
+            array_slice(GuidePage::with($words), 0, self::OF_A_KIND),
+        );
     }
 
     /**

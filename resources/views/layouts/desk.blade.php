@@ -21,6 +21,9 @@
                 <div class="rail-foot">
                     <a href="{{ route('search') }}" data-opens="search" data-key="/" title="Search everything (/)"><x-icon
                         name="search" />Search</a>
+                    <a href="{{ route('guide', App\Guide\GuidePage::forRoom((string) request()->route()?->getName())) }}"
+                        @if (request()->routeIs('guide*')) aria-current="page" @endif title="How this is done"><x-icon
+                            name="book-open" />Guide</a>
                     @can('manage')
                         <a href="{{ route('settings') }}" @if (request()->routeIs('settings*')) aria-current="page" @endif><x-icon
                             name="settings" />Settings</a>
