@@ -157,6 +157,7 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/feeds/readings/{reading}/check', [FeedsController::class, 'check'])->name('readings.check');
     Route::post('/feeds/readings/{reading}/read', [FeedsController::class, 'read'])->name('readings.read');
     Route::post('/history/{change}/take-back', [HistoryController::class, 'takeBack'])->name('history.take-back');
+    Route::post('/history/{change}/take-back-to', [HistoryController::class, 'takeBackTo'])->name('history.take-back-to');
 });
 
 Route::prefix('api')

@@ -26,7 +26,7 @@ final class GuideController
         return view('guide.show', [
             'pages' => $words === [] ? array_values($pages) : GuidePage::with($words),
             'page' => $page,
-            'html' => self::html($page->markdown),
+            'html' => self::html((string) strstr($page->markdown, "\n")),
         ]);
     }
 

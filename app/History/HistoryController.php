@@ -14,7 +14,7 @@ use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class HistoryController
 {
-    public function index(Request $request): View|StreamedResponse
+    public function index(Request $request, TakeBackTo $to): View|StreamedResponse
     {
         $changes = Change::query()
             ->with('user')
@@ -43,8 +43,19 @@ final class HistoryController
             'changes' => $changes,
             'open' => $open,
             'way' => $open === null ? null : WayBack::of($open),
+            'since' => $open === null || ! $request->boolean('since') ? null : $to->plan($open),
             'rooms' => Change::query()->toBase()->distinct()->orderBy('room')->pluck('room'),
         ]);
+    }
+
+    /** Everything since an entry, and that entry. */
+    public function takeBackTo(Request $request, Change $change, TakeBackTo $to): RedirectResponse
+    {
+        $n = $to($change, $request->integer('counted'));
+
+        return redirect()
+            ->route('history')
+            ->with('done', 'Took back '.($n === 1 ? 'one entry' : "{$n} entries").': the catalog is as it was before entry '.$change->id.'.');
     }
 
     public function takeBack(Change $change, TakeBack $takeBack): RedirectResponse

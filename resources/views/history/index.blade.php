@@ -87,5 +87,25 @@
                 <p class="soft">Editions never change. To show shoppers an earlier state, take the changes back and publish again.</p>
             @endif
         @endif
+        @can('edit')
+            @if ($since === null)
+                <a class="button small justify-self-start" href="{{ request()->fullUrlWithQuery(['since' => 1]) }}">Everything since then …</a>
+            @elseif ($since->isEmpty())
+                <p class="soft">Nothing that came since can be taken back.</p>
+            @else
+                <h3>Back to before entry {{ $open->id }}?</h3>
+                <p>{{ count($since) > App\History\TakeBackTo::MOST ? 'More than ' . App\History\TakeBackTo::MOST : count($since) }}
+                    {{ count($since) === 1 ? 'entry' : 'entries' }} would be taken back, the newest first, all of them or none. Editions and
+                    accounts stay.</p>
+                <ol class="grid gap-0.5 max-h-[240px] overflow-auto">
+                    @foreach ($since->take(60) as $one)
+                        <li class="small"><span class="mono soft">{{ $one->id }}</span> {{ $one->summary }}</li>
+                    @endforeach
+                </ol>
+                <form class="deed" method="post" data-busy="Taking back …"
+                    action="{{ route('history.take-back-to', $open) }}">@csrf<input type="hidden" name="counted"
+                        value="{{ count($since) }}"><button class="button main">Take all of it back</button></form>
+            @endif
+        @endcan
     @endif
 @endsection

@@ -25,7 +25,7 @@ test('every page is served, with links and pictures that lead somewhere', functi
     foreach ($led[1] as $address) {
         $this->get($address)->assertOk();
     }
-    expect($article)->toContain('<h1>')->not->toContain('.md"')->not->toContain('../');
+    expect($article)->toContain('<p>')->not->toContain('.md"')->not->toContain('../');
 })->with(guideSlugs());
 
 test('every button, heading and room that a page names is one of Lokum\'s', function (string $slug): void {
