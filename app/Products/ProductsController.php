@@ -67,7 +67,7 @@ final class ProductsController
         if ($figures->refused !== []) {
             throw ValidationException::withMessages([
                 'refused' => array_map(
-                    fn (array $one): string => "{$one['sku']}, {$one['definition']}: {$one['reason']}.",
+                    fn (array $one): string => "{$one['sku']}, {$one['definition']}: ".ucfirst($one['reason']).'.',
                     $figures->refused,
                 ),
             ]);

@@ -10,20 +10,8 @@ use Lokum\Text\StrictKey;
 /** The colors that a name speaks of: artists' names first, then the named colors of CSS Color 4. */
 final class ColorNames
 {
-    /** Words that shade a name without making it another color family. */
-    private const SHADES = [
-        'hue',
-        'light',
-        'deep',
-        'dark',
-        'pale',
-        'medium',
-        'bright',
-        'permanent',
-        'transparent',
-        'opaque',
-        'genuine',
-    ];
+    /** Words beside a name that say nothing of the color itself. */
+    private const BESIDE = ['hue', 'medium', 'permanent', 'transparent', 'opaque', 'genuine', 'color', 'colour', 'tone', 'shade'];
 
     /**
      * One to three colors as "#rrggbb", in the order named ("black and white", "red/blue"); none when the name is no color.
@@ -46,23 +34,49 @@ final class ColorNames
         return in_array(null, $colors, true) ? [] : array_values(array_filter($colors, is_string(...)));
     }
 
-    /** The color that a name is, whatever the order of its words, with or without words that only shade it. */
+    /** The color that a name is, whatever the order of its words; with words that shade it, as far as they do (see Shade). */
     private static function named(string $key): ?string
     {
         $words = self::words($key);
-        $plain = array_diff($words, self::SHADES);
-        sort($words);
-        sort($plain);
+        $whole = self::inAnyOrder($words);
+        if ($whole !== null) {
+            return $whole;
+        }
+        $plain = self::inAnyOrder(array_filter($words, fn (string $word): bool => ! self::isBeside($word)));
 
-        return self::names()[implode(' ', $words)] ?? (self::names()[implode(' ', $plain)] ?? null);
+        return $plain === null ? null : Shade::of($plain, self::shades($words));
     }
 
     /** The color that its last word names: "Ninefold crimson" is a crimson. */
     private static function family(string $key): ?string
     {
-        $plain = array_values(array_diff(self::words($key), self::SHADES));
+        $words = self::words($key);
+        $plain = array_values(array_filter($words, fn (string $word): bool => ! self::isBeside($word)));
+        $color = self::names()[$plain[count($plain) - 1] ?? ''] ?? null;
 
-        return self::names()[$plain[count($plain) - 1] ?? ''] ?? null;
+        return $color === null ? null : Shade::of($color, self::shades($words));
+    }
+
+    /** @param  array<string>  $words */
+    private static function inAnyOrder(array $words): ?string
+    {
+        sort($words);
+
+        return self::names()[implode(' ', $words)] ?? null;
+    }
+
+    private static function isBeside(string $word): bool
+    {
+        return Shade::knows($word) || in_array($word, self::BESIDE, true);
+    }
+
+    /**
+     * @param  list<string>  $words
+     * @return list<string>
+     */
+    private static function shades(array $words): array
+    {
+        return array_values(array_filter($words, Shade::knows(...)));
     }
 
     /** @return list<string> abbreviations written out: "grn." is green */
@@ -85,7 +99,11 @@ final class ColorNames
     {
         $names = [];
         /** @var list<array<string, string>> $lists */
-        $lists = [require __DIR__.'/pigment-names.php', require __DIR__.'/css-names.php'];
+        $lists = [
+            require __DIR__.'/pigment-names.php',
+            require __DIR__.'/css-names.php',
+            require __DIR__.'/catalog-names.php',
+        ];
         foreach ($lists as $list) {
             foreach ($list as $name => $color) {
                 $words = explode(' ', $name);

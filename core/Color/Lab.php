@@ -36,6 +36,36 @@ final readonly class Lab
         return new self(116 * $fy - 16, 500 * ($fx - $fy), 200 * ($fy - $fz));
     }
 
+    /** @return string #rrggbb in sRGB; a color that no screen shows loses chroma until one does */
+    public function hex(): string
+    {
+        $lightness = max(0.0, min(100.0, $this->lightness));
+        for ($kept = 1.0; $kept > 0; $kept -= 0.02) {
+            $hex = (new self($lightness, $this->a * $kept, $this->b * $kept))->light()->hex();
+            if ($hex !== null) {
+                return $hex;
+            }
+        }
+
+        return (new self($lightness, 0.0, 0.0))->light()->nearestHex();
+    }
+
+    private function light(): Rgb
+    {
+        $fy = ($this->lightness + 16) / 116;
+        [$x, $y, $z] = array_map(
+            fn (float $f, float $white): float => $white * ($f ** 3 > 216 / 24389 ? $f ** 3 : (116 * $f - 16) * 27 / 24389),
+            [$fy + $this->a / 500, $fy, $fy - $this->b / 200],
+            self::WHITE,
+        );
+
+        return Rgb::of(
+            3.2409699419045213 * $x - 1.5373831775700935 * $y - 0.4986107602930033 * $z,
+            -0.9692436362808798 * $x + 1.8759675015077206 * $y + 0.04155505740717561 * $z,
+            0.05563007969699361 * $x - 0.20397695888897657 * $y + 1.0569715142428786 * $z,
+        );
+    }
+
     public function chroma(): float
     {
         return hypot($this->a, $this->b);

@@ -31,7 +31,7 @@ return [
     'permanent green light' => '#5bab45', 'chromium oxide green' => '#566f3d', 'oxide of chromium' => '#566f3d', 'terre verte' => '#7c8f6e',
     'green earth' => '#7c8f6e', 'green gold' => '#9a9628', 'sage' => '#9cab86', 'mint' => '#a6d6b8', 'moss' => '#6b7a3a', 'bottle green' => '#1e4a36',
     'raw sienna' => '#b5803a', 'burnt sienna' => '#8a4527', 'raw umber' => '#6c5638', 'burnt umber' => '#58392a', 'van dyke brown' => '#4a3428',
-    'sepia' => '#5a4433', 'transparent red oxide' => '#8f4424', 'caput mortuum' => '#5b2f30', 'walnut' => '#5e4430', 'oak' => '#b58f5f',
+    'brown' => '#7a4b2c', 'chocolate' => '#5b3621', 'sepia' => '#5a4433', 'transparent red oxide' => '#8f4424', 'caput mortuum' => '#5b2f30', 'walnut' => '#5e4430', 'oak' => '#b58f5f',
     'beech' => '#d6b58a', 'pine' => '#dcc08c', 'chestnut' => '#7a3f27', 'coffee' => '#5b4133', 'natural' => '#d8c7a3',
     'ivory black' => '#26231f', 'lamp black' => '#1e1f21', 'mars black' => '#201d1c', 'bone black' => '#2a2623', 'neutral tint' => '#44434b',
     'davys grey' => '#767a6e', 'charcoal' => '#3d3d3f', 'graphite' => '#55575b', 'warm grey' => '#98908a', 'cool grey' => '#8b929a', 'grey' => '#808080',

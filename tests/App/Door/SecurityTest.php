@@ -12,11 +12,13 @@ use App\Lineups\EditLineup;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Delivery;
+use App\Models\Item;
 use App\Models\Receiver;
 use App\Models\Role;
 use App\Models\Room;
 use App\Models\Token;
 use App\Models\User;
+use App\Products\GridTokens;
 use App\Support\Refused;
 use App\Vocabulary\GatherValues;
 use Illuminate\Support\Facades\DB;
@@ -85,7 +87,9 @@ test('every edit route is closed for what managers keep', function (): void {
     Definition::query()->update(['edited_by' => 'manager']);
     $before = heldBy($color->id);
     [$one, $other] = $color->values()->pluck('id')->all();
-    $item = DB::table('items')->where('sku', 'A')->first();
+    $item = Item::query()->where('sku', 'A')->with('variants')->firstOrFail();
+    $now = (new GridTokens([$item]))->of($item, $color);
+    $cell = ['item' => $item->id, 'definition' => 'color', 'was' => $now->token(), 'now' => $now->text()];
     $version = (int) DB::table('attribute_values')->where('id', $one)->value('version');
     $tried = [
         ['PUT', "values/color/{$one}", ['label' => 'X', 'version' => $version]],
@@ -110,7 +114,7 @@ test('every edit route is closed for what managers keep', function (): void {
         ['POST', "definitions/{$color->id}/merge", ['into' => 'watts']],
         ['POST', 'expected', ['category' => 'desk', 'definitions' => [$color->id], 'expected' => 'yes']],
         ['POST', 'products/give', ['all' => '1', 'give' => 'color', 'value' => ['Red']]],
-        ['PUT', "products/{$item?->id}", ['definition' => 'color', 'version' => $item?->version, 'value' => ['Blue']]],
+        ['PUT', "products/{$item->id}", ['cells' => [$cell + ['text' => 'Blue']]]],
         ['POST', "history/{$gathered}/take-back", []],
     ];
     foreach ($tried as [$method, $path, $input]) {
