@@ -55,7 +55,10 @@ final class HistoryController
 
         return redirect()
             ->route('history')
-            ->with('done', 'Took back '.($n === 1 ? 'one entry' : "{$n} entries").': the catalog is as it was before entry '.$change->id.'.');
+            ->with(
+                'done',
+                'Took back '.($n === 1 ? 'one entry' : "{$n} entries").": the catalog is as it was before entry {$change->id}.",
+            );
     }
 
     public function takeBack(Change $change, TakeBack $takeBack): RedirectResponse

@@ -39,6 +39,7 @@ final class Shade
         'midnight' => [0.0, 0.35, 0.7],
     ];
 
+    /** @param  string  $word  in small letters */
     public static function knows(string $word): bool
     {
         return isset(self::WORDS[$word]);

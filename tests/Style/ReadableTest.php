@@ -11,6 +11,7 @@ use PhpParser\ParserFactory;
 
 /** Lists of words, colors and units: data, a word or two a line, where a line is as long as its list. */
 const WORD_LISTS = [
+    'core/Color/catalog-names.php',
     'core/Color/css-names.php',
     'core/Color/pigment-names.php',
     'core/LookAlike/data/',

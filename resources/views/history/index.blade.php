@@ -89,7 +89,8 @@
         @endif
         @can('edit')
             @if ($since === null)
-                <a class="button small justify-self-start" href="{{ request()->fullUrlWithQuery(['since' => 1]) }}">Everything since then …</a>
+                <a class="button small justify-self-start"
+                    href="{{ request()->fullUrlWithQuery(['since' => 1]) }}">Everything since then …</a>
             @elseif ($since->isEmpty())
                 <p class="soft">Nothing that came since can be taken back.</p>
             @else

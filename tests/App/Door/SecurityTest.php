@@ -89,7 +89,12 @@ test('every edit route is closed for what managers keep', function (): void {
     [$one, $other] = $color->values()->pluck('id')->all();
     $item = Item::query()->where('sku', 'A')->with('variants')->firstOrFail();
     $now = (new GridTokens([$item]))->of($item, $color);
-    $cell = ['item' => $item->id, 'definition' => 'color', 'was' => $now->token(), 'now' => $now->text()];
+    $cell = [
+        'item' => $item->id,
+        'definition' => 'color',
+        'was' => $now->token(),
+        'now' => $now->text(),
+    ];
     $version = (int) DB::table('attribute_values')->where('id', $one)->value('version');
     $tried = [
         ['PUT', "values/color/{$one}", ['label' => 'X', 'version' => $version]],
