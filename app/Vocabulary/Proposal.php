@@ -27,6 +27,13 @@ final readonly class Proposal
         return hash('crc32b', implode(',', $values));
     }
 
+    /** Whether it can be taken with others after a look at the list: nothing weaker than likely evidence, and some of that. */
+    public function isLikely(): bool
+    {
+        return ! $this->isCertain() &&
+            array_filter($this->kinds, fn (Evidence $kind): bool => ! $kind->isCertain() && ! $kind->isLikely()) === [];
+    }
+
     /** Whether it can be taken without looking at it one by one: nothing but certain evidence. */
     public function isCertain(): bool
     {

@@ -48,7 +48,7 @@ final class ReviewController
             ->with('undo', $change?->id);
     }
 
-    /** Merges every group of certain evidence, as one step. */
+    /** Merges the ticked groups of certain evidence, or of what is just below, as one step. */
     public function batch(
         Request $request,
         Definition $definition,
@@ -59,7 +59,7 @@ final class ReviewController
         $wanted = (array) $request->input('groups', []);
         $plans = [];
         foreach ($propose->of($definition) as $proposal) {
-            if ($proposal->isCertain() && in_array($proposal->name(), $wanted, true)) {
+            if (($proposal->isCertain() || $proposal->isLikely()) && in_array($proposal->name(), $wanted, true)) {
                 $known = $table->known($definition, $proposal->values);
                 $plans[] = MergePlan::of(
                     $known[$proposal->values[0]],

@@ -25,7 +25,9 @@ final readonly class ReviewPage extends Page
      * @param  array<int, list<string>>  $samples  names of a few products by value
      * @param  list<Proposal>  $certain  those that can be merged all at once
      * @param  array<int, string>  $labels  of all values
-     * @param  bool  $batch  whether all that are certain are shown
+     * @param  list<Proposal>  $likely  those just below, which can be merged together after a look
+     * @param  string  $called  what the one that stays would be called best
+     * @param  string  $batch  "1" where all that are certain are shown, "likely" for those just below
      */
     public function __construct(
         public Definition $definition,
@@ -40,8 +42,10 @@ final readonly class ReviewPage extends Page
         public array $later,
         public array $samples,
         public array $certain,
+        public array $likely,
         public array $labels,
-        public bool $batch,
+        public string $called,
+        public string $batch,
         public ?MergeConsequences $merge,
     ) {
     }

@@ -11,6 +11,7 @@ use App\Models\Value;
 use App\Support\Ids;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
+use Lokum\LookAlike\Stays;
 
 /** Gathers what the review of look-alikes shows. */
 final readonly class ShowReview
@@ -40,6 +41,8 @@ final readonly class ShowReview
             : $values;
         $keep = in_array($request->integer('keep'), $ticked, true) ? $request->integer('keep') : $ticked[0] ?? 0;
 
+        $labels = $definition->values()->pluck('label', 'id')->all();
+
         return new ReviewPage(
             definition: $definition,
             proposals: $proposals,
@@ -53,8 +56,10 @@ final readonly class ShowReview
             later: $later,
             samples: $this->samples($values),
             certain: array_values(array_filter($proposals, fn (Proposal $one): bool => $one->isCertain())),
-            labels: $definition->values()->pluck('label', 'id')->all(),
-            batch: $request->boolean('batch'),
+            likely: array_values(array_filter($proposals, fn (Proposal $one): bool => $one->isLikely())),
+            labels: $labels,
+            called: Stays::called($labels[$keep] ?? '', array_map(fn (int $id): string => $labels[$id] ?? '', $ticked)),
+            batch: in_array($request->input('batch'), ['1', 'likely'], true) ? (string) $request->input('batch') : '',
             merge: count($ticked) < 2
                 ? null
                 : MergeConsequences::of($definition, $this->merge->plan($definition, $keep, $ticked), $this->counts),

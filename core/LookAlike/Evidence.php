@@ -61,6 +61,12 @@ enum Evidence: string
         };
     }
 
+    /** Whether it is just below certain: right after a look at the list. */
+    public function isLikely(): bool
+    {
+        return ! $this->isCertain() && $this->confidence() >= 0.9;
+    }
+
     /**
      * In words, for the two texts it is about.
      *

@@ -34,6 +34,21 @@ final class Stays
         );
     }
 
+    /**
+     * What several values that are the same are called best: as the one that stays, unless another is formed better ("grn", "Green").
+     *
+     * @param  string  $stays  label of the one that stays
+     * @param  list<string>  $others
+     */
+    public static function called(string $stays, array $others): string
+    {
+        return array_reduce(
+            $others,
+            fn (string $best, string $label): string => self::formed($label) > self::formed($best) ? $label : $best,
+            $stays,
+        );
+    }
+
     /** How well a text is formed as a label; one that writes its words out says more than one that shortens them. */
     private static function formed(string $label): int
     {

@@ -6,16 +6,18 @@
     <h1>Look-alikes</h1>
 @endsection
 @section('lens')
-    <span class="lens"><a href="{{ route('values.review', $definition) }}" @if (!$batch) aria-current="true" @endif>One by one
-        <b>{{ $waiting }}</b></a><a href="{{ route('values.review', [$definition, 'batch' => 1]) }}" @if ($batch)
+    <span class="lens"><a href="{{ route('values.review', $definition) }}" @if ($batch === '') aria-current="true" @endif>One by one
+        <b>{{ $waiting }}</b></a><a href="{{ route('values.review', [$definition, 'batch' => 1]) }}" @if ($batch === '1')
             aria-current="true" @endif>Certain ones
-    <b>{{ count($certain) }}</b></a></span>
+    <b>{{ count($certain) }}</b></a><a href="{{ route('values.review', [$definition, 'batch' => 'likely']) }}"
+            @if ($batch === 'likely') aria-current="true" @endif>Likely ones <b>{{ count($likely) }}</b></a></span>
 @endsection
 @section('work')
-    @if ($batch)
-        @if ($certain === [])
+    @php($listed = $batch === 'likely' ? $likely : $certain)
+    @if ($batch !== '')
+        @if ($listed === [])
             <div class="empty">
-                <h2>No certain ones are left</h2>
+                <h2>{{ $batch === 'likely' ? 'No likely ones are left' : 'No certain ones are left' }}</h2>
                 <a class="button" href="{{ route('values.review', $definition) }}">Look at the others one by one</a>
             </div>
         @else
@@ -30,9 +32,9 @@
                         </tr>
                     </thead>
                     <tbody>
-                        @foreach ($certain as $group)
+                        @foreach ($listed as $group)
                             <tr data-row>
-                                <td><input class="pick" type="checkbox" name="groups[]" value="{{ $group->name() }}" checked data-stop
+                                <td><input class="pick" type="checkbox" name="groups[]" value="{{ $group->name() }}" @checked($batch === '1') data-stop
                                         aria-label="Merge into {{ $labels[$group->values[0]] }}"></td>
                                 <td class="strong">{{ $labels[$group->values[0]] }}</td>
                                 <td>
@@ -115,13 +117,19 @@
     @endif
 @endsection
 @section('panel')
-    @if ($batch)
-        <h2>Take the certain ones</h2>
-        <p class="soft">Groups whose members have the same letters, the same words or the same measure. Look over the list, take a
-            tick away where it is wrong, and merge all of them
-            in one step.</p>
+    @if ($batch !== '')
+        <h2>{{ $batch === 'likely' ? 'Take those that hold' : 'Take the certain ones' }}</h2>
+        <p class="soft">
+            @if ($batch === 'likely')
+                Groups just below certain: known spellings and abbreviations, codes set apart differently, a second name in
+                parentheses. Tick those that hold, and merge them in one step.
+            @else
+                Groups whose members have the same letters, the same words or the same measure. Look over the list, take a tick away
+                where it is wrong, and merge all of them in one step.
+            @endif
+        </p>
         @can('edit')
-            @if ($certain !== [])
+            @if ($listed !== [])
                 <div class="deed"><button class="button main" form="batch" data-key="m">Merge the ticked groups <kbd>M</kbd></button>
                     <p class="small soft text-center">One step in History. Can be taken back.</p>
                 </div>
@@ -142,7 +150,7 @@
                     <input type="hidden" name="pick[]" value="{{ $id }}">
                 @endforeach
                 <div class="field"><label for="label">Called</label><input class="input" id="label" name="label" maxlength="500"
-                    value="{{ $labels[$keep] ?? '' }}"></div>
+                    value="{{ $called }}"></div>
                 <button class="button main" name="do" value="merge" data-key="m" @disabled($merge === null)>Merge <kbd>M</kbd></button>
                 <button class="button" name="do" value="gather" data-key="g" @disabled($ticked === [])
                     title="They stay what they are; shoppers tick them as one, under this name">Gather under this name <kbd>G</kbd></button>
