@@ -53,7 +53,13 @@ final class SoundInput
         'definitions' => ['ids' => 1],
         'expected' => ['definitions' => 1],
         'rules' => ['in' => 1, 'scope' => 1, 'ids' => 1],
-        'feeds' => ['headings' => 1, 'targets' => 1],
+        'feeds' => [
+            'headings' => 1,
+            'targets' => 1,
+            'labels' => 1,
+            'kinds' => 1,
+            'levels' => 1,
+        ],
     ];
 
     /** What each room takes as a file. */

@@ -12,6 +12,10 @@ use Illuminate\Support\Facades\Cache;
 use Lokum\Feed\Column;
 use Lokum\Feed\ColumnMap;
 use Lokum\Feed\ColumnName;
+use Lokum\Feed\ColumnWish;
+use Lokum\Text\Label;
+use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
 
 /** The mapping that a person chose on the page: for each heading a known column, a definition, "new" as proposed, or aside. */
 final class MappingForm
@@ -27,19 +31,32 @@ final class MappingForm
         if ($headings === []) {
             return self::remembered($reading);
         }
-        $columns = [];
-        $own = [];
+        $columns = $own = $wishes = [];
         foreach ($headings as $index => $heading) {
             $choice = (string) ($choices[$index] ?? self::NEW);
             if ($choice === self::NEW) {
                 $own[] = (string) $heading;
+                $wishes[(string) $heading] = self::wish($request, (int) $index);
             } else {
                 $columns[(string) $heading] = self::target($choice);
             }
         }
         $empty = preg_split('/\s*,\s*/', trim((string) $request->input('empty', '')), -1, PREG_SPLIT_NO_EMPTY);
 
-        return new ColumnMap($columns, $empty === false ? [] : $empty, $own);
+        return new ColumnMap($columns, $empty === false ? [] : $empty, $own, array_filter($wishes));
+    }
+
+    /** What the form says of a column that becomes a new definition; null where it says nothing. */
+    private static function wish(Request $request, int $index): ?ColumnWish
+    {
+        $text = fn (string $name): string => trim($request->string("{$name}.{$index}")->toString());
+        $label = Label::of($text('labels'));
+        if (mb_strlen($label) > 200) {
+            throw new Refused('The name of a definition has 200 letters at most.');
+        }
+        $wish = new ColumnWish($label === '' ? null : $label, Kind::tryFrom($text('kinds')), Level::tryFrom($text('levels')));
+
+        return $wish == new ColumnWish() ? null : $wish;
     }
 
     /** What was chosen last for this file, until it is read. */
@@ -80,7 +97,7 @@ final class MappingForm
 
     private static function digest(ColumnMap $map): string
     {
-        return hash('xxh3', serialize([$map->columns, $map->empty, $map->own]));
+        return hash('xxh3', serialize([$map->columns, $map->empty, $map->own, $map->wishes]));
     }
 
     private static function target(string $choice): Column|string|null

@@ -13,6 +13,7 @@ use Lokum\Feed\Column;
 use Lokum\Feed\ColumnGuess;
 use Lokum\Feed\ColumnMap;
 use Lokum\Feed\ColumnName;
+use Lokum\Feed\ColumnWish;
 use Lokum\Feed\CsvFile;
 use Lokum\Text\Label;
 use Lokum\Text\Slug;
@@ -66,7 +67,7 @@ final class ResolveColumns
             $target = match (true) {
                 Label::isBlank($heading) => new TargetColumn($index, $heading, null, null, 'it has no heading'),
                 $map->describes($heading) => $this->described($index, $heading, $map->for($heading)),
-                $map->isOwn($heading) => $this->guessed($index, $heading, $map->empty, $slugs, byPerson: true),
+                $map->isOwn($heading) => $this->guessed($index, $heading, $map->empty, $slugs, $map->wishes[$heading] ?? new ColumnWish()),
                 $remembered->has($heading) => $this->remembered($index, $heading, $remembered[$heading]),
                 isset($known[$index]) => $this->field($index, $heading, $known[$index], 'known by its name'),
                 default => $this->sameKey($index, $heading, $map->empty) ??
@@ -194,11 +195,11 @@ final class ResolveColumns
     /**
      * @param  list<string>  $empty
      * @param  array<string, true>  $taken  slugs that other columns of the file lead to
-     * @param  bool  $byPerson  whether somebody has said that it is a definition of its own
+     * @param  ColumnWish|null  $wish  what somebody has said of it who wants it as a definition of its own
      */
-    private function guessed(int $index, string $heading, array $empty, array $taken, bool $byPerson = false): TargetColumn
+    private function guessed(int $index, string $heading, array $empty, array $taken, ?ColumnWish $wish = null): TargetColumn
     {
-        $slug = Slug::of($heading);
+        $slug = Slug::of($wish->label ?? $heading);
         [$column, $why] = $this->guesses[$index]->column($slug);
         $why .= $this->inWhat();
         $column = new Column(
@@ -215,10 +216,10 @@ final class ResolveColumns
         return new TargetColumn(
             $index,
             $heading,
-            $column,
+            $wish === null ? $column : $wish->of($column),
             null,
             isset($taken[$slug]) ? 'same heading as another column of the file' : $why,
-            own: $byPerson,
+            own: $wish !== null,
         );
     }
 

@@ -22,15 +22,25 @@ final readonly class ColumnMap
      * @param  array<string, Column|string|null>  $columns  by heading
      * @param  list<string>  $empty  cells that count as missing in every column
      * @param  list<string>  $own  headings that become definitions of their own, as guessed from their cells
+     * @param  array<string, ColumnWish>  $wishes  what is otherwise of these, by heading
      */
-    public function __construct(public array $columns = [], public array $empty = [], public array $own = [])
-    {
+    public function __construct(
+        public array $columns = [],
+        public array $empty = [],
+        public array $own = [],
+        public array $wishes = [],
+    ) {
     }
 
     /** The same with further cells that count as missing. */
     public function alsoEmpty(string ...$cells): self
     {
-        return new self($this->columns, array_values(array_unique([...$this->empty, ...$cells])), $this->own);
+        return new self(
+            $this->columns,
+            array_values(array_unique([...$this->empty, ...$cells])),
+            $this->own,
+            $this->wishes,
+        );
     }
 
     /** Whether a person has said that a heading leads to no definition that is there. */

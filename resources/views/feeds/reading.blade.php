@@ -2,6 +2,8 @@
 @use('App\Support\Format')
 @use('App\Models\ReadingState')
 @use('Lokum\Feed\ColumnName')
+@use('Lokum\Vocabulary\Kind')
+@use('Lokum\Vocabulary\Level')
 @section('title', $reading->file_name . ' · Lokum')
 @section('crumbs')
     <a href="{{ route('feeds') }}">Feeds</a><span class="before">/</span>
@@ -80,6 +82,29 @@
                                             @endforeach
                                         </optgroup>
                                     </select>
+                                    @if ($target->column() !== null && $target->definition === null
+                                        && $target->column()->attribute !== 'brand')
+                                        <details class="small as-new">
+                                            <summary class="soft">as new: name, kind, level</summary>
+                                            <div class="flex gap-2 flex-wrap pt-1"><input class="input small"
+                                                name="labels[{{ $target->index }}]" value="{{ $target->column()->label }}" maxlength="200"
+                                                    aria-label="Name of {{ $target->heading }} as a new definition"><select
+                                                    class="select small w-auto" name="kinds[{{ $target->index }}]"
+                                                    aria-label="What {{ $target->heading }} holds">
+                                                    @foreach (Kind::cases() as $kind)
+                                                        <option value="{{ $kind->value }}" @selected($target->column()->kind === $kind)>{{
+                                                            $kind->label() }}</option>
+                                                    @endforeach
+                                                </select><select class="select small w-auto" name="levels[{{ $target->index }}]"
+                                                    aria-label="Whose {{ $target->heading }} is">
+                                                    @foreach (Level::cases() as $level)
+                                                        <option value="{{ $level->value }}"
+                                                            @selected($target->column()->level === $level)>of the
+                                                            {{ $level->value }}</option>
+                                                    @endforeach
+                                                </select></div>
+                                        </details>
+                                    @endif
                                 @else<b>{{ $chosen === 'aside' ? 'left aside' : $target->column()?->label ?? $target->target }}</b>
                                 @endif
                                 <div @class(['small cut', $renamed ? 'warn' : 'soft'])>{{ $renamed?->why ?? $target->why }}</div>

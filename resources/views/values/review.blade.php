@@ -34,7 +34,8 @@
                     <tbody>
                         @foreach ($listed as $group)
                             <tr data-row>
-                                <td><input class="pick" type="checkbox" name="groups[]" value="{{ $group->name() }}" @checked($batch === '1') data-stop
+                                <td><input class="pick" type="checkbox" name="groups[]" value="{{ $group->name() }}"
+                                    @checked($batch === '1') data-stop
                                         aria-label="Merge into {{ $labels[$group->values[0]] }}"></td>
                                 <td class="strong">{{ $labels[$group->values[0]] }}</td>
                                 <td>

@@ -91,3 +91,30 @@ test('what the form says is what is checked and read, also where another definit
         ->and(Definition::query()->where('slug', 'color')->firstOrFail()->values()->count())
         ->toBe(4);
 });
+
+test('a new definition has the name, kind and level that were said while mapping, and the check holds them', function (): void {
+    $this->actingAs($this->person());
+    file_put_contents($this->data().'/inbox/Tarn.csv', "sku,Grade,Notes\nE,1,soft\nF,2,hard\n");
+    $this->post('/feeds', ['inbox' => 'Tarn.csv']);
+    $reading = Reading::query()->firstOrFail();
+    $form = [
+        'headings' => ['sku', 'Grade', 'Notes'],
+        'targets' => ['sku', 'new', 'new'],
+        'empty' => '',
+        'labels' => ['', 'Hardness grade', 'Notes'],
+        'kinds' => ['', 'choice', 'text'],
+        'levels' => ['', 'product', ''],
+    ];
+    $this->get("/feeds/readings/{$reading->id}")->assertSee('as new: name, kind, level');
+    $this->post("/feeds/readings/{$reading->id}/check", $form)->assertSessionHasNoErrors();
+    $this->post("/feeds/readings/{$reading->id}/read", ['kinds' => ['', 'number', 'text']] + $form)->assertSessionHasErrors('refused');
+    $this->post("/feeds/readings/{$reading->id}/read", $form)->assertSessionHasNoErrors();
+    $made = Definition::query()->whereIn('label', ['Hardness grade', 'Notes'])->orderBy('label')->get();
+    expect($made->map(fn (Definition $one): array => [$one->slug, $one->kind->value, $one->level->value])->all())->toBe([
+        ['hardness-grade', 'choice', 'product'],
+        ['notes', 'text', 'product'],
+    ]);
+    // The next delivery of the feed finds it by its heading.
+    $this->read("sku,Grade\nG,3\n", feed: 'Tarn');
+    expect(Definition::query()->where('slug', 'grade')->exists())->toBeFalse();
+});

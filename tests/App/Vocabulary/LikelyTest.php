@@ -38,7 +38,8 @@ test('what is only nearly the same letters is not taken with others', function (
 
 test('the one with most products stays, under the best-formed name', function (): void {
     $group = collect(app(ProposeMerges::class)->of(Acts::definition('color')))
-        ->first(fn ($one): bool => Acts::definition('color')->values()->whereKey($one->values[0])->value('label') === 'grn') ?? throw new LogicException('No group.');
+        ->first(fn ($one): bool => Acts::definition('color')->values()->whereKey($one->values[0])->value('label') === 'grn')
+        ?? throw new LogicException('No group.');
     $this->get('/values/color/look-alikes')->assertSee('id="label" name="label" maxlength="500"', false)->assertSee('value="Green"', false);
     $this->post('/values/color/look-alikes', [
         'do' => 'merge',
