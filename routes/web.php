@@ -69,7 +69,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::post('/sign-out', [SignInController::class, 'destroy'])->name('sign-out');
     Route::get('/', TodayController::class)->name('today');
     Route::get('/search', SearchController::class)->name('search');
-    Route::get('/guide/pictures/{name}', [GuideController::class, 'picture'])->where('name', '[a-z-]+')->name('guide.picture');
+    Route::get('/guide/pictures/{picture}', [GuideController::class, 'picture'])->where('picture', '[a-z-]+')->name('guide.picture');
     Route::get('/guide/{slug?}', [GuideController::class, 'show'])->where('slug', '[a-z-]+')->name('guide');
     Route::get('/today/merge', [PathController::class, 'merge'])->name('path.merge');
     Route::get('/today/expected', [PathController::class, 'expected'])->name('path.expected');

@@ -30,9 +30,9 @@ final class GuideController
         ]);
     }
 
-    public function picture(string $name): BinaryFileResponse
+    public function picture(string $picture): BinaryFileResponse
     {
-        $path = base_path(self::PICTURES."/{$name}.png");
+        $path = base_path(self::PICTURES."/{$picture}.png");
         abort_unless(is_file($path), 404);
 
         return response()->file($path, ['Content-Type' => 'image/png', 'Cache-Control' => 'private, max-age=3600']);

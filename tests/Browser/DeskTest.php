@@ -22,6 +22,7 @@ test('one search leads everywhere, by keys alone', function (): void {
     $me->keys('/')->keys('fill rul')->see('Fill rules', '.hits')->keys(WebDriverKeys::ENTER)->see('Fill rules', 'h1');
     $me->keys('/')->keys('BR-209')->see('BR-209', '.hits')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_UP, WebDriverKeys::ENTER);
     $me->comesTo('/products/')->see('BR-209', '.work');
+    expect($me->address())->toStartWith('/products/');
     $me->keys('/')->keys('zzzz')->see('Nothing is called that', '.hits')->keys(WebDriverKeys::ESCAPE);
     $me->holds('!document.querySelector("#search").open');
 });

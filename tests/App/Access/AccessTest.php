@@ -59,6 +59,8 @@ function address_of(string $uri): string
         'newcomers/{definition}' => 'newcomers/color',
         '/{lens?}' => '',
         '/{definition?}' => '',
+        '/{slug?}' => '',
+        '{picture}' => 'today',
         '{spelling}' => '1',
         '{category}' => '1',
         '{key}' => 'color',
