@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Cells;
 
 use App\Models\Origin;
+use Lokum\Quantity\ShownNumber;
 use Lokum\Vocabulary\Look;
 
 /** One value of one product or variant, and who gave it. */
@@ -36,9 +37,7 @@ final readonly class Cell
     {
         return match (true) {
             $this->label !== null => $this->label,
-            $this->number !== null && $unit !== null => rtrim(rtrim(number_format($this->number, 3, '.', ''), '0'), '.').
-                ' '.
-                $unit,
+            $this->number !== null && $unit !== null => ShownNumber::of($this->text, $this->number, $unit),
             default => $this->text,
         };
     }

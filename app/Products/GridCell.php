@@ -8,7 +8,6 @@ use App\Cells\Cell;
 use App\Models\Definition;
 use App\Models\Item;
 use Illuminate\Support\Collection;
-use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 
 /** One cell of the grid: what a product (with its variants, for variant-level data) or a variant carries of one definition. */
@@ -63,8 +62,7 @@ final readonly class GridCell
         $texts = array_values(
             array_unique(
                 array_map(
-                    fn (Cell $cell): string => $cell->label ??
-                        ($this->definition->kind === Kind::Number ? $cell->shown($this->definition->unit) : trim($cell->text)),
+                    fn (Cell $cell): string => $cell->label ?? trim($cell->text),
                     $this->held,
                 ),
             ),

@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Models\Definition;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
+use Lokum\Quantity\ShownNumber;
 use Lokum\Vocabulary\Level;
 use Lokum\Vocabulary\Look;
 use PDO;
@@ -110,12 +111,7 @@ final class ShownSpellings
         $look = Look::fromJson($row['look'] === null ? null : (string) $row['look']);
         $text = match (true) {
             $row['label'] !== null => $look->label ?? (string) $row['label'],
-            $row['number'] !== null && $unit !== null => rtrim(
-                rtrim(number_format((float) $row['number'], 3, '.', ''), '0'),
-                '.',
-            ).
-                ' '.
-                $unit,
+            $row['number'] !== null && $unit !== null => ShownNumber::of((string) $row['text'], (float) $row['number'], $unit),
             default => trim((string) $row['text']),
         };
 

@@ -10,6 +10,7 @@ use Lokum\Quantity\Dimensions;
 use Lokum\Quantity\MeasureText;
 use Lokum\Quantity\Quantity;
 use Lokum\Quantity\QuantityRange;
+use Lokum\Quantity\ShownNumber;
 use Lokum\Quantity\UnreadableQuantity;
 
 test('numbers are read as people write them', function (string $text, float $number): void {
@@ -138,4 +139,24 @@ test('a number of any size is written by the digits that count', function (strin
     ['-12345678901234567890123456788/7', '-1.76E+27'],
     ['1/99999999999999999999999999999999', '1.00E-32'],
     'many digits, one of them counts' => ['10000000000000000000000000000000000000000', '1.00E+40'],
+]);
+
+test('a number is shown in the unit of its field, and as it came where that was another', function (
+    string $text,
+    float $number,
+    ?string $unit,
+    string $shown,
+): void {
+    expect(ShownNumber::of($text, $number, $unit))->toBe($shown);
+})->with([
+    ['60ml ', 60.0, 'ml', '60 ml'],
+    ['60', 60.0, 'ml', '60 ml'],
+    ['1,500 g', 1500.0, 'g', '1500 g'],
+    ['2 fl oz', 59.1470591, 'ml', '2 fl oz (59.1 ml)'],
+    [' 4 fl oz', 118.2941183, 'ml', '4 fl oz (118 ml)'],
+    ['1.5 cl', 15.0, 'ml', '1.5 cl (15 ml)'],
+    ['0.004 in', 0.1016, 'mm', '0.004 in (0.102 mm)'],
+    ['0 in', 0.0, 'mm', '0 in (0 mm)'],
+    ['12 pcs', 12.0, null, '12 pcs'],
+    ['half pan', 1.5, 'ml', '1.5 ml'],
 ]);
