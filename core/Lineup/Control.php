@@ -24,7 +24,7 @@ enum Control: string
     {
         return match ($this) {
             self::Ticks => 'Tick list',
-            self::Cubes => 'Cubes with colors or pictures',
+            self::Cubes => 'Cubes with their looks',
             self::Menu => 'Drop-down',
             self::Flag => 'Yes or no',
             self::Scale => 'From – to',

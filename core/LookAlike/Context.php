@@ -38,7 +38,6 @@ final class Context
         private readonly array $texts,
         array $keys,
         private readonly Thesaurus $thesaurus,
-        Lexicon $lexicon,
     ) {
         foreach ($texts as $i => $text) {
             $plain = Notation::plain($text);
@@ -52,7 +51,7 @@ final class Context
         /** @var array<string, list<string>> $lists */
         $lists = require __DIR__.'/data/last-words.php';
         $lastWords = array_map(array_flip(...), $lists);
-        $this->labels = new Labels($this->words, $this->known, $lastWords, $lexicon);
+        $this->labels = new Labels($this->words, $this->known, $lastWords['heads']);
         $this->shorthand = new Shorthand($this->words, $keys, $this->known, $lastWords['clipped']);
     }
 

@@ -10,9 +10,6 @@ namespace Lokum\LookAlike;
  */
 final class Labels
 {
-    /** Values of which a last word is left out elsewhere, for it to say nothing. */
-    private const GENERIC = 2;
-
     /** More names than these are not one in several forms. */
     private const MOST = 12;
 
@@ -41,21 +38,13 @@ final class Labels
     /** @var array<int, list<string>> what stands in the list and a value is called with a label, by value */
     private array $bare = [];
 
-    /** @var array<string, true> last words that several values of the list have, each of which stands there without it */
-    private array $generic;
-
     /**
      * @param  array<int, list<string>>  $words  of each value
      * @param  array<string, string>  $known  what each meets others by, by its text
-     * @param  array<string, array<string, int>>  $lastWords  what single words do beside others, by word
+     * @param  array<string, int>  $heads  words that say what the values of an attribute are
      */
-    public function __construct(
-        array $words,
-        private readonly array $known,
-        private readonly array $lastWords,
-        private readonly Lexicon $lexicon,
-    ) {
-        $this->generic = $this->genericWords($words);
+    public function __construct(array $words, private readonly array $known, private readonly array $heads)
+    {
         foreach ($words as $i => $some) {
             foreach ($this->undressed($some) as [$bare, $label]) {
                 if (isset($known[$bare])) {
@@ -74,32 +63,6 @@ final class Labels
     public function without(int $i): array
     {
         return array_values(array_filter($this->bare[$i] ?? [], $this->saysNothing(...)));
-    }
-
-    /**
-     * @param  array<int, list<string>>  $all
-     * @return array<string, true>
-     */
-    private function genericWords(array $all): array
-    {
-        $times = [];
-        foreach ($all as $words) {
-            $last = (string) array_pop($words);
-            if ($words !== [] && preg_match('/^\pL{3,}$/u', $last) === 1 && preg_match('/\d/', $words[0]) !== 1) {
-                $bare = implode(' ', $words);
-                $times[$last][$this->known[$bare] ?? ''] = true;
-            }
-        }
-        $generic = array_filter(
-            $times,
-            fn (array $keys, string $word): bool => count(array_diff_key($keys, ['' => true])) >= self::GENERIC &&
-                ! isset($this->lastWords['otherwise'][$word]) &&
-                ! isset($this->known[$word]) &&
-                ! $this->lexicon->isOpposed($word),
-            ARRAY_FILTER_USE_BOTH,
-        );
-
-        return array_fill_keys(array_keys($generic), true);
     }
 
     /**
@@ -160,7 +123,7 @@ final class Labels
         $isNumber = preg_match('/\d/', $bare[0]) === 1 && count($bare) < 4;
         foreach ($label as $word) {
             $says = match (true) {
-                isset($this->lastWords['heads'][$word]), ! $before && isset($this->generic[$word]) => false,
+                isset($this->heads[$word]) => false,
                 $word === 'for' => ! $before || $isNumber,
                 $before && $isNumber => preg_match(self::CHANGING, $word) === 1 ||
                     (isset($this->known[$word]) && preg_match('/^\pL/u', $bare[0]) !== 1),

@@ -139,12 +139,6 @@ final class Lexicon
         }
     }
 
-    /** Whether a word has an opposite that is known, in small letters. */
-    public function isOpposed(string $word): bool
-    {
-        return isset($this->opposed[$word]);
-    }
-
     /** Whether two words are of one group of opposites ("left", "right"), in small letters. */
     public function areOpposed(string $one, string $other): bool
     {

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
+use Lokum\Quantity\SheetSize;
+
 /**
  * Finds the values of an attribute that are the same thing (C2). Values meet by keys: of their words, of these written as one,
  * of their rounded measures, and with one word replaced by a near one. So twice the values take little more than twice the time.
@@ -119,7 +121,7 @@ final class LookAlikes
         if (! $together) {
             return array_values($keys);
         }
-        $context = new Context($said, array_map(fn (array $some): string => $some[''] ?? '', $keys), Thesaurus::shipped(), $this->lexicon);
+        $context = new Context($said, array_map(fn (array $some): string => $some[''] ?? '', $keys), Thesaurus::shipped());
 
         return array_map(fn (array $some, int $i): array => $some + $context->of($i), $keys, array_keys($keys));
     }
@@ -334,13 +336,24 @@ final class LookAlikes
             $kind = $this->evidence($members[0], $i);
             $kinds[$kind->value] = $kind;
             $confidence = min($confidence, $kind->confidence());
-            $source = $kind === Evidence::Standard
-                ? Names::shipped()->source($this->meanings[$i]->letters) ?: Names::shipped()->source($keep->letters)
-                : '';
+            $source = $kind === Evidence::Standard ? self::source($this->meanings[$i]->letters, $keep->letters) : '';
             $evidence[$kind->inWords($this->candidates[$members[0]]->text, $this->candidates[$i]->text, $source)] = true;
         }
 
         return new Group($members, array_map(strval(...), array_keys($evidence)), array_values($kinds), $confidence);
+    }
+
+    /** What says that one of two texts is the other by a standard. */
+    private static function source(string ...$letters): string
+    {
+        foreach ($letters as $text) {
+            $source = Names::shipped()->source($text);
+            if ($source !== '' || SheetSize::find($text) !== null) {
+                return $source ?: 'ISO 216, ISO 269';
+            }
+        }
+
+        return '';
     }
 
     /** @return array<string, string> what a value meets others by, up to a grade of evidence */

@@ -172,7 +172,7 @@ test('the nine steps, with the mouse', function (): void {
             ->press('Add', '.work')
             ->see("Added the filter {$title}");
     }
-    $me->see('cubes with colors or pictures · any of · follows · 3 terms');
+    $me->see('cubes with their looks · any of · follows · 3 terms');
     $me->open('/line-ups')
         ->press('Finish', '.work')
         ->see('Title', '.filter-card')

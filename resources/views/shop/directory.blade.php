@@ -9,6 +9,7 @@
                 <a class="chip" href="#letter-{{ $loop->index }}">{{ $letter }}</a>
             @endforeach
         </nav>
+        <div class="letters">
         @foreach ($letters as $letter => $entries)
             <section id="letter-{{ $loop->index }}" class="letter">
                 <h2>{{ $letter }}</h2>
@@ -26,5 +27,6 @@
                 </ul>
             </section>
         @endforeach
+        </div>
     </main>
 @endsection

@@ -436,7 +436,7 @@ test('bad settings are refused, naming the field, and nothing is lost', function
     ['step', ['step' => '-1'], 'The step is a number above zero, for example 5 or 0.5.'],
     ['step', ['step' => 'x'], 'The step is a number, for example 5 or 0.5; "x" is none.'],
     ['to', ['from' => '9', 'to' => '3'], 'The scale ends before it begins.'],
-    ['control', ['control' => 'cubes'], 'Cubes with colors or pictures does not fit what Price holds.'],
+    ['control', ['control' => 'cubes'], 'Cubes with their looks does not fit what Price holds.'],
     ['bands', ['control' => 'bands', 'bands' => [['from' => 'a']]], 'Band 1: "a" is not a number.'],
     [
         'bands',
