@@ -34,6 +34,7 @@ $pictures = [
         ->open('/products?where[]=category:paint&where[]=missing:finish&all=1&give=finish')
         ->type('#give-value', 'Satin')
         ->see('Change 257', '#panel'),
+    'product' => fn () => $me->open('/products?where[]=category:acrylic')->click('tbody tr:nth-child(3) a.name')->see('should carry'),
     'grid' => fn () => $me
         ->open($oils)
         ->focus('.sheet tbody tr:nth-child(4) td[data-definition="finish"]')
