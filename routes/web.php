@@ -32,6 +32,7 @@ use App\Vocabulary\UmbrellasController;
 use App\Vocabulary\UnreadController;
 use App\Vocabulary\ValueActsController;
 use App\Vocabulary\ValuesController;
+use App\Vocabulary\VocabularyController;
 use App\Vocabulary\Workbench;
 use Illuminate\Support\Facades\Route;
 
@@ -83,6 +84,10 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/expected', [ExpectedController::class, 'show'])->name('expected');
     Route::get('/rules', [RulesController::class, 'index'])->name('rules');
     Route::get('/values', [ValuesController::class, 'index'])->name('values');
+    Route::get('/values/vocabulary-{format}.zip', [VocabularyController::class, 'everything'])->name('values.vocabulary.everything');
+    Route::get('/values/{definition:slug}/vocabulary', [VocabularyController::class, 'show'])->name('values.vocabulary');
+    Route::get('/values/{definition:slug}/vocabulary/{format}', [VocabularyController::class, 'export'])
+        ->name('values.vocabulary.export');
     Route::get('/values/{definition:slug}/look-alikes', [ReviewController::class, 'show'])->name('values.review');
     Route::get('/values/{definition:slug}/umbrellas', [UmbrellasController::class, 'show'])->name('values.umbrellas');
     Route::get('/values/{definition:slug}/unread', [UnreadController::class, 'show'])->name('values.unread');
@@ -121,6 +126,9 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/rules/{rule}/pause', [RulesController::class, 'pause'])->name('rules.pause');
     Route::delete('/rules/{rule}', [RulesController::class, 'destroy'])->name('rules.destroy');
     Route::post('/values/{definition:slug}', [ValuesController::class, 'store'])->name('values.store');
+    Route::post('/values/{definition:slug}/vocabulary', [VocabularyController::class, 'look'])->name('values.vocabulary.look');
+    Route::post('/values/{definition:slug}/vocabulary/take-in', [VocabularyController::class, 'takeIn'])
+        ->name('values.vocabulary.take-in');
     Route::post('/values/{definition:slug}/look-alikes', [ReviewController::class, 'store'])->name('values.review.store');
     Route::post('/values/{definition:slug}/look-alikes/certain', [ReviewController::class, 'batch'])->name('values.review.batch');
     Route::put('/values/{definition:slug}/unread', [UnreadController::class, 'update'])->name('values.unread.update');

@@ -66,7 +66,7 @@ final class SoundInput
     private const FILES = [
         'feeds' => ['files' => 100],
         'settings' => ['picture' => 1],
-        'values' => ['picture' => 1, 'look_picture' => 1],
+        'values' => ['picture' => 1, 'look_picture' => 1, 'list' => 1],
     ];
 
     public function handle(Request $request, Closure $next): Response

@@ -61,6 +61,7 @@ function address_of(string $uri): string
         '/{definition?}' => '',
         '/{slug?}' => '',
         '{picture}' => 'today',
+        '{format}' => 'csv',
         '{spelling}' => '1',
         '{category}' => '1',
         '{key}' => 'color',

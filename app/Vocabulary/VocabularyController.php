@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Vocabulary;
+
+use App\Models\Definition;
+use App\Support\Refused;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\Http\Response;
+use Illuminate\Http\UploadedFile;
+use Illuminate\View\View;
+use Lokum\Vocabulary\Kind;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use ZipArchive;
+
+/** An attribute's values for other programs and shops, and lists that come from there. */
+final class VocabularyController
+{
+    private const TYPES = ['csv' => 'text/csv', 'turtle' => 'text/turtle', 'jsonld' => 'application/ld+json'];
+
+    private const ENDINGS = ['csv' => 'csv', 'turtle' => 'ttl', 'jsonld' => 'jsonld'];
+
+    public function show(Request $request, Definition $definition, TakeInValues $take): View
+    {
+        abort_unless($definition->kind->isAttribute(), 404);
+        $kept = $request->string('list')->toString();
+
+        return view('values.vocabulary', [
+            'definition' => $definition,
+            'values' => $definition->values()->whereNull('merged_into')->count(),
+            'kept' => $kept,
+            'figures' => $kept === '' ? null : $take->consequences($definition, KeptList::open($kept)),
+        ]);
+    }
+
+    public function export(Definition $definition, string $format, ListValues $list): Response
+    {
+        abort_unless($definition->kind->isAttribute() && isset(self::TYPES[$format]), 404);
+
+        return response($list->write($definition, $format), 200, [
+            'Content-Type' => self::TYPES[$format].'; charset=UTF-8',
+            'Content-Disposition' => "attachment; filename=\"{$definition->slug}.".self::ENDINGS[$format].'"',
+        ]);
+    }
+
+    /** Every attribute's list, in one archive. */
+    public function everything(string $format, ListValues $list): BinaryFileResponse
+    {
+        abort_unless(isset(self::TYPES[$format]), 404);
+        $path = (string) tempnam(sys_get_temp_dir(), 'lokum');
+        $archive = new ZipArchive();
+        if ($archive->open($path, ZipArchive::OVERWRITE) !== true) {
+            throw new Refused('The archive cannot be written. Is the disk full?');
+        }
+        foreach (Definition::query()->live()->whereIn('kind', [Kind::Choice, Kind::Flag])->orderBy('slug')->get() as $definition) {
+            $archive->addFromString("{$definition->slug}.".self::ENDINGS[$format], $list->write($definition, $format));
+        }
+        $archive->close();
+
+        return response()->download($path, "vocabulary-{$format}.zip")->deleteFileAfterSend();
+    }
+
+    /** Keeps a list that came and shows what taking it in would do. */
+    public function look(Request $request, Definition $definition, TakeInValues $take): RedirectResponse
+    {
+        $request->validate(['list' => 'required|file|max:20480'], ['list.required' => 'Choose a file first.']);
+        $file = $request->file('list');
+        if (! ($file instanceof UploadedFile)) {
+            throw new Refused('Choose a file first.', 'list');
+        }
+        $kept = KeptList::keep((string) $file->getRealPath());
+        try {
+            $take->consequences($definition, KeptList::open($kept));
+        } catch (Refused $why) {
+            KeptList::forget($kept);
+            throw new Refused($why->getMessage(), 'list');
+        }
+
+        return redirect()->route('values.vocabulary', [$definition, 'list' => $kept]);
+    }
+
+    public function takeIn(Request $request, Definition $definition, TakeInValues $take): RedirectResponse
+    {
+        $kept = $request->string('list')->toString();
+        $change = $take($definition, KeptList::open($kept));
+        KeptList::forget($kept);
+
+        return redirect()
+            ->route('values.show', $definition)
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
+    }
+}

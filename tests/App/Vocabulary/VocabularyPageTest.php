@@ -1,0 +1,62 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Role;
+use Illuminate\Http\UploadedFile;
+use Symfony\Component\HttpFoundation\BinaryFileResponse;
+use Tests\Support\Acts;
+
+/* A vocabulary goes along and comes in through the pages, looked at before. */
+
+beforeEach(function (): void {
+    $this->read("sku,Color\nA,Red\nB,Blue\nC,rouge\n", '{"columns": {"Color": {"kind": "choice"}}}');
+    $this->actingAs($this->person());
+});
+
+/** @return array<string, UploadedFile> */
+function sentList(string $csv): array
+{
+    return ['list' => UploadedFile::fake()->createWithContent('list.csv', $csv)];
+}
+
+test('it goes along as CSV and SKOS, one attribute or all', function (): void {
+    $this->get('/values/color/vocabulary')->assertOk()->assertSee('3 values');
+    $this->get('/values/color/vocabulary/csv')->assertOk()->assertSee('rouge,,rouge', false)->assertDownload('color.csv');
+    $this->get('/values/color/vocabulary/turtle')->assertOk()->assertSee('skos:prefLabel', false)->assertDownload('color.ttl');
+    $this->get('/values/color/vocabulary/jsonld')->assertOk()->assertDownload('color.jsonld');
+    $this->get('/values/color/vocabulary/xml')->assertNotFound();
+    $answer = $this->get('/values/vocabulary-csv.zip')->assertOk()->assertDownload('vocabulary-csv.zip');
+    $file = $answer->baseResponse;
+    assert($file instanceof BinaryFileResponse);
+    $archive = new ZipArchive();
+    $archive->open($file->getFile()->getPathname());
+    expect($archive->getFromName('color.csv'))->toContain('Red');
+});
+
+test('a list is looked at, then taken in as one step', function (): void {
+    $to = $this->post('/values/color/vocabulary', sentList("value,umbrella,spelling\nRed,Warm,rouge\nGreen,,\n"))
+        ->assertSessionHasNoErrors()
+        ->headers->get('Location');
+    $this->get((string) $to)->assertOk()->assertSeeInOrder(['Take this list in?', 'New values', '1', 'Spellings that move', '1']);
+    expect(Acts::definition('color')->values()->where('label', 'Green')->exists())->toBeFalse();
+    parse_str((string) parse_url((string) $to, PHP_URL_QUERY), $query);
+    $this->post('/values/color/vocabulary/take-in', ['list' => $query['list']])->assertSessionHas('done');
+    expect(Acts::definition('color')->values()->where('label', 'Green')->exists())->toBeTrue();
+    // It was decided on, and is not there any more.
+    $this->from('/values/color/vocabulary')
+        ->post('/values/color/vocabulary/take-in', ['list' => $query['list']])
+        ->assertSessionHasErrors('refused');
+});
+
+test('what is none is refused at its field, and no name leads to other files', function (): void {
+    $this->post('/values/color/vocabulary', sentList("label\nRed\n"))->assertSessionHasErrors('list');
+    $this->post('/values/color/vocabulary', [])->assertSessionHasErrors('list');
+    foreach (['../catalog.sqlite', str_repeat('a', 24), '*'] as $name) {
+        $this->post('/values/color/vocabulary/take-in', ['list' => $name])->assertSessionHasErrors('refused');
+        $this->get('/values/color/vocabulary?list='.urlencode($name))->assertRedirect('/values/color/vocabulary');
+    }
+    $this->actingAs($this->person(Role::Viewer))
+        ->post('/values/color/vocabulary', sentList("value\nRed\n"))
+        ->assertForbidden();
+});
