@@ -32,4 +32,9 @@
                     class="button">Make it</button></form>
         @endcan
     @endif
+    <div class="grid gap-2 border-t border-(--line) pt-3">
+        <span class="label">The list</span>
+        <div class="flex gap-2"><x-csv /><a class="button small" href="{{ route('values.vocabulary', $definition) }}"
+            title="Take the vocabulary along, or take a list in">Vocabulary</a></div>
+    </div>
 @endif

@@ -47,8 +47,7 @@
                 @endforeach
             </select>
             <noscript><button class="button small">Show</button></noscript>
-        </form><x-csv /><a class="button small" href="{{ route('values.vocabulary', $definition) }}"
-            title="Take the vocabulary along, or take one in">Vocabulary</a>
+        </form>
         @if ($bench->lens === 'list')
             <form class="flex items-center gap-2" method="post" action="{{ route('values.order', $definition) }}"
                 x-data="sendsItself">@csrf<label class="sr-only"
