@@ -66,6 +66,10 @@ export function keys() {
             if (clickKey(`alt+${event.key}`)) event.preventDefault();
             return;
         }
+        if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z' && !typing(event.target)) {
+            if (clickKey('u')) event.preventDefault();
+            return;
+        }
         if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
         if (event.key === 'Escape' && typing(event.target)) {
             event.target.blur();

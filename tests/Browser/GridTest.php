@@ -96,6 +96,7 @@ test('cells are walked, typed into, filled down, cleared and taken back with key
         ->keys('2 fl oz', WebDriverKeys::ENTER)
         ->see('Set Volume 2 fl oz on CO-001', '.toast')
         ->see('2 fl oz (59.1 ml)', cell(1, 'volume'));
+    $me->chord(WebDriverKeys::CONTROL, 'z')->see('Took back', '.toast')->notSee('2 fl oz', cell(1, 'volume'));
     $me->focus(cell(1, 'volume'))
         ->keys('2 lb', WebDriverKeys::ENTER)
         ->see('cannot be turned into ml', '.toast')
