@@ -37,6 +37,9 @@ final class SoundInput
             'colors' => 1,
             'read_as' => 1,
             'groups' => 2,
+            'listed' => 1,
+            'stays' => 1,
+            'add' => 1,
         ],
         'newcomers' => ['pick' => 1, 'same' => 1],
         'line-ups' => [

@@ -9,6 +9,7 @@ final readonly class GatherFigures
 {
     /**
      * @param  list<string>  $values  labels that come under it
+     * @param  string|null  $joins  the value of that name, where it was not among those chosen
      * @param  list<string>  $from  labels of umbrellas that they leave
      * @param  int  $products  that the umbrella covers afterwards
      * @param  list<string>  $filters  titles of the filters that follow
@@ -19,6 +20,7 @@ final readonly class GatherFigures
         public string $umbrella,
         public bool $isNew,
         public array $values,
+        public ?string $joins,
         public array $from,
         public int $products,
         public int $terms,
@@ -36,6 +38,7 @@ final readonly class GatherFigures
             'umbrella' => $this->umbrella,
             'new' => $this->isNew,
             'values' => $this->values,
+            'joins' => $this->joins,
             'from' => $this->from,
             'products' => $this->products,
             'terms' => [

@@ -17,6 +17,7 @@ use App\Models\Room;
 use App\Models\Umbrella;
 use App\Models\Value;
 use App\Support\Refused;
+use App\Values\FindValue;
 use App\Values\FirstLook;
 use App\Values\TermNames;
 use Lokum\Text\Label;
@@ -48,10 +49,14 @@ final readonly class GatherValues
             ->pluck('label')
             ->all();
 
+        $chosen = array_map(fn (Value $value): int => $value->id, $values);
+        $joins = array_filter($values, fn (Value $value): bool => ! in_array($value->id, $ids, true));
+
         return new GatherFigures(
             $umbrella->label ?? $label,
             $umbrella === null,
             array_map(fn (Value $value): string => $value->label, $values),
+            array_values($joins)[0]->label ?? null,
             array_values($from),
             ValueTable::productsOfAny(
                 $definition,
@@ -60,14 +65,14 @@ final readonly class GatherValues
                 ),
             ),
             count(array_unique($carried)),
-            count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($ids, $after), $carried)))),
+            count(array_unique(array_replace($carried, array_intersect_key(array_fill_keys($chosen, $after), $carried)))),
             Filter::titlesOver($definition),
             PagesTouched::of(
                 $definition,
                 array_map(fn (Value $value): int => $value->id, $inside),
                 array_map(fn (Value $value): int => $value->id, $members),
             ),
-            CurrentTerms::handPicked($definition->slug, $ids),
+            CurrentTerms::handPicked($definition->slug, $chosen),
         );
     }
 
@@ -157,31 +162,23 @@ final readonly class GatherValues
     /** @param  list<int>  $ids */
     public function release(Definition $definition, array $ids): ?Change
     {
-        [, $values] = $this->checked($definition, 'out', $ids);
+        $values = $this->values($definition, $ids);
         $leaving = array_map(fn (Value $value): int => $value->id, $values);
-        $staying = Umbrella::query()
-            ->where('definition_id', $definition->id)
-            ->whereHas('values', fn ($inside) => $inside->whereNotIn('id', $leaving))
-            ->get();
-        foreach ($values as $value) {
-            foreach ($staying->where('id', $value->umbrella_id) as $umbrella) {
-                if (StrictKey::of($umbrella->label) === StrictKey::of($value->label)) {
-                    throw new Refused(
-                        "The umbrella is called {$umbrella->label}, too, so shoppers would read the name twice. Rename the umbrella first.",
-                    );
-                }
-            }
+        foreach (
+            Umbrella::query()
+                ->where('definition_id', $definition->id)
+                ->whereHas('values', fn ($inside) => $inside->whereNotIn('id', $leaving))
+                ->get() as $umbrella
+        ) {
+            self::allowLeaving(
+                $umbrella,
+                $umbrella->label,
+                array_filter($values, fn (Value $value): bool => $value->umbrella_id === $umbrella->id),
+            );
         }
 
-        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $values, $staying): string {
-            foreach ($values as $value) {
-                $journal->update(Value::class, $value->id, ['umbrella_id' => null]);
-                foreach ($staying->where('slug', $value->slug) as $umbrella) {
-                    // The value has its address back.
-                    $journal->update(Umbrella::class, $umbrella->id, ['slug' => TermNames::slug($definition, $umbrella->label)]);
-                }
-            }
-            $this->dropEmpty($journal, $definition);
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $values): string {
+            $this->takeOut($journal, $definition, $values);
 
             return 'Took '.
                 mb_strimwidth(implode(', ', array_map(fn (Value $value): string => $value->label, $values)), 0, 90, '…').
@@ -189,8 +186,12 @@ final readonly class GatherValues
         });
     }
 
-    /** @param  int  $version  that the person started from */
-    public function save(Umbrella $umbrella, string $label, Look $look, int $version): ?Change
+    /**
+     * @param  int  $version  that the person started from
+     * @param  list<int>  $in  values that come under it, from wherever they are
+     * @param  list<int>  $out  of its values, those that leave it
+     */
+    public function save(Umbrella $umbrella, string $label, Look $look, int $version, array $in = [], array $out = []): ?Change
     {
         ManagersOnly::allow($umbrella->definition->id);
         $label = Label::of($label);
@@ -201,38 +202,103 @@ final readonly class GatherValues
         if ($other !== null && $other->id !== $umbrella->id) {
             throw new Refused("There is an umbrella {$other->label} already.", 'label');
         }
-        TermNames::allow($umbrella->definition, $label, [Umbrella::TERM + $umbrella->id], 'label');
+        $mine = [Umbrella::TERM + $umbrella->id, ...$in];
+        TermNames::allow($umbrella->definition, $label, $mine, 'label');
         if ($look->label !== null) {
-            TermNames::allow($umbrella->definition, $look->label, [Umbrella::TERM + $umbrella->id], 'look_label');
+            TermNames::allow($umbrella->definition, $look->label, $mine, 'look_label');
+        }
+        $leaving = array_values($umbrella->values()->whereKey($out)->get()->all());
+        if (count($leaving) < $umbrella->values()->count() || $in !== []) {
+            self::allowLeaving($umbrella, $label, $leaving);
         }
 
-        return $this->ledger->record(Room::Values, function (Journal $journal) use ($umbrella, $label, $look, $version): string {
+        return $this->ledger->record(Room::Values, function (Journal $journal) use (
+            $umbrella,
+            $label,
+            $look,
+            $version,
+            $in,
+            $leaving,
+        ): string {
             if ($umbrella->refresh()->version !== $version) {
                 throw Refused::changedMeanwhile($umbrella->label);
             }
             $journal->update(Umbrella::class, $umbrella->id, ['label' => $label, 'look' => $look->toJson()]);
+            foreach ($umbrella->definition->values()->whereKey($in)->pluck('id') as $id) {
+                $journal->update(Value::class, $id, ['umbrella_id' => $umbrella->id]);
+            }
+            $this->takeOut($journal, $umbrella->definition, $leaving);
+            Newcomer::settle($journal, $in);
 
             return "Changed the umbrella {$label} ({$umbrella->definition->label})";
         });
     }
 
     /**
+     * A value that leaves an umbrella of its name, which stays, would be a second term of that name.
+     *
+     * @param  array<Value>  $leaving
+     */
+    private static function allowLeaving(Umbrella $umbrella, string $label, array $leaving): void
+    {
+        foreach ($leaving as $value) {
+            if (StrictKey::of($label) === StrictKey::of($value->label)) {
+                throw new Refused(
+                    "The umbrella is called {$label}, too, so shoppers would read the name twice. Rename the umbrella first.",
+                    'label',
+                );
+            }
+        }
+    }
+
+    /** @param  list<Value>  $values */
+    private function takeOut(Journal $journal, Definition $definition, array $values): void
+    {
+        foreach ($values as $value) {
+            $journal->update(Value::class, $value->id, ['umbrella_id' => null]);
+        }
+        $this->dropEmpty($journal, $definition);
+        $left = array_map(fn (Value $value): ?int => $value->umbrella_id, $values);
+        $addresses = array_map(fn (Value $value): string => $value->slug, $values);
+        foreach (Umbrella::query()->whereKey($left)->whereIn('slug', $addresses)->get() as $umbrella) {
+            // The value has its address back.
+            $journal->update(Umbrella::class, $umbrella->id, ['slug' => TermNames::slug($definition, $umbrella->label)]);
+        }
+    }
+
+    /**
+     * What an umbrella is called and what comes under it.
+     *
      * @param  list<int>  $ids
      * @return array{0: string, 1: non-empty-list<Value>}
      */
     private function checked(Definition $definition, string $label, array $ids): array
     {
-        ManagersOnly::allow($definition->id);
+        $values = $this->values($definition, $ids);
         $label = Label::of($label);
-        if ($definition->kind !== Kind::Choice) {
-            throw new Refused("The values of {$definition->label} are fixed; only those of a choice can be gathered.");
-        }
         if ($label === '' || mb_strlen($label) > 500) {
             throw new Refused('An umbrella needs a name of 1 to 500 characters.', 'under');
         }
+        $called = Umbrella::named($definition, $label) === null ? FindValue::known($definition, $label) : null;
+        $isCalled = $called !== null && StrictKey::of($called->label) === StrictKey::of($label);
+
+        // Under the name of a value: that one comes in, too, or shoppers would read the name twice.
+        return [$label, $isCalled ? $this->values($definition, [...$ids, $called->id]) : $values];
+    }
+
+    /**
+     * @param  list<int>  $ids
+     * @return non-empty-list<Value>
+     */
+    private function values(Definition $definition, array $ids): array
+    {
+        ManagersOnly::allow($definition->id);
+        if ($definition->kind !== Kind::Choice) {
+            throw new Refused("The values of {$definition->label} are fixed; only those of a choice can be gathered.");
+        }
         $values = array_values($definition->values()->whereKey($ids)->orderBy('label')->get()->all());
 
-        return $values === [] ? throw new Refused('Choose at least one value.', 'under') : [$label, $values];
+        return $values === [] ? throw new Refused('Choose at least one value.', 'under') : $values;
     }
 
     private function dropEmpty(Journal $journal, Definition $definition): void

@@ -46,6 +46,8 @@ final class ValueActsController
                 $request->string('label')->toString(),
                 LookForm::read($request, $umbrella->look()),
                 $request->integer('version'),
+                Ids::in($request, 'add'),
+                array_values(array_diff(Ids::in($request, 'listed'), Ids::in($request, 'stays'))),
             ),
             ['umbrella' => $umbrella->id],
         );

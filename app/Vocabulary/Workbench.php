@@ -23,6 +23,8 @@ final class Workbench
 
     private const SPELLINGS = 3;
 
+    private const FOUND = 30;
+
     /** @var list<ValueRow> */
     public readonly array $all;
 
@@ -57,8 +59,7 @@ final class Workbench
     /** @return list<ValueRow> those that fit what is looked for */
     public function rows(): array
     {
-        $words = $this->request->string('q')->toString();
-        $key = StrictKey::of($words);
+        $key = StrictKey::of($this->request->string('q')->toString());
         $under = $this->request->integer('in');
 
         return array_values(
@@ -66,14 +67,27 @@ final class Workbench
                 $this->all,
                 fn (ValueRow $row): bool => $this->isShown($row) &&
                     ($under === 0 || $row->value->umbrella_id === $under) &&
-                    ($words === '' ||
-                        str_contains(StrictKey::of($row->value->label), $key) ||
-                        array_filter(
-                            $row->spellings,
-                            fn (array $spelling): bool => str_contains(StrictKey::of($spelling['text']), $key),
-                        ) !== []),
+                    $row->isCalled($key),
             ),
         );
+    }
+
+    /** @return list<ValueRow> that may come under an umbrella: those chosen to, then what is looked for */
+    public function joining(Umbrella $umbrella): array
+    {
+        $chosen = Ids::in($this->request, 'add');
+        $key = StrictKey::of($this->request->string('join')->toString());
+        $others = array_filter($this->all, fn (ValueRow $row): bool => $row->value->umbrella_id !== $umbrella->id);
+        $isChosen = fn (ValueRow $row): bool => in_array($row->value->id, $chosen, true);
+
+        return [
+            ...array_filter($others, $isChosen),
+            ...array_slice(
+                array_filter($others, fn (ValueRow $row): bool => $key !== '' && ! $isChosen($row) && $row->isCalled($key)),
+                0,
+                self::FOUND,
+            ),
+        ];
     }
 
     /** @return list<array{id: int, text: string, products: int}> a few of a value's spellings, those that are looked for first */

@@ -36,7 +36,7 @@ export async function showPanel(address) {
     }
 }
 
-// Links that lead to another view of the same selection take it with them.
+// Links and forms that lead to another view of the same selection take it with them.
 function carry(query) {
     document.querySelectorAll('a[data-carries]').forEach((link) => {
         const to = new URL(link.href);
@@ -48,6 +48,12 @@ function carry(query) {
             .filter((name) => /^pick\[\d+\]$/.test(name))
             .forEach((name) => to.searchParams.delete(name));
         link.href = to;
+    });
+    document.querySelectorAll('form[data-carries]').forEach((form) => {
+        form.querySelectorAll('[name="pick[]"]').forEach((input) => input.remove());
+        query.getAll('pick[]').forEach((value) => {
+            form.append(Object.assign(document.createElement('input'), { type: 'hidden', name: 'pick[]', value }));
+        });
     });
 }
 

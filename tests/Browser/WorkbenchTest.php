@@ -50,6 +50,21 @@ test('the flow shows spellings, values and terms; dragging proposes, keys do, an
         ->see('Products under it', '#panel')
         ->keys('g')
         ->see('Gathered Ultramarine blue under Deep blue', '.toast');
+    // Two more by search in the umbrella's panel, one by one, and saved once.
+    $me->open('/values/color/flow?q=ultramarine')
+        ->press('Deep blue', '.flow')
+        ->see('Umbrella of 2 values', '#panel')
+        ->type('[name=join]', 'sap g')
+        ->see('Sap green', '#joining')
+        ->press('Sap green', '#joining')
+        ->type('[name=join]', 'magenta')
+        ->see('Magenta', '#joining')
+        ->see('Sap green', '#joining')
+        ->press('Magenta', '#joining')
+        ->keys(WebDriverKeys::ESCAPE)
+        ->keys('s')
+        ->see('Umbrella of 4 values', '#panel')
+        ->see('Changed the umbrella Deep blue', '.toast');
     // A spelling is dragged out of its value, or taken out with keys.
     $me->open('/values/color/flow?q=blue,+ultramarine')
         ->press('more spelling', '.flow')
@@ -84,6 +99,26 @@ test('the lenses share one selection; a value is renamed in its place; several a
         ->see('held', 'tbody')
         ->keys('u')
         ->see('Took back', '.toast');
+    // What is selected stays so while others are searched for and paged to, in sight, and can be let go there.
+    $me->open('/values/color')
+        ->click('tbody tr:nth-child(2) .pick')
+        ->see('1 selected')
+        ->type('[data-find]', 'sap')
+        ->keys(WebDriverKeys::ENTER)
+        ->see('Alizarin Crimson hue', '.elsewhere')
+        ->click('tbody tr:nth-child(1) .pick')
+        ->see('2 selected')
+        ->see('Merge into one?', '#panel')
+        ->type('[data-find]', 'nothing is called so')
+        ->keys(WebDriverKeys::ENTER)
+        ->see('No value fits')
+        ->press('Show all', '.work')
+        ->see('2 selected')
+        ->press('Next', '.foot')
+        ->see('2 of 2', '.foot')
+        ->see('2 selected')
+        ->press('Alizarin Crimson hue', '.elsewhere')
+        ->see('1 selected');
     $me->open('/values/finish')->focus('tbody tr:nth-child(1) .pick')->keys(WebDriverKeys::F2)->find('input[form="rename"]');
     $me->keys('Very glossy', WebDriverKeys::ENTER)->see('to Very glossy (Finish)', '.toast')->see('Very glossy', 'tbody');
     $me->open('/values/color/map')

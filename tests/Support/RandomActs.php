@@ -312,7 +312,12 @@ final class RandomActs
     {
         $umbrella = Umbrella::query()->with('definition')->get()->shuffle()->first();
         if ($umbrella !== null) {
+            $members = $umbrella->values()->pluck('id')->all();
+            $others = $umbrella->definition->values()->whereKeyNot($members)->pluck('id')->shuffle()->all();
             $this->send('PUT', "/values/{$umbrella->definition->slug}/umbrellas/{$umbrella->id}", [
+                'listed' => $members,
+                'stays' => array_slice($members, mt_rand(0, 1)),
+                'add' => array_slice($others, 0, mt_rand(0, 2)),
                 'label' => self::one(['Warm', 'Greenish', 'Green', $umbrella->label]),
                 'version' => $umbrella->version,
                 'colors' => ['#4f7a34'],

@@ -8,7 +8,8 @@
             'O' => 'Make a spelling a value of its own', 'N' => 'Keep a newcomer as a new value',
             'T' => 'Take the proposals of the selected newcomers', 'F2' => 'Rename in its place, or edit a cell',
             'R' => 'Review look-alikes', 'V' => 'Views of the grid', 'S' => 'Save what is open',
-            'U' => 'Take back the last change', 'Ctrl Z' => 'The same, also in the grid', 'Alt ↑ ↓' => 'Move a row by its handle', 'Alt 1 – 8' => 'Go to a room',
+            'U' => 'Take back the last change', 'Ctrl Z' => 'The same, also in the grid',
+            'Alt ↑ ↓' => 'Move a row by its handle', 'Alt 1 – 8' => 'Go to a room',
             'P' => 'Look at drift and publish', 'Esc' => 'Leave a field', '?' => 'This list'] as $key => $does)
             <div>
                 <dt>{{ $does }}</dt>

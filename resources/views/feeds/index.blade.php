@@ -81,7 +81,7 @@
                                     <td></td>
                                     <td></td>
                                 @endif
-                                <td class="soft">{{ $reading->created_at->diffForHumans() }}</td>
+                                <td class="soft"><x-when :at="$reading->created_at" /></td>
                             </tr>
                         @endforeach
                     </tbody>

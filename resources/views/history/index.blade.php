@@ -21,9 +21,8 @@
             href="{{ route('history', [...request()->only('q', 'room', 'cursor'), 'entry' => $change->id]) }}" data-row data-stop>
             <span class="mono soft">{{ $change->id }}</span>
             <span><span class="what">{{ $change->summary }}</span>
-            <br><span class="small soft">{{ $change->user?->name ?? 'command line' }} · {{ $change->room->value }} · <time
-                        datetime="{{ $change->created_at->toIso8601String() }}"
-                        >{{ $change->created_at->diffForHumans() }}</time></span></span>
+            <br><span class="small soft">{{ $change->user?->name ?? 'command line' }} · {{ $change->room->value }} · <x-when
+                        :at="$change->created_at" /></span></span>
             <span>
                 @if ($change->taken_back_by)
                     <span class="tag">taken back</span>

@@ -29,7 +29,7 @@
                     @forelse ($tokens as $token)
                         <tr data-row>
                             <td class="strong">{{ $token->name }}</td>
-                            <td>{{ $token->used_at?->diffForHumans() ?? 'never' }}</td>
+                            <td><x-when :at="$token->used_at" /></td>
                             <td>{{ $token->expires_at === null ? 'it is taken away' : $token->expires_at->toDateString()
                                 . ($token->expires_at->isPast() ? ', ended' : '') }}</td>
                             <td class="num">
@@ -81,7 +81,7 @@
                                 'harm' => $one->state === 'given up',
                             ])>{{ $one->state }}</span> edition {{ $one->edition_id }} · {{ Format::count($one->attempts, 'try',
                                 'tries') }} ·
-                            {{ $one->answer }} · {{ $one->updated_at->diffForHumans() }}</li>@empty
+                            {{ $one->answer }} · <x-when :at="$one->updated_at" /></li>@empty
                             <li class="soft">Nothing was sent yet.</li>
                         @endforelse
                     </ul>

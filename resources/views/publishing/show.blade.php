@@ -70,7 +70,7 @@
                                     <span class="tag settled">served</span>
                                 @endif
                             </td>
-                            <td>{{ $one->created_at->diffForHumans() }}</td>
+                            <td><x-when :at="$one->created_at" /></td>
                             <td>{{ $one->user?->name ?? 'command line' }}</td>
                             <td class="num">{{ Format::number($one->products) }}</td>
                             <td class="num">{{ Format::number($one->variants) }}</td>

@@ -34,6 +34,12 @@
                         <dt>Terms shoppers see</dt>
                         <dd>{{ $gathering->terms }} → {{ $gathering->termsAfter }}</dd>
                     </div>
+                    @if ($gathering->joins !== null)
+                        <div>
+                            <dt>Joins them</dt>
+                            <dd>{{ $gathering->joins }}, the value of this name</dd>
+                        </div>
+                    @endif
                     @if ($gathering->from !== [])
                         <div>
                             <dt>Leave</dt>

@@ -79,4 +79,5 @@
             x-on:click="none">none</button><noscript><button class="button small">See what merging would
                 do</button></noscript><span class="ml-auto soft"><kbd>Space</kbd> select
             <kbd>M</kbd> merge <kbd>G</kbd> gather <kbd>O</kbd> own value · or drag one onto another</span></div>
+    @include('values.elsewhere', ['inSight' => array_map(fn($box) => $box->id, $drawing->values)])
 </form>

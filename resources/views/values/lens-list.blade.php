@@ -81,8 +81,8 @@
                                 @endif
                             </td>
                         @endif
-                        <td class="small soft cut">{{ implode(', ', array_slice(array_map(fn($name, $n) => "{$name} {$n}",
-                            array_keys($used), $used), 0, 2)) }}@if (count($used) > 2)
+                        <td @class(['small soft', 'cut' => $umbrellas->isEmpty()])>{{ implode(', ', array_slice(array_map(
+                            fn($name, $n) => "{$name} {$n}", array_keys($used), $used), 0, 2)) }}@if (count($used) > 2)
                                 +{{ count($used) - 2 }}
                             @endif
                         </td>
@@ -94,17 +94,18 @@
                 @endforeach
             </tbody>
         </table>
+        @include('values.elsewhere', ['inSight' => array_map(fn($row) => $row->value->id, $rows)])
         <div class="bar foot"><span role="status"><b x-text="picked">{{ count($picked) }}</b> selected</span><button type="button"
             class="button bare small"
                 x-on:click="none">none</button><noscript><button class="button small">See what merging would do</button></noscript>
             @if ($pages > 1)<span class="pager">
                     @if ($page > 1)
-                        <a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page - 1]) }}">Previous</a>
+                        <a class="button small" data-carries href="{{ request()->fullUrlWithQuery(['page' => $page - 1]) }}">Previous</a>
                     @endif
                     <span>
                         {{ $page }} of {{ $pages }}</span>
                     @if ($page < $pages)
-                        <a class="button small" href="{{ request()->fullUrlWithQuery(['page' => $page + 1]) }}">Next</a>
+                        <a class="button small" data-carries href="{{ request()->fullUrlWithQuery(['page' => $page + 1]) }}">Next</a>
                     @endif
                 </span>@endif
             <span class="ml-auto soft"><kbd>Space</kbd> select <kbd>Enter</kbd> open <kbd>F2</kbd> rename <kbd>M</kbd> merge

@@ -102,4 +102,5 @@
                 aria-live="polite"></span><span class="ml-auto soft"><kbd>Space</kbd> select <kbd>M</kbd> merge
                 <kbd>G</kbd> gather</span></div>
     @endif
+    @include('values.elsewhere', ['inSight' => array_map(fn($row) => $row->value->id, $found)])
 </form>

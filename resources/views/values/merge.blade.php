@@ -6,7 +6,7 @@
 <form method="post" action="{{ route('values.merge', $definition) }}" class="grid gap-3 content-start" id="merge"
     hx-sync="this:replace">@csrf<input type="hidden" name="lens"
         value="{{ $bench->lens }}">
-    <fieldset class="grid gap-2 justify-items-start">
+    <fieldset class="grid grid-cols-1 gap-2 justify-items-start">
         <legend class="label pb-1">The one that stays</legend>
         @foreach (array_slice([$merge->plan->keep, ...$moved], 0, 12) as $value)
             <label class="flex gap-2 items-center"><input type="radio" name="keep" value="{{ $value->id }}"
@@ -15,7 +15,7 @@
                         hx-params="pick[],keep" hx-select="#panel" hx-target="#panel"
                     hx-swap="outerHTML"><x-cube boxed :stays="$value->id === $merge->plan->keep->id" :label="$value->label"
                         :look="$bench->row($value->id)?->value->look()"> <span
-                        class="soft">{{ $value->id === $merge->plan->keep->id ? 'stays' : 'moves' }} ·
+                        class="soft whitespace-nowrap">{{ $value->id === $merge->plan->keep->id ? 'stays' : 'moves' }} ·
                             {{ Format::number($value->products) }}</span></x-cube></label>
         @endforeach
         @if (count($moved) > 11)

@@ -22,7 +22,8 @@
     </nav>
 @endsection
 @section('find')
-    <form role="search"><input type="hidden" name="show" value="{{ request('show') }}"><input class="input" type="search" name="q"
+    <form role="search" data-carries>@include('values.carried')<input type="hidden" name="show"
+            value="{{ request('show') }}"><input class="input" type="search" name="q"
     value="{{ request('q') }}" placeholder="Find a value or spelling  F" aria-label="Find a value or spelling" data-find></form>
 @endsection
 @section('work')
@@ -38,8 +39,8 @@
             <a class="chip" href="{{ route('values.umbrellas', [$definition, 'by' => $colored > 3 ? 'color'
                 : 'words']) }}">propose umbrellas</a>
         @endif
-        <form class="ml-auto flex items-center gap-2" method="get" x-data="sendsItself"><input type="hidden" name="q"
-            value="{{ request('q') }}"><label class="sr-only"
+        <form class="ml-auto flex items-center gap-2" method="get" x-data="sendsItself" data-carries>@include('values.carried')<input
+            type="hidden" name="q" value="{{ request('q') }}"><label class="sr-only"
                 for="show">Only</label><select class="select small w-auto max-w-[124px]" id="show" name="show" x-on:change="send" data-acts>
                 @foreach (['' => 'all values', 'several' => 'several spellings', 'loose' => 'under no umbrella',
                     'bare' => 'without a look', 'unused' => 'unused', 'held' => 'hidden from shoppers'] as $show => $name)
@@ -60,7 +61,7 @@
                 <noscript><button class="button small">Order</button></noscript>
             </form>
         @elseif ($bench->lens === 'flow')
-            <form class="flex items-center gap-2" method="get" x-data="sendsItself">
+            <form class="flex items-center gap-2" method="get" x-data="sendsItself" data-carries>@include('values.carried')
                 @foreach (request()->only('q', 'show', 'in', 'shown') as $name => $given)
                     <input type="hidden" name="{{ $name }}" value="{{ $given }}">
                 @endforeach
@@ -78,7 +79,8 @@
         <div class="empty">
             <h2>{{ $bench->all === [] ? 'No values yet' : 'No value fits' }}</h2>
             @if ($bench->all !== [])
-                <a class="button" href="{{ route('values.show', [$definition, 'lens' => $bench->lens]) }}">Show all
+                <a class="button" data-carries href="{{ route('values.show', [$definition, 'lens' => $bench->lens,
+                    ...request()->only('pick')]) }}">Show all
                     {{ count($bench->all) }}</a>
             @endif
         </div>

@@ -110,6 +110,64 @@ test('a value is in one umbrella at most, and an empty umbrella goes', function 
         ->toThrow(Refused::class, 'at least one value');
 });
 
+test('members come and go with one save of the umbrella, from where they are, and all of it is one step back', function (): void {
+    $this->actingAs($this->person());
+    $gather = app(GatherValues::class);
+    $gather(Acts::definition('color'), 'Greens', shades('Sage', 'Olive'));
+    $gather(Acts::definition('color'), 'Warm', shades('Red'));
+    $greens = Umbrella::query()->where('label', 'Greens')->firstOrFail();
+    $page = "/values/color/list?umbrella={$greens->id}";
+    // Found by a spelling, told where it is now, and kept ticked while the next one is looked for.
+    $this->get("{$page}&join=gree&add[]=".shades('Red')[0])
+        ->assertSeeInOrder(['now under Warm', 'Green'])
+        ->assertSee('name="add[]" value="'.shades('Red')[0].'"', false);
+    $this->get("{$page}&join=zzz")->assertSee('No other value is called or spelled like that');
+    $before = Value::query()->orderBy('id')->pluck('umbrella_id', 'label')->all();
+    $this->put("/values/color/umbrellas/{$greens->id}", [
+        'label' => 'Greens',
+        'version' => $greens->version,
+        'listed' => shades('Sage', 'Olive'),
+        'stays' => shades('Olive'),
+        'add' => shades('Red', 'Green'),
+    ])->assertSessionHasNoErrors();
+    expect(Umbrella::query()->pluck('label')->all())
+        ->toBe(['Greens'])
+        ->and($greens->values()->pluck('label')->all())
+        ->toBe(['Green', 'Olive', 'Red']);
+    Acts::takeBack(app(TakeBack::class)->newest());
+    expect(Value::query()->orderBy('id')->pluck('umbrella_id', 'label')->all())
+        ->toBe($before)
+        ->and(Umbrella::query()->pluck('label')->all())
+        ->toBe(['Greens', 'Warm']);
+    // The last one out takes the umbrella along; one of the umbrella's name cannot leave while it stays.
+    $gather(Acts::definition('color'), 'Red', shades('Red', 'Sage'));
+    $red = Umbrella::query()->where('label', 'Red')->firstOrFail();
+    $this->put("/values/color/umbrellas/{$red->id}", [
+        'label' => 'Red',
+        'version' => $red->version,
+        'listed' => shades('Red', 'Sage'),
+        'stays' => shades('Sage'),
+    ])->assertSessionHasErrors(['label' => 'The umbrella is called Red, too, so shoppers would read the name twice. Rename the '.
+        'umbrella first.']);
+    $this->put("/values/color/umbrellas/{$red->id}", [
+        'label' => 'Red',
+        'version' => $red->version,
+        'listed' => shades('Red', 'Sage'),
+    ])->assertSessionHasNoErrors();
+    expect(Umbrella::query()->pluck('label')->all())->toBe(['Greens']);
+});
+
+test('gathering under the name of a value says so and brings that value in', function (): void {
+    $gather = app(GatherValues::class);
+    expect($gather->consequences(Acts::definition('color'), 'green', shades('Sage', 'Olive'))->toArray())->toMatchArray([
+        'joins' => 'Green',
+        'terms' => ['before' => 4, 'after' => 2],
+        'products' => 4,
+    ]);
+    $gather(Acts::definition('color'), 'green', shades('Sage', 'Olive'));
+    expect(Umbrella::query()->firstOrFail()->values()->pluck('label')->all())->toBe(['Green', 'Olive', 'Sage']);
+});
+
 test('merging into a value under an umbrella counts terms as shoppers see them', function (): void {
     app(GatherValues::class)(Acts::definition('color'), 'Greens', shades('Sage', 'Olive'));
     $merge = app(MergeValues::class);
