@@ -41,7 +41,7 @@ final class SoundInput
             'stays' => 1,
             'add' => 1,
         ],
-        'newcomers' => ['pick' => 1, 'same' => 1],
+        'newcomers' => ['pick' => 1, 'same' => 1, 'is' => 1],
         'line-ups' => [
             'ids' => 1,
             'sources' => 1,

@@ -12,6 +12,12 @@ final class Ids
     /** @return list<int> in the order they were sent; none where the name is not there */
     public static function in(Request $request, string $name): array
     {
-        return array_values(array_map(intval(...), (array) $request->input($name, [])));
+        return array_values(self::by($request, $name));
+    }
+
+    /** @return array<int, int> by the key they were sent under */
+    public static function by(Request $request, string $name): array
+    {
+        return array_map(intval(...), (array) $request->input($name, []));
     }
 }

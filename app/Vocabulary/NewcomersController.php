@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
+use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Reading;
 use App\Support\CsvList;
@@ -66,6 +67,12 @@ final class NewcomersController
         FindNewcomers $find,
     ): RedirectResponse {
         $do = $request->string('do')->toString();
+        if ($do === 'said') {
+            /** @var array<int, string> $typed */
+            $typed = array_filter((array) $request->input('is', []), fn (?string $text): bool => trim((string) $text) !== '');
+
+            return $this->settled($request, $definition, $settle->said($definition, $typed));
+        }
         [$word, $one] = [...explode(':', $do, 2), null];
         $waiting = $find->of($definition);
         $ids = match ($word) {
@@ -79,9 +86,16 @@ final class NewcomersController
             'merge', 'gather', 'proposed' => $word,
             default => throw new Refused('Say what the newcomers are.'),
         };
-        $shown = Ids::in($request, 'same');
-        $change = $settle($definition, array_fill_keys($ids, $decision), $shown);
 
+        return $this->settled(
+            $request,
+            $definition,
+            $settle($definition, array_fill_keys($ids, $decision), Ids::by($request, 'same')),
+        );
+    }
+
+    private function settled(Request $request, Definition $definition, Change $change): RedirectResponse
+    {
         return redirect()
             ->route('newcomers', [$definition, ...array_filter(['feed' => $request->string('feed')->toString()])])
             ->with('done', $change->summary)

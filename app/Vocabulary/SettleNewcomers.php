@@ -13,6 +13,7 @@ use App\Models\Room;
 use App\Models\Spelling;
 use App\Models\Value;
 use App\Support\Refused;
+use App\Values\FindValue;
 
 /** Decides on newcomers, one or many at once: the same as a value that was there, under an umbrella, or a value of its own. */
 final readonly class SettleNewcomers
@@ -87,6 +88,49 @@ final readonly class SettleNewcomers
         });
 
         return $change ?? throw new Refused('Nothing was different.');
+    }
+
+    /**
+     * What somebody says that newcomers are, whatever they seem to be.
+     *
+     * @param  array<int, string>  $typed  names or spellings of values that are there, by the newcomer's spelling
+     *
+     * @throws Refused naming the row where there is no such value
+     */
+    public function said(Definition $definition, array $typed): Change
+    {
+        ManagersOnly::allow($definition->id);
+        $waiting = array_filter(
+            $this->find->of($definition),
+            fn (Newcomer $one): bool => isset($typed[$one->spelling]) && ! $one->resolved,
+        );
+        $merges = [];
+        foreach ($waiting as $one) {
+            $field = "is.{$one->spelling}";
+            $value =
+                FindValue::known($definition, $typed[$one->spelling]) ??
+                throw new Refused("{$definition->label} has no value \"{$typed[$one->spelling]}\".", $field);
+            if ($value->id === $one->value->id) {
+                throw new Refused('That is what it is called itself. Press N where it is a value of its own.', $field);
+            }
+            $merges[$value->id][$one->value->id] = $field;
+        }
+        $moved = array_replace(...array_values($merges), ...[[]]);
+        foreach (array_intersect_key($moved, $merges) as $field) {
+            throw new Refused('Another newcomer is said to be this one. Decide on one of them after the other.', $field);
+        }
+
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $merges, $moved): string {
+            foreach ($merges as $keep => $those) {
+                $this->merge->write($journal, $this->merge->plan($definition, $keep, array_keys($those)));
+            }
+
+            return 'Settled '.
+                number_format(count($moved)).
+                ' '.
+                (count($moved) === 1 ? 'newcomer' : 'newcomers').
+                " as values that were there ({$definition->label})";
+        }) ?? throw new Refused('Somebody has decided on them meanwhile, or no name was typed.');
     }
 
     /** It is what it is; a value that it seemed to be is not proposed for it again. */

@@ -18,6 +18,7 @@ import { drawer, letters } from './shop.js';
 import { scale } from './scale.js';
 import { showToast } from './toast.js';
 import { unsaved } from './unsaved.js';
+import { valueFields } from './value-field.js';
 
 // The page may run only what is shipped with it: no eval, no styles from scripts.
 htmx.config.allowEval = false;
@@ -105,5 +106,6 @@ panelLinks();
 renaming();
 place();
 unsaved();
+valueFields();
 search();
 Alpine.start();

@@ -152,6 +152,20 @@ test(
         expect($site->command(['feed:read', $file, '--feed=Tarnbeck'])[0])->toBe(0);
         unlink($file);
         $me = (new Person($site))->signIn()->see('newcomers')->open('/newcomers/color')->see('Virridian')->see('Gamboge nova');
+        // Said by typing, in the row's own field: what is not there is refused at its row, and nothing is lost.
+        $me->focus('tbody tr:nth-child(1) .pick')
+            ->keys('i')
+            ->keys('Gambodge', WebDriverKeys::ENTER)
+            ->see('Color has no value "Gambodge"', 'tbody tr:nth-child(1)')
+            ->type('tbody tr:nth-child(1) [data-values]', 'indian y')
+            ->holds('document.querySelector("tbody tr:nth-child(1) datalist option")?.value.toLowerCase() === "indian yellow"')
+            ->type('tbody tr:nth-child(1) [data-values]', 'indian yellow')
+            ->keys(WebDriverKeys::ENTER)
+            ->see('Settled 1 newcomer as values that were there (Color)', '.toast')
+            ->keys('u')
+            ->see('Took back', '.toast')
+            ->open('/newcomers/color')
+            ->see('Gamboge nova');
         $row = fn (string $text): string => 'tr[data-row]:has([aria-label="Select '.$text.'"]) .pick';
         $me->focus($row('Gamboge nova'))
             ->keys('n')

@@ -80,7 +80,7 @@
                                             <span class="mono">{{ Format::spelling(mb_strimwidth(implode(' / ', $one->also), 0,
                                                 90, '…')) }}</span></span>
                                         @endif
-                                        <span class="block small soft">{{ implode(', ', array_filter([$one->feed,
+                                        <span class="block small soft whitespace-nowrap">{{ implode(', ', array_filter([$one->feed,
                                             substr((string) $one->when, 0, 10)])) }}</span>
                                 </td>
                                 <td class="num">{{ Format::number($one->products) }}</td>
@@ -110,7 +110,13 @@
                                                 <button class="button small" name="do" value="keep:{{ $one->spelling }}"
                                                     data-row-key="n" title="A value of its own (N)">
                                                     New <kbd>N</kbd></button>
+                                                <label class="sr-only" for="is-{{ $one->spelling }}" data-row-key="i">{{ $one->text }} is
+                                                    the value</label><x-value-field class="small w-36" form="said"
+                                                    :definition="$definition" id="is-{{ $one->spelling }}"
+                                                    name="is[{{ $one->spelling }}]" value="{{ old('is.' . $one->spelling) }}"
+                                                    placeholder="is another  I" title="Type the value that it is, Enter (I)" />
                                         </div>
+                                        <x-error for="is.{{ $one->spelling }}" />
                                     @endcan
                                 </td>
                             </tr>
@@ -153,9 +159,12 @@
                         name="do" value="keep">They are what they are</button>
                 @endcan
                 <span class="ml-auto soft">
-                    <kbd>↑ ↓</kbd> move <kbd>M</kbd> same <kbd>G</kbd> gather <kbd>N</kbd> new</span>
+                    <kbd>↑ ↓</kbd> move <kbd>M</kbd> same <kbd>G</kbd> gather <kbd>N</kbd> new <kbd>I</kbd> is another</span>
             </div>
         </form>
+        {{-- Enter in any of the rows' fields sends what was typed in all of them. --}}
+        <form method="post" action="{{ route('newcomers.store', $definition) }}" id="said">@csrf<input type="hidden" name="feed"
+            value="{{ $feed }}"><button hidden name="do" value="said">They are what was typed</button></form>
     @endif
 @endsection
 @section('panel')

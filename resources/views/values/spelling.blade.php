@@ -37,13 +37,8 @@
             type="hidden" name="lens" value="{{ $bench->lens }}">
             <button class="button @if (!$to) main @endif" name="own" value="1" formnovalidate data-key="o">A value of its own
             <kbd>O</kbd></button>
-            <div class="field"><label for="to">Or a spelling of</label><input class="input" id="to" name="to" list="values"
-                required maxlength="500"
-                    autocomplete="off" value="{{ old('to', $to?->value->label) }}"><datalist id="values">
-                    @foreach (array_slice($bench->all, 0, 300) as $row)
-                        <option value="{{ $row->value->label }}">
-                    @endforeach
-                </datalist><x-error for="to" /></div>
+            <div class="field"><label for="to">Or a spelling of</label><x-value-field :definition="$definition" id="to"
+                name="to" required value="{{ old('to', $to?->value->label) }}" /><x-error for="to" /></div>
             <button class="button @if ($to) main @endif" data-key="m">Put it there <kbd>M</kbd></button>
             <p class="small soft text-center">No product is rewritten. Can be taken back.</p>
         </form>

@@ -179,6 +179,36 @@ test('a spelling is taken out into a value of its own, or into another, and the 
     expect($of('F'))->toBe('Matte')->and($of('G'))->toBe('Matte');
 });
 
+test('a newcomer is said to be any value that is there, by its name or a spelling', function (): void {
+    $this->actingAs($this->person());
+    $this->read("sku,Color\nG,Glosss\nH,Pearl\nI,Nacre\n", COLOR_MAP, feed: 'Later');
+    $found = newcomers();
+    $send = fn (array $is) => $this->from('/newcomers/color')->post('/newcomers/color', ['do' => 'said', 'is' => $is]);
+    $send([$found['Pearl']->spelling => 'Mother of pearl'])->assertSessionHasErrors([
+        "is.{$found['Pearl']->spelling}" => 'Color has no value "Mother of pearl".',
+    ]);
+    $send([$found['Pearl']->spelling => 'pearl'])->assertSessionHasErrors("is.{$found['Pearl']->spelling}");
+    $send([$found['Pearl']->spelling => 'Nacre', $found['Nacre']->spelling => 'Matte'])->assertSessionHasErrors(
+        "is.{$found['Nacre']->spelling}",
+    );
+    $send([])->assertSessionHasErrors();
+    expect(newcomers())->toHaveCount(3);
+    $send([$found['Pearl']->spelling => 'GLOSS', $found['Nacre']->spelling => 'Gloss', $found['Glosss']->spelling => ' '])
+        ->assertSessionHasNoErrors()
+        ->assertSessionHas('done', 'Settled 2 newcomers as values that were there (Color)');
+    expect(array_keys(newcomers()))
+        ->toBe(['Glosss'])
+        ->and(one('Pearl')->label)
+        ->toBe('Gloss');
+    Acts::takeBack(app(TakeBack::class)->newest());
+    expect(newcomers())->toHaveCount(3);
+    // What it seemed to be when it was looked at is asked for by its row.
+    $glosss = $found['Glosss']->spelling;
+    $merge = fn (int $same) => $this->post('/newcomers/color', ['do' => "merge:{$glosss}", 'same' => [$glosss => $same]]);
+    $merge(one('Matte')->id)->assertSessionHasErrors();
+    $merge(one('Gloss')->id)->assertSessionHasNoErrors();
+});
+
 test(
     'newcomers come with a later delivery, with the best proposal, and what found its place by itself is listed too',
     function (): void {
