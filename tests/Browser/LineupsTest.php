@@ -102,6 +102,29 @@ test('only these: what is chosen stays through a merge, and what is new waits to
     $me->leave();
 });
 
+test('a term is found among hundreds, the ones that the page does not list too, and what is ticked stays in sight', function (): void {
+    $site = counter();
+    $file = sys_get_temp_dir().'/lokum-many-'.bin2hex(random_bytes(4)).'.csv';
+    $rows = array_map(fn (int $i): string => "MANY-{$i},Many {$i},Paint > Oil,Shade {$i}A", range(100, 499));
+    file_put_contents($file, "sku,name,category,Colour\n".implode("\n", $rows)."\n");
+    expect($site->command(['feed:read', $file, '--feed=Tarnbeck'])[0])->toBe(0);
+    unlink($file);
+    $me = (new Person($site))->signIn()->open('/line-ups?filter=color')->press('choose, pin', '.filter-card');
+    $me->see('found by their name', '.filter-card')
+        ->notSee('Shade 499A', '#choose-terms')
+        ->choose('#terms', 'only')
+        ->type('[data-finds]', 'shade 499')
+        ->see('Shade 499A', '#choose-terms')
+        ->notSee('Viridian', '#choose-terms')
+        ->click('.choose-term:last-child [name="chosen[]"]')
+        ->type('[data-finds]', 'viridian')
+        ->see('Viridian', '#choose-terms')
+        ->see('Shade 499A', '#choose-terms')
+        ->press('Save', '.filter-card')
+        ->see('only 1', '.lineup-work');
+    $me->leave();
+});
+
 test('every control narrows the shop, by mouse and by keys', function (): void {
     $site = counter();
     expect($site->command(['gather', 'color', '--under=Green', 'Viridian', 'Sap green'])[0])->toBe(0);

@@ -133,13 +133,20 @@
         @if ($attribute && $terms !== [])
             <details @if ($settings->terms !== TermChoice::Follow || $errors->has('looks') || $settings->chosen !== []) open @endif>
                 <summary class="label">{{ Format::count(count($terms), 'term') }}: choose, pin, dress for this filter alone</summary>
-                <div class="choose-terms">
+                @if (count($terms) > 20)
+                    <input class="input small" type="search" placeholder="find a term" aria-label="Find a term" autocomplete="off"
+                        data-finds="#choose-terms" @if (count($terms) > 300) data-more="{{ route('line-ups', ['page' => $page,
+                            'at' => request('at'), 'filter' => $open->key]) }}" @endif>
+                @endif
+                <div class="choose-terms" id="choose-terms">
                     @php($chosen = array_map(intval(...), (array) ($errors->any() ? old('chosen', []) : $settings->chosen)))
                     @php($pinned = array_map(intval(...), (array) ($errors->any() ? old('pinned', []) : $settings->pinned)))
                     @php($marked = array_flip([...$chosen, ...$pinned, ...$settings->chosen, ...$settings->pinned,
                         ...array_keys($settings->looks)]))
+                    @php($key = Lokum\Text\StrictKey::of((string) request('term')))
+                    @php($called = fn($term) => $key === '' || str_contains(Lokum\Text\StrictKey::of($term['label']), $key))
                     @php($listed = [...array_filter($terms, fn($term) => isset($marked[$term['id']])),
-                        ...array_slice(array_filter($terms, fn($term) => !isset($marked[$term['id']])), 0, 300)])
+                        ...array_slice(array_filter($terms, fn($term) => !isset($marked[$term['id']]) && $called($term)), 0, 300)])
                     @php($ids = array_column($listed, 'id'))
                     @foreach (array_diff($settings->chosen, $ids) as $id)
                         <input type="hidden" name="chosen[]" value="{{ $id }}">
@@ -150,7 +157,7 @@
                             @php($id = $term['id'])
                             @php($look = $settings->looks[$id] ?? null)
                             @php($waits = App\Lineups\FilterForm::isWaiting($settings, $id))
-                            <div class="choose-term"><label class="check"><input
+                            <div class="choose-term" id="choose-{{ $id }}"><label class="check"><input
                                         type="checkbox" name="chosen[]" value="{{ $id }}" @checked(in_array($id, $chosen, true))
                                         aria-label="{{ $term['label'] }} is one of these"></label><x-cube class="min-w-0 grow"
                                             :label="$term['label']" :look="Lokum\Vocabulary\Look::fromJson($term['look'])" />
@@ -171,7 +178,7 @@
                         @endforeach
                 </div>
                 @if (count($terms) > count($listed))
-                    <p class="small soft">and {{ count($terms) - count($listed) }} more; what is not listed stays as it is.</p>
+                    <p class="small soft">and {{ count($terms) - count($listed) }} more, found by their name; what is not listed stays as it is.</p>
                     @endif @if ($settings->looks !== [])
                         <p class="small soft">{{ Format::count(count($settings->looks), 'look') }} of its own. Clear the fields to
                             fall back.</p>
