@@ -178,7 +178,8 @@
                         @endforeach
                 </div>
                 @if (count($terms) > count($listed))
-                    <p class="small soft">and {{ count($terms) - count($listed) }} more, found by their name; what is not listed stays as it is.</p>
+                    <p class="small soft">and {{ count($terms) - count($listed) }} more, found by their name; what is not listed stays
+                        as it is.</p>
                     @endif @if ($settings->looks !== [])
                         <p class="small soft">{{ Format::count(count($settings->looks), 'look') }} of its own. Clear the fields to
                             fall back.</p>
