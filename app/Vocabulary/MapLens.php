@@ -29,7 +29,7 @@ final class MapLens
     /** @var array<int, list<array{0: float, 1: float}>> by umbrella */
     public array $outlines = [];
 
-    /** @var array<int, array<string, list<ValueRow>>> rungs by ladder, in their order */
+    /** @var array<array{name: string, rungs: array<string, list<ValueRow>>}> by ladder, in their order */
     public array $ladders = [];
 
     public ?NumberLine $line = null;
@@ -124,12 +124,13 @@ final class MapLens
             if ($rung === null) {
                 $this->beside[] = $row;
             } else {
-                $this->ladders[$rung[0]][sprintf('%+020.6f', $rung[1])][] = $row;
+                $this->ladders[$rung->ladder] ??= ['name' => $rung->name, 'rungs' => []];
+                $this->ladders[$rung->ladder]['rungs'][sprintf('%+020.6f', $rung->height)][] = $row;
             }
         }
-        ksort($this->ladders);
-        foreach ($this->ladders as &$rungs) {
-            uksort($rungs, fn (string $a, string $b): int => (float) $a <=> (float) $b);
+        ksort($this->ladders, SORT_STRING);
+        foreach ($this->ladders as &$ladder) {
+            uksort($ladder['rungs'], fn (string $a, string $b): int => (float) $a <=> (float) $b);
         }
     }
 

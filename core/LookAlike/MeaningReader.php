@@ -89,7 +89,7 @@ final class MeaningReader
             return new Meaning($letters, exact: $measure[0], rough: $measure[1], units: $measure[2]);
         }
         $name = $this->lexicon->expanded((string) preg_replace('/[\s-]+/u', ' ', $plain));
-        $size = Notation::size($name) ?? ((SizeLadder::rung($name)[0] ?? null) === 0 ? $name : null);
+        $size = Notation::size($name) ?? (SizeLadder::isLetters($name) ? $name : null);
         if ($size !== null) {
             return new Meaning($letters, exact: [$size], rough: [$size]);
         }

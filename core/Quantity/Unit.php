@@ -43,6 +43,12 @@ final readonly class Unit
         return [...UnitTable::get()->symbols(), 'g/m²', 'm²', 'cm²', 'cm³', 'm³'];
     }
 
+    /** The unit of the same dimension whose factor is 1. */
+    public function base(): self
+    {
+        return new self('', $this->powers, BigRational::one(), '');
+    }
+
     /** Whether quantities in it can be told in the other: both measure the same. */
     public function converts(self $other): bool
     {

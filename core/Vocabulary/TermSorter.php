@@ -28,6 +28,11 @@ final readonly class TermSorter
      */
     public function sort(array $terms, TermOrder $order): array
     {
+        // Read once each, not for every comparison.
+        $rungs = [];
+        foreach ($order === TermOrder::Size ? $terms : [] as $term) {
+            $rungs[$term->label] ??= SizeLadder::rung($term->label);
+        }
         usort(
             $terms,
             fn (Term $a, Term $b): int => match ($order) {
@@ -35,7 +40,8 @@ final readonly class TermSorter
                     ($b->position === 0 ? PHP_INT_MAX : $b->position),
                 TermOrder::Alphabet => 0,
                 TermOrder::Number => $this->compareNumbers($a->label, $b->label),
-                TermOrder::Size => $this->compareSizes($a->label, $b->label),
+                TermOrder::Size => self::compareRungs($rungs[$a->label], $rungs[$b->label]) ?:
+                    $this->compareNumbers($a->label, $b->label),
                 TermOrder::Products => $b->products <=> $a->products,
                 TermOrder::Hue => self::hue($a->color) <=> self::hue($b->color),
             } ?:
@@ -69,15 +75,9 @@ final readonly class TermSorter
     }
 
     /** Labels that are on no ladder come after those that are. */
-    private function compareSizes(string $a, string $b): int
+    private static function compareRungs(?Rung $a, ?Rung $b): int
     {
-        $left = SizeLadder::rung($a);
-        $right = SizeLadder::rung($b);
-        if ($left === null || $right === null) {
-            return [$left === null] <=> [$right === null] ?: $this->compareNumbers($a, $b);
-        }
-
-        return $left <=> $right ?: $this->compareNumbers($a, $b);
+        return $a === null || $b === null ? [$a === null] <=> [$b === null] : $a->compare($b);
     }
 
     private function compare(Collator $collator, string $a, string $b): int

@@ -81,6 +81,10 @@ test('terms stand in order', function (TermOrder $order, array $labels): void {
     [TermOrder::Size, ['000', '00', '0', '1', '2', '10', '24']],
     [TermOrder::Size, ['A6', 'A5', 'A4', 'A3', 'A0', '2A0', '4A0']],
     [TermOrder::Size, ['S', 'L', '2', '10', 'A4', 'other']],
+    // Mixed lists of a clothing, a shoe and a garden shop: one system after the other, measures by size in one unit.
+    [TermOrder::Size, ['M', '2XL', '36', '38', 'EU 37', '38 EU', 'EU 38,5', 'UK 4', 'UK 10', 'one size']],
+    [TermOrder::Size, ['5', '50 mm', '10 cm', '12–15 cm', '1/2 m', '2 ft', '1 m', '500 ml', '1 l', '20 x 30 cm', '1 x 2 m']],
+    [TermOrder::Size, ['12 oz of it', '250 g', '½ kg', '2 lb', '1 kg']],
 ]);
 
 test('by hand, those without a place go last; by products, the many come first', function (): void {

@@ -54,11 +54,11 @@
             @endforeach
         </svg>
     @elseif ($map->shape === 'sizes')
-        @foreach ($map->ladders as $ladder => $rungs)
+        @foreach ($map->ladders as $ladder)
             <section class="grid gap-2">
-                <h2>{{ ['Letter sizes', 'Numbers', 'Sheets'][$ladder] }}</h2>
+                <h2>{{ $ladder['name'] }}</h2>
                 <ol class="ladder">
-                    @foreach ($rungs as $rows)
+                    @foreach ($ladder['rungs'] as $rows)
                         <li>
                             @foreach ($rows as $row)
                                 <label class="cube boxed" data-row data-says="{{ $row->value->label }}"><input class="pick"

@@ -427,7 +427,7 @@ test('the map knows the shape of colors, sizes and measures, and forces none on 
 
         ->and($map('size')->shape)
         ->toBe('sizes')
-        ->and(array_map(fn (array $rows): string => $rows[0]->value->label, array_values($map('size')->ladders[0])))
+        ->and(array_map(fn (array $rows): string => $rows[0]->value->label, array_values($map('size')->ladders[0]['rungs'])))
         ->toBe(['S', 'M', 'XL'])
 
         ->and($map('pack')->shape)
