@@ -280,7 +280,7 @@ final class PageFacts
     }
 
     /** Whether any product carries several values of it; it may have taken several before it takes one. */
-    private function holdsSeveral(Definition $definition): bool
+    public function holdsSeveral(Definition $definition): bool
     {
         return $definition->multiple ||
             $this->remembered->ofData(

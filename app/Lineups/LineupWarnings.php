@@ -10,6 +10,7 @@ use App\Models\Category;
 use App\Models\Definition;
 use App\Models\Lineup;
 use App\Vocabulary\ProposeMerges;
+use Lokum\Facet\Combine;
 use Lokum\Lineup\ComposedLineup;
 use Lokum\Vocabulary\Kind;
 
@@ -84,6 +85,14 @@ final readonly class LineupWarnings
                     'url' => $definition === null
                             ? $edit
                             : route('products', ['where' => [...$this->inside($page), "missing:{$key}"], 'columns' => [$key]]),
+                ];
+            }
+            $combine = $lineup->filters[$key]->settings()->combine;
+            if ($combine === Combine::All && $definition?->kind === Kind::Choice && ! $facts->holdsSeveral($definition)) {
+                $found[] = [
+                    'text' => 'two picks never leave anything: all of them are asked for, and nothing has more than one',
+                    'remedy' => 'ask for any of them',
+                    'url' => $edit,
                 ];
             }
             if ($one->same !== null && $one->overlap >= 0.85 && $one->coverage > 0) {

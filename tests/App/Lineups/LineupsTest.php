@@ -386,6 +386,13 @@ test('what filters earn is worked out on the draft, and proposed from nothing', 
         ->toBe('says nearly the same as Color')
         ->and($warnings['grade'][0]['text'])
         ->toContain('all products here have the same');
+    // Asked for all of them, and no product has two.
+    saveFilter('color', ['combine' => 'all']);
+    $shop = DraftLineups::load()->of('shop');
+    $warnings = app(LineupWarnings::class)->of('shop', $shop, app(PageFacts::class), app(PageWorth::class)->of('shop', $shop));
+    expect(array_column($warnings['color'] ?? [], 'text'))
+        ->toContain('two picks never leave anything: all of them are asked for, and nothing has more than one');
+    saveFilter('color', ['combine' => 'any']);
     $proposed = array_map(fn ($one): string => $one->key, app(PageWorth::class)->proposal($page, 8));
     expect($proposed)
         ->toContain('color')
