@@ -315,6 +315,28 @@ final class Person
         return $this;
     }
 
+    /** @return list<string> what sticks out of the page, its work or its panel to the right */
+    public function sticksOut(): array
+    {
+        return array_values(
+            (array) $this->browser->executeScript(
+                <<<'JS'
+                const out = [];
+                document.querySelectorAll('body, .work, .panel').forEach((box) => {
+                    const edge = box.getBoundingClientRect().right + 2;
+                    box.querySelectorAll('*').forEach((one) => {
+                        const at = one.getBoundingClientRect();
+                        if (at.width > 0 && at.right > edge && !one.querySelector('*'))
+                            out.push(`${one.tagName}.${one.className}: ${one.textContent.slice(0, 30)}`);
+                    });
+                });
+                return out.slice(0, 5);
+                JS
+                ,
+            ),
+        );
+    }
+
     /**
      * What axe-core finds on the page, in words.
      *

@@ -271,3 +271,38 @@ test('what the server cannot answer is said, and the page stays', function (): v
     expect($me->count('#panel button:not([disabled])'))->toBe(0);
     $me->leave();
 });
+
+test('labels and categories of 200 letters stay within the page', function (): void {
+    $site = Site::start(built: true);
+    $long = str_repeat('Ultramarineviolet', 12);
+    $words = implode(' ', array_fill(0, 18, 'granulating'));
+    $file = sys_get_temp_dir().'/lokum-long-'.bin2hex(random_bytes(4)).'.csv';
+    file_put_contents(
+        $file,
+        "sku,name,category,Colour,Brand\nLL-1,{$words} {$long},Paint > Oil > {$long},{$long},{$words}\n".
+        "LL-2,Two,Paint > Oil,{$words},{$long}\n",
+    );
+    expect($site->command(['feed:read', $file, '--feed=Tarnbeck'])[0])
+        ->toBe(0)
+        ->and($site->command(['publish'])[0])
+        ->toBe(0);
+    unlink($file);
+    $me = (new Person($site))->signIn()->resize(1280, 800);
+    foreach (
+        [
+            '/',
+            '/values/color?q=ultramarineviolet',
+            '/newcomers/color',
+            '/line-ups?filter=color',
+            '/expected',
+            '/publishing',
+            '/history',
+            '/feeds',
+            '/shop',
+            '/shop/p/LL-1',
+        ] as $path
+    ) {
+        expect($me->open($path)->sticksOut())->toBe([], $path);
+    }
+    $me->leave();
+});

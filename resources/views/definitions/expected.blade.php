@@ -29,7 +29,7 @@
             <tbody>
                 @foreach ($rows as ['category' => $category, 'depth' => $depth, 'figures' => $figures])
                     <tr data-row @class(['open' => $open && $open->id === $category->id])>
-                        <td class="whitespace-nowrap depth-{{ min($depth, 4) }}"><a class="name" data-stop
+                        <td class="named depth-{{ min($depth, 4) }}"><a class="name" data-stop
                                 href="{{ route('expected', ['category' => $category->slug]) }}">{{ $category->name }}</a></td>
                         <td>
                             <div class="flex flex-wrap gap-x-3 gap-y-1">

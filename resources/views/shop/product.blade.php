@@ -2,17 +2,17 @@
 @use('App\Support\Format')
 @section('title', $product->name . ' · ' . $shop->fullName())
 @section('shop')
-    <main class="max-w-[1040px] mx-auto p-7 grid gap-5">
+    <main class="max-w-[1040px] mx-auto p-7 grid grid-cols-1 gap-5 break-words">
         <nav aria-label="Where this is" class="soft"><a href="{{ route('shop') }}">All products</a>
             @foreach ($trail as $category)
                 / <a href="{{ route('shop.category', $category->slug) }}">{{ $category->name }}</a>
             @endforeach
         </nav>
-        <div class="grid md:grid-cols-[280px_1fr] gap-8">
+        <div class="grid grid-cols-1 md:grid-cols-[280px_minmax(0,1fr)] gap-8">
             <div class="border border-(--line) rounded-lg p-6 bg-(--paper) self-start"><x-picture class="w-full"
                 :colors="$product->colors" :about="collect($trail)->pluck('name')->implode(' ') . ' ' . $product->name"
                 :label="$product->name" /></div>
-            <div class="grid gap-4 content-start">
+            <div class="grid grid-cols-1 gap-4 content-start">
                 <h1>{{ $product->name }}</h1>
                 <p class="mono soft">{{ $product->sku }}</p>
                 <p class="big">
