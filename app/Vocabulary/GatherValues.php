@@ -164,18 +164,12 @@ final readonly class GatherValues
     {
         $values = $this->values($definition, $ids);
         $leaving = array_map(fn (Value $value): int => $value->id, $values);
-        foreach (
-            Umbrella::query()
-                ->where('definition_id', $definition->id)
-                ->whereHas('values', fn ($inside) => $inside->whereNotIn('id', $leaving))
-                ->get() as $umbrella
-        ) {
-            self::allowLeaving(
-                $umbrella,
-                $umbrella->label,
-                array_filter($values, fn (Value $value): bool => $value->umbrella_id === $umbrella->id),
-            );
-        }
+        $staying = Umbrella::query()
+            ->where('definition_id', $definition->id)
+            ->whereHas('values', fn ($inside) => $inside->whereNotIn('id', $leaving))
+            ->pluck('label')
+            ->all();
+        self::allowLeaving($staying, $values);
 
         return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $values): string {
             $this->takeOut($journal, $definition, $values);
@@ -208,9 +202,13 @@ final readonly class GatherValues
             TermNames::allow($umbrella->definition, $look->label, $mine, 'look_label');
         }
         $leaving = array_values($umbrella->values()->whereKey($out)->get()->all());
-        if (count($leaving) < $umbrella->values()->count() || $in !== []) {
-            self::allowLeaving($umbrella, $label, $leaving);
-        }
+        $others = Umbrella::query()
+            ->where('definition_id', $umbrella->definition_id)
+            ->whereKeyNot($umbrella->id)
+            ->pluck('label')
+            ->all();
+        $stays = count($leaving) < $umbrella->values()->count() || $in !== [];
+        self::allowLeaving($stays ? [...$others, $label] : $others, $leaving);
 
         return $this->ledger->record(Room::Values, function (Journal $journal) use (
             $umbrella,
@@ -235,16 +233,19 @@ final readonly class GatherValues
     }
 
     /**
-     * A value that leaves an umbrella of its name, which stays, would be a second term of that name.
+     * A value that leaves its umbrella would be a second term of the name that an umbrella has.
      *
-     * @param  array<Value>  $leaving
+     * @param  array<string>  $staying  labels of the umbrellas that stay
+     * @param  list<Value>  $leaving
      */
-    private static function allowLeaving(Umbrella $umbrella, string $label, array $leaving): void
+    private static function allowLeaving(array $staying, array $leaving): void
     {
+        $names = array_combine(array_map(StrictKey::of(...), $staying), $staying);
         foreach ($leaving as $value) {
-            if (StrictKey::of($label) === StrictKey::of($value->label)) {
+            $name = $names[StrictKey::of($value->label)] ?? null;
+            if ($name !== null) {
                 throw new Refused(
-                    "The umbrella is called {$label}, too, so shoppers would read the name twice. Rename the umbrella first.",
+                    "An umbrella is called {$name}, too, so shoppers would read the name twice. Rename the umbrella first.",
                     'label',
                 );
             }

@@ -62,8 +62,13 @@ function change(string $key, array $properties, string $placement = 'shop'): voi
 
 test('two terms never go by one name', function (): void {
     $ids = [valueOf('Sage')->id, valueOf('Olive')->id];
-    expect(fn () => app(GatherValues::class)($this->color, 'Green', $ids))->toThrow(Refused::class, 'There is a value Green');
-    app(GatherValues::class)($this->color, 'Green', [...$ids, valueOf('Green')->id]);
+    // What shoppers read of a value is its name, too; under a value's own name that value comes in.
+    app(SaveValue::class)(valueOf('Blue'), 'Blue', new Look([], 'Azure'), false, valueOf('Blue')->version);
+    expect(fn () => app(GatherValues::class)($this->color, 'Azure', $ids))->toThrow(Refused::class, 'There is a value Blue');
+    app(GatherValues::class)($this->color, 'Green', $ids);
+    expect(valueOf('Green')->umbrella_id)
+        ->not->toBeNull()
+        ->toBe(valueOf('Sage')->umbrella_id);
     app(GatherValues::class)($this->color, 'Warm', [valueOf('Red')->id]);
     $umbrella = Umbrella::query()->with('definition')->where('label', 'Warm')->firstOrFail();
     expect(fn () => app(GatherValues::class)->save($umbrella, 'Blue', new Look(), $umbrella->version))

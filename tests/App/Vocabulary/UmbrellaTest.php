@@ -147,7 +147,7 @@ test('members come and go with one save of the umbrella, from where they are, an
         'version' => $red->version,
         'listed' => shades('Red', 'Sage'),
         'stays' => shades('Sage'),
-    ])->assertSessionHasErrors(['label' => 'The umbrella is called Red, too, so shoppers would read the name twice. Rename the '.
+    ])->assertSessionHasErrors(['label' => 'An umbrella is called Red, too, so shoppers would read the name twice. Rename the '.
         'umbrella first.']);
     $this->put("/values/color/umbrellas/{$red->id}", [
         'label' => 'Red',
@@ -155,6 +155,15 @@ test('members come and go with one save of the umbrella, from where they are, an
         'listed' => shades('Red', 'Sage'),
     ])->assertSessionHasNoErrors();
     expect(Umbrella::query()->pluck('label')->all())->toBe(['Greens']);
+    // Nor can one that another umbrella is called after.
+    $gather(Acts::definition('color'), 'Warm', shades('Red'));
+    $warm = Umbrella::query()->where('label', 'Warm')->firstOrFail();
+    $gather->save($warm, 'Olive', $warm->look(), $warm->version);
+    expect($greens->values()->pluck('label')->all())->toBe(['Olive']);
+    expect(fn () => $gather->release(Acts::definition('color'), shades('Olive')))->toThrow(
+        Refused::class,
+        'An umbrella is called Olive, too',
+    );
 });
 
 test('gathering under the name of a value says so and brings that value in', function (): void {
