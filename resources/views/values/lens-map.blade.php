@@ -102,5 +102,6 @@
                 aria-live="polite"></span><span class="ml-auto soft"><kbd>Space</kbd> select <kbd>M</kbd> merge
                 <kbd>G</kbd> gather</span></div>
     @endif
-    @include('values.elsewhere', ['inSight' => array_map(fn($row) => $row->value->id, $found)])
+    @php($ids = fn(array $rows) => array_map(fn($row) => $row->value->id, $rows))
+    @include('values.elsewhere', ['inSight' => array_diff($ids($found), $ids(array_slice($map->beside, 120)))])
 </form>
