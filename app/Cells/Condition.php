@@ -13,6 +13,7 @@ use App\Models\Item;
 use App\Models\Origin;
 use App\Models\Umbrella;
 use App\Models\Value;
+use App\Support\Containing;
 use App\Support\Refused;
 use App\Values\FindValue;
 use Closure;
@@ -135,30 +136,13 @@ final readonly class Condition
 
         return new self('words', $text, 'with the words', $text, function (Builder $query) use ($words): void {
             foreach ($words as $word) {
-                $query->where(function (Builder $either) use ($word): void {
-                    foreach (self::inCases($word) as $written) {
-                        $like = '%'.addcslashes($written, '%_\\').'%';
-                        $either
-                            ->orWhereRaw("items.name LIKE ? ESCAPE '\\'", [$like])
-                            ->orWhereRaw("items.sku LIKE ? ESCAPE '\\'", [$like])
-                            ->orWhereRaw(
-                                "items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.sku LIKE ? ESCAPE '\\')",
-                                [$like],
-                            );
-                    }
-                });
+                Containing::text($query, [
+                    'items.name LIKE ?',
+                    'items.sku LIKE ?',
+                    'items.id IN (SELECT parent_id FROM items v WHERE v.parent_id IS NOT NULL AND v.sku LIKE ?)',
+                ], $word);
             }
         });
-    }
-
-    /** @return list<string> the database compares A to Z without regard to case, but no other letters */
-    private static function inCases(string $word): array
-    {
-        return preg_match('/[^\x00-\x7F]/', $word) === 1
-            ? array_values(
-                array_unique([$word, mb_strtolower($word), mb_strtoupper($word), mb_convert_case($word, MB_CASE_TITLE)]),
-            )
-            : [$word];
     }
 
     private static function missing(string $slug): self
@@ -304,9 +288,14 @@ final readonly class Condition
                 $text,
                 $definition->label.' contains',
                 $text,
-                fn (Builder $query) => $query->whereRaw(
-                    sprintf(self::CARRY, "s.definition_id = ? AND s.text LIKE ? ESCAPE '\\'", ItemsOfLevel::on($definition->level)),
-                    [$definition->id, '%'.addcslashes($text, '%_\\').'%'],
+                fn (Builder $query) => Containing::text(
+                    $query,
+                    [sprintf(
+                        self::CARRY,
+                        "s.definition_id = {$definition->id} AND s.text LIKE ?",
+                        ItemsOfLevel::on($definition->level),
+                    )],
+                    $text,
                 ),
             );
         }

@@ -53,10 +53,10 @@ final class FeedsController
             'feed' => 'nullable|string|max:100',
         ]);
         $inbox = $request->string('inbox')->toString();
-        $files = $inbox === '' ? [] : [$inbox => FeedFile::inboxPath($inbox)];
+        $files = $inbox === '' ? [] : [[$inbox, FeedFile::inboxPath($inbox)]];
         foreach ((array) $request->file('files') as $upload) {
             if ($upload instanceof UploadedFile) {
-                $files[$upload->getClientOriginalName()] = (string) $upload->getRealPath();
+                $files[] = [$upload->getClientOriginalName(), (string) $upload->getRealPath()];
             }
         }
         if ($files === []) {
@@ -65,9 +65,8 @@ final class FeedsController
         // A name that was typed is that of one feed.
         $feed = count($files) === 1 ? trim($request->string('feed')->toString()) : '';
         $readings = array_map(
-            fn (string $path, string $name): Reading => StartReading::later($path, $name, $feed ?: FeedName::from($name)),
+            fn (array $file): Reading => StartReading::later($file[1], $file[0], $feed ?: FeedName::from($file[0])),
             $files,
-            array_map(strval(...), array_keys($files)),
         );
 
         return count($readings) === 1

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\Support\Containing;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
@@ -47,8 +48,7 @@ final class Change extends Model
     /** @param  Builder<self>  $query */
     public function scopeSaying(Builder $query, string $words): void
     {
-        // The builder has no word for what ends a wildcard's meaning.
-        $query->whereRaw("summary LIKE ? ESCAPE '\\'", ['%'.addcslashes($words, '%_\\').'%']);
+        Containing::text($query, ['summary LIKE ?'], $words);
     }
 
     /** @return array<string, string> */

@@ -8,6 +8,7 @@ use App\Catalog\ItemsOfLevel;
 use App\Cells\Narrowing;
 use App\Models\Definition;
 use App\Models\Spelling;
+use App\Support\Containing;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Kind;
@@ -49,7 +50,7 @@ final readonly class NarrowChoices
     {
         $rows = self::carried($definition, $narrowing)
             ->join('attribute_values as v', 'v.id', '=', 's.value_id')
-            ->when($words !== '', fn ($query) => $query->whereRaw("v.label LIKE ? ESCAPE '\\'", ['%'.addcslashes($words, '%_\\').'%']))
+            ->when($words !== '', fn ($query) => Containing::text($query, ['v.label LIKE ?'], $words))
             ->groupBy('v.id', 'v.slug', 'v.label')
             ->orderByDesc('n')
             ->orderBy('v.label')

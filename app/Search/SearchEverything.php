@@ -16,6 +16,7 @@ use App\Models\State;
 use App\Models\Umbrella;
 use App\Models\User;
 use App\Models\Value;
+use App\Support\Containing;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Facades\Gate;
@@ -209,11 +210,7 @@ final readonly class SearchEverything
     private function likely(Builder $query, array $words, array $columns): Builder
     {
         foreach ($words as $word) {
-            $query->where(function (Builder $either) use ($columns, $word): void {
-                foreach ($columns as $column) {
-                    $either->orWhereRaw("{$column} LIKE ? ESCAPE '\\'", ['%'.addcslashes($word, '%_\\').'%']);
-                }
-            });
+            Containing::text($query, array_map(fn (string $column): string => "{$column} LIKE ?", $columns), $word);
         }
 
         return $query;

@@ -201,6 +201,7 @@ final readonly class GatherValues
         if ($look->label !== null) {
             TermNames::allow($umbrella->definition, $look->label, $mine, 'look_label');
         }
+        $in = array_values($umbrella->definition->values()->whereKey($in)->pluck('id')->all());
         $leaving = array_values($umbrella->values()->whereKey($out)->get()->all());
         $others = Umbrella::query()
             ->where('definition_id', $umbrella->definition_id)
@@ -222,13 +223,17 @@ final readonly class GatherValues
                 throw Refused::changedMeanwhile($umbrella->label);
             }
             $journal->update(Umbrella::class, $umbrella->id, ['label' => $label, 'look' => $look->toJson()]);
-            foreach ($umbrella->definition->values()->whereKey($in)->pluck('id') as $id) {
+            foreach ($in as $id) {
                 $journal->update(Value::class, $id, ['umbrella_id' => $umbrella->id]);
             }
             $this->takeOut($journal, $umbrella->definition, $leaving);
             Newcomer::settle($journal, $in);
+            $moved = implode(', ', array_filter([
+                $in === [] ? '' : count($in).' in',
+                $leaving === [] ? '' : count($leaving).' out',
+            ]));
 
-            return "Changed the umbrella {$label} ({$umbrella->definition->label})";
+            return "Changed the umbrella {$label}".($moved === '' ? '' : ": {$moved}")." ({$umbrella->definition->label})";
         });
     }
 

@@ -1,3 +1,5 @@
+import { known } from './value-field.js';
+
 // An input in the place of a cell, with the attribute's values below it while something is typed. A value that is not there yet
 // is a choice of its own, below those that it looks like.
 export class CellEditor {
@@ -61,10 +63,9 @@ export class CellEditor {
         const part = this.part();
         clearTimeout(this.timer);
         this.timer = setTimeout(async () => {
-            const query = new URLSearchParams({ definition: this.cell.dataset.definition, q: part });
-            const answer = await fetch(`${this.suggest}?${query}`, { headers: { Accept: 'application/json' } });
-            if (!answer.ok || this.closed || part !== this.part()) return;
-            this.show(await answer.json(), part);
+            const values = await known(this.suggest, this.cell.dataset.definition, part);
+            if (values === null || this.closed || part !== this.part()) return;
+            this.show(values, part);
         }, 90);
     }
 

@@ -1,20 +1,22 @@
+const plain = (text) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase().trim();
+
+// Leaves of the rows those in sight that are called like it, and the ticked ones.
+export function leave(rows, typed) {
+    const words = plain(typed);
+    rows.forEach((row) => {
+        row.hidden = !plain(row.textContent).includes(words) && row.querySelector('input:checked') === null;
+    });
+}
+
 // A field over a long list leaves in sight what is called like what is typed, and whatever is ticked; what is typed in the rows
 // stays. Where the page holds only the first rows of the list, the others that fit are asked for and put below.
-const fits = (row, words) =>
-    row.textContent.toLowerCase().includes(words) || row.querySelector('input:checked') !== null;
-
 export function findIn() {
     let timer = null;
     document.addEventListener('input', (event) => {
         const field = event.target.closest('input[data-finds]');
         if (!field) return;
         const list = document.querySelector(field.dataset.finds);
-        const narrow = () => {
-            const words = field.value.trim().toLowerCase();
-            [...list.children].forEach((row) => {
-                row.hidden = words !== '' && !fits(row, words);
-            });
-        };
+        const narrow = () => leave([...list.children], field.value);
         narrow();
         clearTimeout(timer);
         if (!field.dataset.more || field.value.trim() === '') return;

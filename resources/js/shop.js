@@ -1,3 +1,5 @@
+import { leave } from './find-in.js';
+
 const NARROW = '(max-width: 720px)';
 
 // On a narrow window the filters are a drawer, a dialog over the page: it stays open while things are ticked in it, and what lies
@@ -61,11 +63,7 @@ export function letters() {
             const root = this.$root;
             root.querySelector('[data-find-in]').addEventListener('input', (event) => {
                 event.stopPropagation();
-                const plain = (text) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
-                const words = plain(event.target.value);
-                root.querySelectorAll('.term').forEach((term) => {
-                    term.hidden = !plain(term.textContent).includes(words) && !term.querySelector('input').checked;
-                });
+                leave(root.querySelectorAll('.term'), event.target.value);
                 root.querySelectorAll('[data-letter]').forEach((group) => {
                     group.hidden = group.querySelector('.term:not([hidden])') === null;
                 });

@@ -1,3 +1,11 @@
+// The values of a definition that are called like what is typed, the likeliest first; null where that cannot be told.
+export async function known(address, definition, typed) {
+    const answer = await fetch(`${address}?${new URLSearchParams({ definition, q: typed })}`, {
+        headers: { Accept: 'application/json' },
+    });
+    return answer.ok ? answer.json() : null;
+}
+
 // Fields that take the name of a value offer those that are called like what is typed.
 export function valueFields() {
     let timer = null;
@@ -7,11 +15,8 @@ export function valueFields() {
         clearTimeout(timer);
         timer = setTimeout(async () => {
             const typed = field.value;
-            const answer = await fetch(`${field.dataset.values}&q=${encodeURIComponent(typed)}`, {
-                headers: { Accept: 'application/json' },
-            });
-            if (!answer.ok || typed !== field.value) return;
-            const values = await answer.json();
+            const values = await known(field.dataset.values, field.dataset.definition, typed);
+            if (values === null || typed !== field.value) return;
             field.list.replaceChildren(
                 ...values.map((value) => Object.assign(document.createElement('option'), { value: value.label })),
             );

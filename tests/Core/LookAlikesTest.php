@@ -48,7 +48,11 @@ test('labelled sets of many trades are found, nothing else is joined, and what i
         ->toBeGreaterThanOrEqual(0.9, implode(', ', array_diff($wanted, $found)));
 })->with(fn (): array => array_map(fn (LabelledSet $set): array => [$set], LabelledSet::all('')));
 
-test('sets that mix notations, standards and languages are found without a wrong pair', function (LabelledSet $set): void {
+// The unseen ones were labelled before any rule was written for them: of their pairs 50 in 100 were found then.
+test('sets that are harder, or that no rule was written for, are found without a wrong pair', function (
+    LabelledSet $set,
+    float $least,
+): void {
     $found = LabelledSet::pairs(alike($set->values));
     $wanted = LabelledSet::pairs($set->groups);
     expect(array_values(array_diff($found, $wanted)))
@@ -56,20 +60,11 @@ test('sets that mix notations, standards and languages are found without a wrong
         ->and(array_values(array_intersect($found, LabelledSet::pairs($set->apart))))
         ->toBe([])
         ->and(count(array_intersect($found, $wanted)) / count($wanted))
-        ->toBeGreaterThanOrEqual(0.8, implode(', ', array_diff($wanted, $found)));
-})->with(fn (): array => array_map(fn (LabelledSet $set): array => [$set], LabelledSet::all('/harder')));
-
-// Labelled before any rule was written for them: of their pairs 50 in 100 were found then.
-test('sets that no rule was written for are found for the most part, without a wrong pair', function (LabelledSet $set): void {
-    $found = LabelledSet::pairs(alike($set->values));
-    $wanted = LabelledSet::pairs($set->groups);
-    expect(array_values(array_diff($found, $wanted)))
-        ->toBe([])
-        ->and(array_values(array_intersect($found, LabelledSet::pairs($set->apart))))
-        ->toBe([])
-        ->and(count(array_intersect($found, $wanted)) / count($wanted))
-        ->toBeGreaterThanOrEqual(0.6, implode(', ', array_diff($wanted, $found)));
-})->with(fn (): array => array_map(fn (LabelledSet $set): array => [$set], LabelledSet::all('/unseen')));
+        ->toBeGreaterThanOrEqual($least, implode(', ', array_diff($wanted, $found)));
+})->with(fn (): array => [
+    ...array_map(fn (LabelledSet $set): array => [$set, 0.8], LabelledSet::all('/harder')),
+    ...array_map(fn (LabelledSet $set): array => [$set, 0.6], LabelledSet::all('/unseen')),
+]);
 
 test('what is close in letters, numbers or words only is not joined', function (string $one, string $other): void {
     expect(alike([[$one, 2], [$other, 1]]))->toBe([]);

@@ -2,4 +2,4 @@
 @props(['definition'])
 @php($list = 'known-' . $attributes->get('id'))
 <input {{ $attributes->class('input') }} list="{{ $list }}" maxlength="500" autocomplete="off"
-    data-values="{{ route('products.suggest', ['definition' => $definition->slug]) }}"><datalist id="{{ $list }}"></datalist>
+    data-values="{{ route('products.suggest') }}" data-definition="{{ $definition->slug }}"><datalist id="{{ $list }}"></datalist>

@@ -38,7 +38,7 @@
             <h2>No newcomers</h2>
             <p class="soft">{{ $definition ? "Nobody has to decide on anything in {$definition->label}."
                 : 'Every spelling of the newest deliveries has its place.' }} @if ($lastRead)
-                    The last file was read on {{ substr((string) $lastRead->finished_at, 0, 16) }}.
+                    The last file was read <x-when :at="$lastRead->finished_at" />.
                 @endif
             </p>
             @if ($waiting !== [])

@@ -11,6 +11,7 @@ use App\Models\Definition;
 use App\Models\Item;
 use App\Models\Value;
 use App\Support\Refused;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\ColumnMap;
 use Lokum\Vocabulary\Policy;
@@ -258,3 +259,16 @@ test('figures of a file\'s cells say which rows they are about', function (int $
         $this->get('/feeds/readings/1')->assertDontSee('in the first');
     }
 })->with([[2001, 'values that repeat in the first 2,000 rows'], [2000, 'values that repeat']]);
+
+test('two files of one name that come at once are two deliveries', function (): void {
+    $this->actingAs($this->person())
+        ->post('/feeds', [
+            'files' => [
+                UploadedFile::fake()->createWithContent('list.csv', "sku,name\nA-1,One\n"),
+                UploadedFile::fake()->createWithContent('list.csv', "sku,name\nB-1,Two\n"),
+            ],
+        ])
+        ->assertRedirect('/')
+        ->assertSessionHas('done', '2 files are here, to be looked at one after the other.');
+    expect(Reading::query()->where('file_name', 'list.csv')->count())->toBe(2);
+});

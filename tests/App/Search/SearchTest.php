@@ -9,7 +9,8 @@ use App\Models\Role;
 
 beforeEach(function (): void {
     $this->read(
-        "sku,name,category,Color\nL-1,Arden lamp,Lamps > Table,Sap green\nL-2,Bell lamp,Lamps,sap Green \nL-3,100% cone,Cables,Red\n",
+        "sku,name,category,Color\nL-1,Arden lamp,Lamps > Table,Sap green\nL-2,Bell lamp,Lamps,sap Green \nL-3,100% cone,Cables,Red\n".
+        "L-4,Öllampe,Lamps,Red\n",
         '{"columns": {"Color": {"kind": "choice"}}}',
     );
     app(EditLineup::class)->add('color');
@@ -23,6 +24,7 @@ test('what is called so is found, with what tells it apart', function (string $t
 })->with([
     'a product by its name' => ['arden', 'product', 'Arden lamp', 'L-1'],
     'by its sku' => ['l-2', 'product', 'Bell lamp', 'L-2'],
+    'letters beyond Z in another case' => ['öllAMPE', 'product', 'Öllampe', 'L-4'],
     'words in any order' => ['lamp bell', 'product', 'Bell lamp'],
     'a value' => ['sap', 'value', 'Sap green', 'Color'],
     'a spelling in other letters' => [' SAP  GREEN', 'value', 'Sap green'],

@@ -134,6 +134,7 @@ test('members come and go with one save of the umbrella, from where they are, an
         ->toBe(['Greens'])
         ->and($greens->values()->pluck('label')->all())
         ->toBe(['Green', 'Olive', 'Red']);
+    expect(app(TakeBack::class)->newest()?->summary)->toBe('Changed the umbrella Greens: 2 in, 1 out (Color)');
     Acts::takeBack(app(TakeBack::class)->newest());
     expect(Value::query()->orderBy('id')->pluck('umbrella_id', 'label')->all())
         ->toBe($before)
