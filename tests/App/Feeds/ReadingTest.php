@@ -9,6 +9,7 @@ use App\Feeds\FeedFile;
 use App\Feeds\ReadFeed;
 use App\Models\Definition;
 use App\Models\Item;
+use App\Models\Reading;
 use App\Models\Value;
 use App\Support\Refused;
 use Illuminate\Http\UploadedFile;
