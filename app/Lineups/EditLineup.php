@@ -12,6 +12,7 @@ use App\Models\Filter;
 use App\Models\FilterChange;
 use App\Models\Lineup;
 use App\Support\Refused;
+use Closure;
 
 /**
  * Works on the line-up of a placement: filters are added, dropped and ordered, and what holds for the page is said. What is inherited
@@ -39,6 +40,45 @@ final readonly class EditLineup
      */
     public function several(array $sources, string $placement = Placement::SHOP): Change
     {
+        $change = $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($sources, $placement): string {
+            $added = $this->write($journal, $lineup, $sources, $placement);
+
+            return 'Added the filter'.
+                (count($added) > 1 ? 's ' : ' ').
+                implode(', ', $added).
+                ' to '.
+                LineupLedger::said($placement, DraftLineups::load());
+        });
+
+        return $change ?? throw new Refused('Nothing was different.');
+    }
+
+    /**
+     * Filters for several places, in one step: all of them or none.
+     *
+     * @param  non-empty-array<string, non-empty-list<string>>  $places  sources by placement, those further up first
+     */
+    public function compose(array $places): Change
+    {
+        $change = $this->ledger->recordAll(function (Journal $journal, Closure $lineup) use ($places): string {
+            $filters = 0;
+            foreach ($places as $placement => $sources) {
+                $filters += count($this->write($journal, $lineup((string) $placement), $sources, (string) $placement));
+            }
+
+            return 'Composed '.count($places).(count($places) === 1 ? ' line-up' : ' line-ups').
+                " of {$filters} ".($filters === 1 ? 'filter' : 'filters');
+        });
+
+        return $change ?? throw new Refused('Nothing was different.');
+    }
+
+    /**
+     * @param  list<string>  $sources
+     * @return list<string> titles of the filters that came
+     */
+    private function write(Journal $journal, int $lineup, array $sources, string $placement): array
+    {
         $all = DraftLineups::load();
         $here = $all->of(LineupLedger::pageOf($placement));
         // A line-up's own filters may hide behind what is said for a page alone; their titles are taken all the same.
@@ -47,63 +87,49 @@ final readonly class EditLineup
             ...array_column(LineupLedger::before($all, $placement)->filters, 'given'),
             ...array_values($all->layer($placement)->added ?? []),
         ]);
-        $change = $this->ledger->record($placement, function (Journal $journal, int $lineup) use (
-            $sources,
-            $placement,
-            $all,
-            $here,
-            $titles,
-        ): string {
-            $added = [];
-            foreach ($sources as $source) {
-                if (isset($here->filters[$source])) {
-                    throw new Refused("{$here->filters[$source]->given['title']} is in the line-up already.");
-                }
-                $lost = $here->dropped[$source] ?? null;
-                $change = FilterChange::query()
-                    ->where('lineup_id', $lineup)
-                    ->where('key', $source)
-                    ->where('dropped', true)
-                    ->first();
-                if ($change !== null && $lost?->by === $lineup) {
-                    // One that was dropped here comes back as it was.
-                    if (($change->settings ?? []) === []) {
-                        $journal->delete(FilterChange::class, $change->id);
-                    } else {
-                        $journal->update(FilterChange::class, $change->id, ['dropped' => 0]);
-                    }
-                    $added[] = $lost->filter->given['title'];
-
-                    continue;
-                }
-                if ($change !== null) {
-                    $journal->delete(FilterChange::class, $change->id);
-                }
-                $row = ($this->propose)($source);
-                // One that was dropped further up is said here anew, as it was inherited until there.
-                if ($lost !== null) {
-                    $row = Filter::columns(array_diff_key($lost->filter->given, ['key' => 0, 'kind' => 0])) + $row;
-                }
-                $row['title'] = self::free((string) $row['title'], $titles);
-                $titles[] = $row['title'];
-                $journal->insert(
-                    Filter::class,
-                    [
-                        'lineup_id' => $lineup,
-                        'position' => (int) Filter::query()->where('lineup_id', $lineup)->max('position') + 1,
-                    ] + $row,
-                );
-                $added[] = $row['title'];
+        $added = [];
+        foreach ($sources as $source) {
+            if (isset($here->filters[$source])) {
+                throw new Refused("{$here->filters[$source]->given['title']} is in the line-up already.");
             }
+            $lost = $here->dropped[$source] ?? null;
+            $change = FilterChange::query()
+                ->where('lineup_id', $lineup)
+                ->where('key', $source)
+                ->where('dropped', true)
+                ->first();
+            if ($change !== null && $lost?->by === $lineup) {
+                // One that was dropped here comes back as it was.
+                if (($change->settings ?? []) === []) {
+                    $journal->delete(FilterChange::class, $change->id);
+                } else {
+                    $journal->update(FilterChange::class, $change->id, ['dropped' => 0]);
+                }
+                $added[] = $lost->filter->given['title'];
 
-            return 'Added the filter'.
-                (count($added) > 1 ? 's ' : ' ').
-                implode(', ', $added).
-                ' to '.
-                LineupLedger::said($placement, $all);
-        });
+                continue;
+            }
+            if ($change !== null) {
+                $journal->delete(FilterChange::class, $change->id);
+            }
+            $row = ($this->propose)($source);
+            // One that was dropped further up is said here anew, as it was inherited until there.
+            if ($lost !== null) {
+                $row = Filter::columns(array_diff_key($lost->filter->given, ['key' => 0, 'kind' => 0])) + $row;
+            }
+            $row['title'] = self::free((string) $row['title'], $titles);
+            $titles[] = $row['title'];
+            $journal->insert(
+                Filter::class,
+                [
+                    'lineup_id' => $lineup,
+                    'position' => (int) Filter::query()->where('lineup_id', $lineup)->max('position') + 1,
+                ] + $row,
+            );
+            $added[] = $row['title'];
+        }
 
-        return $change ?? throw new Refused('Nothing was different.');
+        return $added;
     }
 
     /**

@@ -28,13 +28,23 @@ final readonly class LineupLedger
     /** @param  Closure(Journal, int): string  $act */
     public function record(string $placement, Closure $act): ?Change
     {
-        return $this->ledger->record(Room::LineUps, function (Journal $journal) use ($placement, $act): string {
-            $lineup =
-                Lineup::query()->where('placement', $placement)->value('id') ??
-                $journal->insert(Lineup::class, ['placement' => $placement]);
+        return $this->recordAll(
+            fn (Journal $journal, Closure $lineup): string => $act($journal, $lineup($placement)),
+        );
+    }
 
-            return $act($journal, (int) $lineup);
-        });
+    /**
+     * Work on several line-ups as one step.
+     *
+     * @param  Closure(Journal, Closure(string): int): string  $act  the line-up of each placement is asked for when something is said
+     */
+    public function recordAll(Closure $act): ?Change
+    {
+        return $this->ledger->record(Room::LineUps, fn (Journal $journal): string => $act(
+            $journal,
+            fn (string $placement): int => (int) (Lineup::query()->where('placement', $placement)->value('id') ??
+                $journal->insert(Lineup::class, ['placement' => $placement])),
+        ));
     }
 
     public static function said(string $placement, DraftLineups $all): string

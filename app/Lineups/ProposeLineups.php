@@ -9,6 +9,7 @@ use App\Draft\DraftLineups;
 use App\Draft\Placement;
 use App\Models\Category;
 use App\Models\Change;
+use App\Support\Refused;
 
 /** Line-ups from nothing: for the shop what earns most over all products, and for its main branches what earns more there. */
 final readonly class ProposeLineups
@@ -47,16 +48,17 @@ final readonly class ProposeLineups
         return array_values(array_filter($plan, fn (array $one): bool => $one['filters'] !== []));
     }
 
-    /** @return list<Change> one for each place */
-    public function __invoke(): array
+    /** @throws Refused where nothing is to be proposed */
+    public function __invoke(): Change
     {
-        return array_map(
-            fn (array $one): Change => $this->edit->several(
-                array_map(fn (FilterWorth $filter): string => $filter->key, $one['filters']),
-                $one['placement'],
-            ),
-            $this->plan(),
+        $places = array_map(
+            fn (array $one): array => array_map(fn (FilterWorth $filter): string => $filter->key, $one['filters']),
+            array_column($this->plan(), null, 'placement'),
         );
+
+        return $places === []
+            ? throw new Refused('No field narrows enough of the products to be proposed. Add filters by hand.')
+            : $this->edit->compose($places);
     }
 
     /** @return list<Category> the categories that a shopper chooses from first */

@@ -65,14 +65,8 @@ final class PathController
 
     public function compose(ProposeLineups $propose): RedirectResponse
     {
-        $changes = $propose();
-        if ($changes === []) {
-            throw new Refused('No field narrows enough of the products to be proposed. Add filters by hand.');
-        }
+        $change = $propose();
 
-        return redirect()
-            ->route('today')
-            ->with('done', 'Composed '.count($changes).(count($changes) === 1 ? ' line-up.' : ' line-ups. History has each.'))
-            ->with('undo', count($changes) === 1 ? $changes[0]->id : null);
+        return redirect()->route('today')->with('done', $change->summary)->with('undo', $change->id);
     }
 }

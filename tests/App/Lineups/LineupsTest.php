@@ -17,6 +17,8 @@ use App\Lineups\MoveLineup;
 use App\Lineups\PageWorth;
 use App\Models\Category;
 use App\Models\Definition;
+use App\Models\Filter;
+use App\Models\Lineup;
 use App\Models\Room;
 use App\Models\Umbrella;
 use App\Support\Refused;
@@ -520,4 +522,20 @@ test('what a form does not show stays: chosen terms, looks; what it clears goes 
         'token' => ChangeFilter::token($same),
     ])->assertSessionHasNoErrors();
     expect(DB::table('filter_changes')->count())->toBe(0);
+});
+
+test('what is composed for the shop and its branches is one step, and goes as one', function (): void {
+    $this->actingAs($this->person());
+    $before = [Lineup::query()->count(), Filter::query()->count()];
+    $this->post('/today/compose')->assertRedirect('/')->assertSessionHas('undo');
+    $change = app(TakeBack::class)->newest();
+    expect($change?->summary)
+        ->toMatch('/^Composed \d+ line-ups? of \d+ filters?$/')
+        ->and(Filter::query()->count())
+        ->toBeGreaterThan($before[1]);
+    Acts::takeBack($change);
+    expect([Lineup::query()->count(), Filter::query()->count()])->toBe($before);
+    // Nothing is left to be proposed once it stands.
+    $this->post('/today/compose');
+    $this->from('/')->post('/today/compose')->assertSessionHasErrors();
 });
