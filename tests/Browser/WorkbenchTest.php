@@ -131,6 +131,29 @@ test('the lenses share one selection; a value is renamed in its place; several a
         ->see('Emerald green ·', '[data-map-says]')
         ->keys('a')
         ->see('Kept apart', '.toast');
+    // Everything since an entry, told first, goes at once; one that stands alone is asked for as before.
+    $me->open('/values/finish')
+        ->type('#new', 'Eggshell')
+        ->press('Make it', '#panel')
+        ->see('Made the value Eggshell', '.toast')
+        ->open('/values/finish')
+        ->type('#new', 'Chalky')
+        ->press('Make it', '#panel')
+        ->see('Made the value Chalky', '.toast')
+        ->open('/history?q=Eggshell')
+        ->press('New value Eggshell', '.work')
+        ->see('Take this back?', '#panel')
+        ->press('Everything since then', '#panel')
+        ->see('2 entries would be taken back', '#panel')
+        ->press('Only this entry', '#panel')
+        ->see('an entry of its own', '#panel')
+        ->press('Everything since then', '#panel')
+        ->press('Take all of it back', '#panel')
+        ->see('Took back 2 entries', '.toast')
+        ->open('/values/finish')
+        ->notSee('Eggshell', '.work')
+        ->notSee('Chalky', '.work')
+        ->open('/values/color/map');
     expect($me->accessibilityProblems())->toBe([]);
     foreach (['/values/brush-size/map', '/values/weight', '/values/volume', '/values/color'] as $path) {
         expect($me->open($path)->accessibilityProblems())->toBe([], $path);

@@ -67,14 +67,7 @@
                 @endforeach
             </dl>
         @endif
-        @if ($way->isOpen())
-            @can('edit')
-                <form class="deed" method="post" data-busy="Taking back …" action="{{ route('history.take-back',
-                    $open) }}">@csrf<button class="button main" data-key="u">Take back <kbd>U</kbd></button>
-                    <p class="small soft text-center">This becomes an entry of its own, and can be taken back in turn.</p>
-                </form>
-            @endcan
-        @else
+        @if (!$way->isOpen())
             @foreach ($way->obstacles as $obstacle)
                 <p class="note">{{ $obstacle }}</p>
             @endforeach
@@ -88,8 +81,7 @@
         @endif
         @can('edit')
             @if ($since === null)
-                <a class="button small justify-self-start"
-                    href="{{ request()->fullUrlWithQuery(['since' => 1]) }}">Everything since then …</a>
+                <a class="button small self-start" href="{{ request()->fullUrlWithQuery(['since' => 1]) }}">Everything since then …</a>
             @elseif ($since->isEmpty())
                 <p class="soft">Nothing that came since can be taken back.</p>
             @else
@@ -102,9 +94,17 @@
                         <li class="small"><span class="mono soft">{{ $one->id }}</span> {{ $one->summary }}</li>
                     @endforeach
                 </ol>
+                <a class="button small self-start" href="{{ request()->fullUrlWithQuery(['since' => null]) }}">Only this entry</a>
+            @endif
+            @if ($since?->isNotEmpty())
                 <form class="deed" method="post" data-busy="Taking back …"
                     action="{{ route('history.take-back-to', $open) }}">@csrf<input type="hidden" name="counted"
                         value="{{ count($since) }}"><button class="button main">Take all of it back</button></form>
+            @elseif ($way->isOpen())
+                <form class="deed" method="post" data-busy="Taking back …" action="{{ route('history.take-back',
+                    $open) }}">@csrf<button class="button main" data-key="u">Take back <kbd>U</kbd></button>
+                    <p class="small soft text-center">This becomes an entry of its own, and can be taken back in turn.</p>
+                </form>
             @endif
         @endcan
     @endif
