@@ -28,8 +28,8 @@ use Closure;
 use Lokum\Feed\ColumnMap;
 
 /**
- * Builds Quillmoor Art Supply: what four suppliers sent is read, a line-up is composed, an edition is served, and more files wait
- * in the inbox.
+ * Builds Quillmoor Art Supply: what four suppliers sent is read, its manager has worked some weeks, an edition is served, and
+ * more files wait in the inbox.
  */
 final readonly class DemoShop
 {
@@ -105,6 +105,7 @@ final readonly class DemoShop
         private SayExpected $expect,
         private SaveShop $settle,
         private BrandPages $brands,
+        private FirstWeeks $work,
         private Publish $publish,
     ) {
     }
@@ -164,6 +165,7 @@ final readonly class DemoShop
         foreach (self::FILTERS as $source) {
             $this->edit->add($source);
         }
+        $this->work->work();
         $edition = ($this->publish)(fn () => null);
         $say("published edition {$edition->id}");
         foreach (glob(__DIR__.'/later/*.csv') ?: [] as $file) {

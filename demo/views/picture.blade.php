@@ -5,12 +5,12 @@
 @php($shape = match (true) {
     str_contains($words, 'brush') || str_contains($words, 'knife') => 'brush',
     str_contains($words, 'easel') || str_contains($words, 'furniture') => 'easel',
-    str_contains($words, 'pencil') || str_contains($words, 'drawing') || str_contains($words, 'charcoal') || str_contains($words,
-        'pastel') => 'pencil',
     (str_contains($words, 'ink') && !str_contains($words, 'print')) || str_contains($words, 'medium') || str_contains($words,
         'varnish') => 'bottle',
     str_contains($words, 'canvas') => 'canvas',
     str_contains($words, 'paper') || str_contains($words, 'pad') => 'pad',
+    str_contains($words, 'pencil') || str_contains($words, 'drawing') || str_contains($words, 'charcoal') || str_contains($words,
+        'pastel') => 'pencil',
     str_contains($words, 'print') || str_contains($words, 'roller') => 'roller',
     default => 'tube'
 })
