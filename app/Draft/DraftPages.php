@@ -159,7 +159,7 @@ final class DraftPages
             $in = implode(
                 ' AND ',
                 array_filter([
-                    $band->from === null ? null : 'n.number >= '.var_export($band->from, true),
+                    $band->from === null ? null : 'n.number '.($band->holdsFrom ? '>=' : '>').' '.var_export($band->from, true),
                     $band->to === null ? null : 'n.number '.($band->holdsTo ? '<=' : '<').' '.var_export($band->to, true),
                 ]),
             );

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Draft;
 
 use Lokum\Lineup\Band;
+use Lokum\Lineup\Control;
+use Lokum\Lineup\FilterSettings;
 
 /** What the products of a page say about one filter, in the draft. */
 final readonly class FilterFacts
@@ -47,6 +49,14 @@ final readonly class FilterFacts
         }
 
         return count($products);
+    }
+
+    /** Products that no range of a filter's scale finds, since its ends are fixed and their numbers lie beyond them. */
+    public function beyond(FilterSettings $filter): int
+    {
+        return $filter->control === Control::Scale && ($filter->from !== null || $filter->to !== null) && $this->numbers !== []
+            ? $this->carrying - $this->holding(new Band($filter->from, $filter->to))
+            : 0;
     }
 
     /** @return array{0: float, 1: float}|null */

@@ -297,9 +297,9 @@ final class EditionFile implements TermSource
     }
 
     /** Who has a number of a field in a range; nobody, where the field is none. */
-    public function within(string $field, ?float $from, ?float $to, bool $holdsTo = true): Carriers
+    public function within(string $field, ?float $from, ?float $to, bool $holdsTo = true, bool $holdsFrom = true): Carriers
     {
-        return ($this->numbers($field)['numbers'] ?? null)?->within($from, $to, $holdsTo) ?? new ProductSet(gmp_init(0));
+        return ($this->numbers($field)['numbers'] ?? null)?->within($from, $to, $holdsTo, $holdsFrom) ?? new ProductSet(gmp_init(0));
     }
 
     /** @return list<EditionCategory> the categories one step below; of the shop, those at the top */

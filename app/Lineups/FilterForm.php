@@ -147,6 +147,7 @@ final readonly class FilterForm
                         $to,
                         Label::of((string) ($row['label'] ?? '')) ?: null,
                         ! (bool) ($row['without_to'] ?? false),
+                        ! (bool) ($row['without_from'] ?? false),
                     );
                     $same = array_search($band->slug(), array_map(fn (Band $one): string => $one->slug(), $bands), true);
                     if ($same !== false) {

@@ -95,6 +95,15 @@ final readonly class LineupWarnings
                     'url' => $edit,
                 ];
             }
+            $beyond = $facts->of($page, (string) $key)->beyond($lineup->filters[$key]->settings());
+            if ($beyond > 0) {
+                $found[] = [
+                    'text' => number_format($beyond).($beyond === 1 ? ' product lies' : ' products lie').
+                        ' outside of the scale, where no pick can find them',
+                    'remedy' => 'set its ends',
+                    'url' => $edit,
+                ];
+            }
             if ($one->same !== null && $one->overlap >= 0.85 && $one->coverage > 0) {
                 $found[] = ['text' => 'says nearly the same as '.$one->same, 'remedy' => 'drop one of them', 'url' => $edit];
             }

@@ -76,7 +76,13 @@ final readonly class PageTerms
         $sets = [];
         if ($filter->control === Control::Bands) {
             foreach ($filter->bands as $band) {
-                $sets[$band->slug()] = $this->edition->within($filter->key, $band->from, $band->to, $band->holdsTo);
+                $sets[$band->slug()] = $this->edition->within(
+                    $filter->key,
+                    $band->from,
+                    $band->to,
+                    $band->holdsTo,
+                    $band->holdsFrom,
+                );
             }
 
             return $sets;

@@ -25,15 +25,15 @@ final readonly class SlicedNumbers
     }
 
     /**
-     * Who has a number in the range, ends included, unless the upper one is said not to be.
+     * Who has a number in the range, ends included, unless they are said not to be.
      *
      * @param  float|null  $from  null: no lower end
      * @param  float|null  $to  null: no upper end
      * @return T|null null when no number lies in the range
      */
-    public function within(?float $from, ?float $to, bool $holdsTo = true): ?Carriers
+    public function within(?float $from, ?float $to, bool $holdsTo = true, bool $holdsFrom = true): ?Carriers
     {
-        $low = $from === null ? 0 : $this->firstAtLeast($from);
+        $low = $from === null ? 0 : ($holdsFrom ? $this->firstAtLeast($from) : $this->firstAbove($from));
         $high = $to === null ? count($this->numbers) - 1 : ($holdsTo ? $this->firstAbove($to) : $this->firstAtLeast($to)) - 1;
         if ($low > $high) {
             return null;

@@ -28,6 +28,17 @@ final readonly class Steps
         return new self(self::clean(floor($low / $step + 1e-9) * $step), self::clean(ceil($high / $step - 1e-9) * $step), $step);
     }
 
+    /**
+     * The step of a scale for which nobody has said one: 1, or where the numbers lie closer than four the power of ten that leaves
+     * at least ten steps (0.05 to 1 kg goes by 0.01).
+     *
+     * @param  float  $span  between the smallest and the largest number, from 0
+     */
+    public static function fitting(float $span): float
+    {
+        return $span <= 0 || $span >= 4 ? 1.0 : 10 ** floor(log10($span / 10));
+    }
+
     /** The nearest stop of the scale; halfway goes up. Numbers outside snap to the end. */
     public function snap(float $number): float
     {

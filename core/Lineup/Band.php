@@ -7,8 +7,8 @@ namespace Lokum\Lineup;
 use InvalidArgumentException;
 
 /**
- * Numbers that shoppers tick as one (C7): under, between or over. Bands made by hand hold both ends and may overlap; proposed
- * ones hold their lower end and not their upper, so that each number is in one of them.
+ * Numbers that shoppers tick as one (C7): under, between or over. Bands made by hand hold both ends, where nobody says that an end
+ * is open, and may overlap; proposed ones hold their lower end and not their upper, so that each number is in one of them.
  */
 final readonly class Band
 {
@@ -16,15 +16,21 @@ final readonly class Band
      * @param  float|null  $from  null: everything below
      * @param  float|null  $to  null: everything above
      * @param  bool  $holdsTo  whether a number equal to its upper end is in it
+     * @param  bool  $holdsFrom  whether a number equal to its lower end is in it
      *
      * @throws InvalidArgumentException for a band without ends, or one that ends before it begins
      */
-    public function __construct(public ?float $from, public ?float $to, public ?string $label = null, public bool $holdsTo = true)
-    {
+    public function __construct(
+        public ?float $from,
+        public ?float $to,
+        public ?string $label = null,
+        public bool $holdsTo = true,
+        public bool $holdsFrom = true,
+    ) {
         if ($from === null && $to === null) {
             throw new InvalidArgumentException('A band has a lower or an upper end.');
         }
-        if ($from !== null && $to !== null && ($from > $to || ($from === $to && ! $holdsTo))) {
+        if ($from !== null && $to !== null && ($from > $to || ($from === $to && ! ($holdsTo && $holdsFrom)))) {
             throw new InvalidArgumentException("A band cannot end ({$to}) before it begins ({$from}).");
         }
     }
@@ -58,6 +64,7 @@ final readonly class Band
                     $number('to'),
                     is_string($one['label'] ?? null) && $one['label'] !== '' ? $one['label'] : null,
                     ($one['holds_to'] ?? true) !== false,
+                    ($one['holds_from'] ?? true) !== false,
                 );
             }
             if ($one instanceof self) {
@@ -68,7 +75,7 @@ final readonly class Band
         return array_values($bands);
     }
 
-    /** @return array{from: float|null, to: float|null, label: string|null, holds_to: bool} */
+    /** @return array{from: float|null, to: float|null, label: string|null, holds_to: bool, holds_from: bool} */
     public function toArray(): array
     {
         return [
@@ -76,20 +83,21 @@ final readonly class Band
             'to' => $this->to,
             'label' => $this->label,
             'holds_to' => $this->holdsTo,
+            'holds_from' => $this->holdsFrom,
         ];
     }
 
-    /** Whether a number is in it: from its lower end on, to its upper end without that, but for the last band. */
+    /** Whether a number is in it: between its ends, and at an end where the band holds that. */
     public function holds(float $number): bool
     {
-        return ($this->from === null || $number >= $this->from) &&
+        return ($this->from === null || $number > $this->from || ($this->holdsFrom && $number === $this->from)) &&
             ($this->to === null || $number < $this->to || ($this->holdsTo && $number === $this->to));
     }
 
-    /** The word for it in addresses: "0..20", "..5", "50..", "20..50-" where its upper end is not in it. */
+    /** The word for it in addresses: "0..20", "..5", "50..", "20..50-" where its upper end is not in it, "50-.." without its lower. */
     public function slug(): string
     {
-        return ($this->from === null ? '' : self::plain($this->from)).
+        return ($this->from === null ? '' : self::plain($this->from).($this->holdsFrom ? '' : '-')).
             '..'.
             ($this->to === null ? '' : self::plain($this->to)).
             ($this->holdsTo || $this->to === null ? '' : '-');
@@ -145,7 +153,7 @@ final readonly class Band
         return $this->label ??
             match (true) {
                 $this->from === null => 'Under '.$say((float) $this->to),
-                $this->to === null => $say($this->from).' and over',
+                $this->to === null => $this->holdsFrom ? $say($this->from).' and over' : 'Over '.$say($this->from),
                 default => $prefix.
                     ($decimals === null ? self::plain($this->from) : number_format($this->from, $decimals)).
                     ' – '.

@@ -74,7 +74,7 @@ final readonly class Offer
             return $absence ?? Absence::NobodyCarriesIt;
         }
         [$low, $high] = $now ?? $before;
-        $step = ($filter->step ?? 0.0) > 0 ? $filter->step : 1.0;
+        $step = ($filter->step ?? 0.0) > 0 ? $filter->step : Steps::fitting($before[1] - $before[0]);
         $around = Steps::around($low, $high, $step);
         $from = $filter->from ?? $around->min;
 

@@ -137,6 +137,20 @@ test('ranges hold their ends, and no missing number', function (?float $from, ?f
     [12.5, null, 5],
 ]);
 
+test('an end that is open leaves out who has that number', function (): void {
+    [$numbers] = sliced([25.0, 1.0, 23.0, null, 90.0, 23.0]);
+    expect($numbers->within(23.0, null, true, false)?->count())
+        ->toBe(2)
+        ->and($numbers->within(1.0, 23.0, false, false)?->count() ?? 0)
+        ->toBe(0)
+        ->and($numbers->within(1.0, 23.0, true, false)?->count())
+        ->toBe(2);
+});
+
+test('a scale for which nobody has said a step goes as finely as its numbers', function (float $span, float $step): void {
+    expect(Steps::fitting($span))->toBe($step);
+})->with([[0.0, 1.0], [0.95, 0.01], [3.99, 0.1], [4.0, 1.0], [5000.0, 1.0], [0.004, 0.0001]]);
+
 test('ranges and ends equal those of a plain search', function (): void {
     mt_srand(5);
     $plain = array_map(fn (): ?float => mt_rand(0, 4) === 0 ? null : mt_rand(-50, 400) / 4, range(1, 700));

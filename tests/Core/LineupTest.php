@@ -123,6 +123,11 @@ test('bands made by hand hold both ends and may overlap; proposed ones hold the 
         ->toBe([1, 3])
         ->and($in(0))
         ->toBe([0]);
+    $over = new Band(50, null, holdsFrom: false);
+    expect([$over->holds(50), $over->holds(50.01), $over->slug(), $over->words(), Band::list([$over->toArray()])])
+        ->toEqual([false, true, '50-..', 'Over 50', [$over]])
+        ->and(fn () => new Band(5, 5, holdsFrom: false))
+        ->toThrow(InvalidArgumentException::class);
     $proposed = Band::between([10.0, 20.0]);
     expect(array_map(fn (Band $band): bool => $band->holds(10), $proposed))
         ->toBe([false, true, false])

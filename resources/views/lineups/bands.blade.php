@@ -37,8 +37,8 @@
         <table class="plain">
             <thead>
                 <tr>
-                    <th scope="col" class="text-left">from</th>
-                    <th scope="col" class="text-left">to</th>
+                    <th scope="col" class="text-left">lower end</th>
+                    <th scope="col" class="text-left">upper end</th>
                     <th scope="col" class="text-left">called</th>
                     <th scope="col" class="text-left">products</th>
                 </tr>
@@ -48,13 +48,19 @@
                 @php($rows = [...$settings->bands, null, null])
                 @foreach (array_pad($rows, count($typed), null) as $i => $band)
                     <tr>
-                        <td><input class="input small w-20" name="bands[{{ $i }}][from]" inputmode="decimal"
-                            value="{{ $typed[$i]['from'] ?? $band?->from }}"
-                                aria-label="Band {{ $i + 1 }} from" placeholder="{{ $band ? 'all below' : '' }}"></td>
-                        <td><input class="input small w-20" name="bands[{{ $i }}][to]" inputmode="decimal"
-                            value="{{ $typed[$i]['to'] ?? $band?->to }}"
-                                aria-label="Band {{ $i + 1 }} to" placeholder="{{ $band ? 'all above' : '' }}"><input type="hidden"
-                                name="bands[{{ $i }}][without_to]" value="{{ $band !== null && !$band->holdsTo ? 1 : 0 }}"></td>
+                        @foreach (['from' => ['from', 'above'], 'to' => ['up to', 'below']] as $end => $words)
+                            @php($without = ($typed[$i]["without_{$end}"] ?? null) ??
+                                (int) ($band !== null && !($end === 'to' ? $band->holdsTo : $band->holdsFrom)))
+                            <td class="whitespace-nowrap"><select class="input small" name="bands[{{ $i }}][without_{{ $end }}]"
+                                aria-label="Band {{ $i + 1 }}: {{ implode(' or ', $words) }}">
+                                    @foreach ($words as $value => $word)
+                                        <option value="{{ $value }}" @selected((int) $without === $value)>{{ $word }}</option>
+                                    @endforeach
+                                </select>
+                                <input class="input small w-20" name="bands[{{ $i }}][{{ $end }}]" inputmode="decimal"
+                                    value="{{ $typed[$i][$end] ?? $band?->{$end} }}" aria-label="Band {{ $i + 1 }} {{ $end }}"
+                                    placeholder="{{ $band ? ($end === 'to' ? 'all above' : 'all below') : '' }}"></td>
+                        @endforeach
                         <td><input class="input small" name="bands[{{ $i }}][label]"
                             value="{{ $typed[$i]['label'] ?? $band?->label }}" maxlength="60"
                                 aria-label="Band {{ $i + 1 }} called"
