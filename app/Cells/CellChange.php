@@ -8,6 +8,7 @@ use App\Models\Definition;
 use App\Support\Refused;
 use App\Values\SpellingReading;
 use InvalidArgumentException;
+use Lokum\Feed\Separator;
 use Lokum\Quantity\NumberChange;
 use Lokum\Text\Label;
 use Lokum\Vocabulary\Kind;
@@ -133,7 +134,7 @@ final readonly class CellChange
 
         return $definition->multiple
             ? array_merge(
-                ...array_map(fn (string $text): array => explode($definition->separator, $text), $texts === [] ? [''] : $texts),
+                ...array_map(Separator::of($definition->separator)->parts(...), $texts === [] ? [''] : $texts),
             )
             : $texts;
     }
@@ -141,7 +142,7 @@ final readonly class CellChange
     /** @throws Refused for a text that the definition cannot hold */
     public static function check(Definition $definition, string $text): void
     {
-        $problem = SpellingReading::of($definition->kind, $definition->unit, $text)->problem;
+        $problem = SpellingReading::by($definition, $text)->problem;
         if ($problem !== null) {
             throw new Refused("{$definition->label}: {$problem}.", 'value');
         }

@@ -11,6 +11,7 @@ use Lokum\Feed\Column;
 use Lokum\Quantity\Unit;
 use Lokum\Text\Label;
 use Lokum\Text\Slug;
+use Lokum\Vocabulary\DayOrder;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 use Lokum\Vocabulary\Policy;
@@ -39,6 +40,7 @@ final readonly class DefinitionForm
         public bool $hasPages = false,
         public ?string $dress = null,
         public ?TermOrder $termOrder = null,
+        public ?DayOrder $dayOrder = null,
     ) {
     }
 
@@ -79,6 +81,7 @@ final readonly class DefinitionForm
             (bool) ($input['has_pages'] ?? false) && $kind === Kind::Choice,
             in_array($text('dress'), [FirstLook::COLORS, FirstLook::LETTERS], true) ? $text('dress') : null,
             TermOrder::tryFrom($text('term_order')),
+            $kind === Kind::Date ? DayOrder::tryFrom($text('day_order')) : null,
         );
     }
 
@@ -106,6 +109,8 @@ final readonly class DefinitionForm
             $this->separator,
             $this->level,
             $this->unit,
+            [],
+            $this->dayOrder,
         );
     }
 }

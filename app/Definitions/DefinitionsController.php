@@ -13,6 +13,7 @@ use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
+use Lokum\Vocabulary\DayOrder;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 final class DefinitionsController
@@ -65,6 +66,17 @@ final class DefinitionsController
 
         return redirect()
             ->route('definitions', $state === State::Aside ? [] : ['open' => $definition->slug])
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
+    }
+
+    public function dayOrder(Request $request, Definition $definition, SayDayOrder $say): RedirectResponse
+    {
+        $order = DayOrder::tryFrom($request->string('order')->toString()) ?? throw new Refused('Say which comes first.', 'order');
+        $change = $say($definition, $order);
+
+        return redirect()
+            ->route('values.unread', $definition)
             ->with('done', $change->summary ?? 'Nothing was different.')
             ->with('undo', $change?->id);
     }

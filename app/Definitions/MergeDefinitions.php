@@ -122,7 +122,7 @@ final readonly class MergeDefinitions
         $moved = 0;
         foreach ($mine as $spelling) {
             $known = $byText->get($spelling->text);
-            $reading = SpellingReading::of($keep->kind, $keep->unit, $spelling->text);
+            $reading = SpellingReading::by($keep, $spelling->text);
             $value = match ($keep->kind) {
                 Kind::Choice => $known->value_id ?? ($values[$spelling->value_id ?? 0] ?? ($byKey[$spelling->key] ?? null)),
                 Kind::Flag => $reading->flag === null ? null : $flags[$reading->flag ? 'yes' : 'no'] ?? null,

@@ -43,6 +43,7 @@ final class NewDefinition
             'multiple' => (int) $column->multiple,
             'separator' => $column->separator,
             'unit' => $column->unit,
+            'day_order' => $column->dayOrder?->value,
             'state' => $state->value,
             'policy' => Policy::Follow->value,
             'term_order' => self::order($column)->value,

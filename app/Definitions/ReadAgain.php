@@ -17,6 +17,7 @@ use App\Values\SpellingReading;
 use App\Values\ValueMaker;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
+use Lokum\Feed\Separator;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
@@ -30,7 +31,7 @@ final class ReadAgain
         $flags = FlagValues::of($definition);
         $maker = new ValueMaker($definition, $journal);
         foreach (Spelling::table()->where('definition_id', $definition->id)->orderBy('id')->get() as $spelling) {
-            $reading = SpellingReading::of($definition->kind, $definition->unit, $spelling->read_as ?? $spelling->text);
+            $reading = SpellingReading::by($definition, $spelling->read_as ?? $spelling->text);
             $journal->update(Spelling::class, $spelling->id, [
                 'value_id' => match ($definition->kind) {
                     Kind::Choice => $spelling->value_id ??
@@ -50,7 +51,11 @@ final class ReadAgain
     {
         return Spelling::table()
             ->where('definition_id', $definition->id)
-            ->whereRaw('instr(text, ?) > 0', [$definition->separator]);
+            ->where(function (Builder $any) use ($definition): void {
+                foreach (Separator::of($definition->separator)->each as $separator) {
+                    $any->orWhereRaw('instr(text, ?) > 0', [$separator]);
+                }
+            });
     }
 
     /** Parts cells that hold several values into those. */

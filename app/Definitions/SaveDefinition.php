@@ -48,11 +48,12 @@ final readonly class SaveDefinition
                     'multiple' => (int) $form->multiple,
                     'separator' => $form->separator,
                     'unit' => $form->unit,
+                    'day_order' => $form->dayOrder?->value,
                     'state' => $state->value,
                 ] + $form->about(),
             );
             $definition->refresh();
-            if ($before->kind !== $definition->kind || $before->unit !== $definition->unit) {
+            if ($before->isReadOtherwise($definition)) {
                 $this->readAgain->spellings($journal, $definition);
             }
             if ($definition->multiple && (! $before->multiple || $before->separator !== $definition->separator)) {

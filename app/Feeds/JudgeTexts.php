@@ -58,7 +58,7 @@ final readonly class JudgeTexts
         $known = $definition === null || ! $column->kind->isAttribute() ? [] : FindValue::byKeys($definition, $keys);
         $policy = $definition->policy ?? Policy::Follow;
         foreach ($texts as $i => $text) {
-            $reading = SpellingReading::of($column->kind, $column->unit, (string) $text['text']);
+            $reading = SpellingReading::of($column->kind, $column->unit, (string) $text['text'], $column->dayOrder);
             $value = $known[$keys[$i]] ?? null;
             $fate = TextFate::of($column->kind, $value !== null, $policy);
             $this->staging->run(

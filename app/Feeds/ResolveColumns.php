@@ -211,6 +211,7 @@ final class ResolveColumns
             $column->level,
             $column->unit,
             $empty,
+            $column->dayOrder,
         );
 
         return new TargetColumn(

@@ -10,6 +10,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Lokum\Feed\Column;
+use Lokum\Vocabulary\DayOrder;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 use Lokum\Vocabulary\Policy;
@@ -26,6 +27,7 @@ use Lokum\Vocabulary\TermOrder;
  * @property bool $multiple
  * @property non-empty-string $separator
  * @property string|null $unit
+ * @property DayOrder|null $day_order of dates written in digits with slashes or hyphens
  * @property State $state
  * @property Policy $policy
  * @property TermOrder $term_order
@@ -90,7 +92,14 @@ final class Definition extends Model
             $this->level,
             $this->unit,
             $empty,
+            $this->day_order,
         );
+    }
+
+    /** Whether its texts say something else by another state of it. */
+    public function isReadOtherwise(self $than): bool
+    {
+        return [$this->kind, $this->unit, $this->day_order] !== [$than->kind, $than->unit, $than->day_order];
     }
 
     /** @return array{attribute: string, label: string, kind: string, level: string, multiple: bool, unit: string|null, state: string} */
@@ -112,6 +121,7 @@ final class Definition extends Model
     {
         return [
             'kind' => Kind::class,
+            'day_order' => DayOrder::class,
             'level' => Level::class,
             'multiple' => 'boolean',
             'has_pages' => 'boolean',

@@ -8,6 +8,7 @@ use App\Cells\Cell;
 use App\Models\Definition;
 use App\Models\Item;
 use Illuminate\Support\Collection;
+use Lokum\Feed\Separator;
 use Lokum\Vocabulary\Level;
 
 /** One cell of the grid: what a product (with its variants, for variant-level data) or a variant carries of one definition. */
@@ -69,7 +70,7 @@ final readonly class GridCell
         );
 
         return implode(
-            $this->definition->multiple ? $this->definition->separator : ', ',
+            $this->definition->multiple ? Separator::of($this->definition->separator)->first() : ', ',
             count($texts) > 1 && $this->of > 1 && ! $this->definition->multiple ? [] : $texts,
         );
     }

@@ -4,12 +4,15 @@ declare(strict_types=1);
 
 namespace App\Values;
 
+use App\Models\Definition;
 use Lokum\Quantity\Quantity;
 use Lokum\Quantity\UnreadableQuantity;
 use Lokum\Text\Label;
-use Lokum\Vocabulary\Day;
+use Lokum\Vocabulary\DayOrder;
+use Lokum\Vocabulary\DayText;
 use Lokum\Vocabulary\FlagWord;
 use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\UnreadableDay;
 
 /** What a text is read as by a kind of definition: a number (a date as days since 1970), yes or no, or a reason why not. */
 final readonly class SpellingReading
@@ -18,12 +21,18 @@ final readonly class SpellingReading
     {
     }
 
-    public static function of(Kind $kind, ?string $unit, string $text): self
+    public static function by(Definition $definition, string $text): self
+    {
+        return self::of($definition->kind, $definition->unit, $text, $definition->day_order);
+    }
+
+    /** @param  DayOrder|null  $order  of dates in digits, where somebody has said it */
+    public static function of(Kind $kind, ?string $unit, string $text, ?DayOrder $order = null): self
     {
         return match ($kind) {
             Kind::Number => self::number($unit, $text),
             Kind::Flag => self::flag($text),
-            Kind::Date => self::date($text),
+            Kind::Date => self::date($text, $order),
             Kind::Choice, Kind::Text => new self(),
         };
     }
@@ -46,12 +55,12 @@ final readonly class SpellingReading
             : new self(flag: $flag);
     }
 
-    private static function date(string $text): self
+    private static function date(string $text, ?DayOrder $order): self
     {
-        $day = Day::number(Label::of($text));
-
-        return $day === null
-            ? new self(problem: '"'.mb_strimwidth(Label::of($text), 0, 60, '…').'" is not a date of the form 2026-11-30')
-            : new self(number: (float) $day);
+        try {
+            return new self(number: (float) DayText::read(Label::of($text), $order));
+        } catch (UnreadableDay $why) {
+            return new self(problem: $why->getMessage());
+        }
     }
 }

@@ -89,7 +89,7 @@ final class SpellingsFor
 
             return CreateValue::ownSpelling($journal, $this->definition, $value->id, $value->label);
         }
-        $reading = SpellingReading::of($this->definition->kind, $this->definition->unit, $text);
+        $reading = SpellingReading::by($this->definition, $text);
 
         return $journal->insert(Spelling::class, [
             'definition_id' => $this->definition->id,
@@ -130,7 +130,7 @@ final class SpellingsFor
         }
         $number = $this->wait($text);
 
-        $reading = SpellingReading::of($this->definition->kind, $this->definition->unit, $text);
+        $reading = SpellingReading::by($this->definition, $text);
 
         return [$number, FlagValues::said($this->definition, $reading) ?? -$number];
     }

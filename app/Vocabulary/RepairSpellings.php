@@ -36,7 +36,7 @@ final readonly class RepairSpellings
                 $spelling =
                     Spelling::table()->where('definition_id', $definition->id)->where('id', $id)->first() ??
                     throw Refused::unknown('spelling', (string) $id);
-                $reading = SpellingReading::of($definition->kind, $definition->unit, $text);
+                $reading = SpellingReading::by($definition, $text);
                 if ($reading->problem !== null) {
                     throw new Refused("{$definition->label}: {$reading->problem}.", "read_as.{$id}");
                 }

@@ -23,6 +23,7 @@ final class UnreadController
         foreach ((array) $request->input('read_as', []) as $id => $text) {
             $texts[(int) $id] = is_scalar($text) ? (string) $text : '';
         }
+
         $change = $repair($definition, $texts);
 
         return redirect()

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Lokum\Feed;
 
+use Lokum\Vocabulary\DayOrder;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 
@@ -12,8 +13,9 @@ final readonly class Column
 {
     /**
      * @param  string  $attribute  slug of the definition
-     * @param  non-empty-string  $separator  parts several values in one cell; only where $multiple
+     * @param  non-empty-string  $separator  as {@see Separator} reads it; only where $multiple
      * @param  string|null  $unit  for numbers
+     * @param  DayOrder|null  $dayOrder  for dates written in digits; null: nobody has said
      * @param  list<string>  $empty  cells that count as missing, beside blank ones
      */
     public function __construct(
@@ -25,6 +27,7 @@ final readonly class Column
         public Level $level = Level::Variant,
         public ?string $unit = null,
         public array $empty = [],
+        public ?DayOrder $dayOrder = null,
     ) {
     }
 
@@ -35,11 +38,16 @@ final readonly class Column
      */
     public function spellings(string $cell): array
     {
-        if (! $this->multiple || ! str_contains($cell, $this->separator)) {
+        $separator = Separator::of($this->separator);
+        if (! $this->multiple || ! $separator->standsIn($cell)) {
             return in_array(trim($cell), $this->empty, true) ? [] : [$cell];
         }
-        $parts = array_map(trim(...), explode($this->separator, $cell));
 
-        return array_values(array_filter($parts, fn (string $part): bool => $part !== '' && ! in_array($part, $this->empty, true)));
+        return array_values(
+            array_filter(
+                $separator->parts($cell),
+                fn (string $part): bool => $part !== '' && ! in_array($part, $this->empty, true),
+            ),
+        );
     }
 }

@@ -9,9 +9,12 @@ use Lokum\Quantity\Unit;
 use Lokum\Quantity\UnreadableQuantity;
 use Lokum\Text\Label;
 use Lokum\Text\StrictKey;
+use Lokum\Vocabulary\DayOrder;
+use Lokum\Vocabulary\DayText;
 use Lokum\Vocabulary\FlagWord;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
+use Lokum\Vocabulary\UnreadableDay;
 
 /** Looks at a column's cells and says what it seems to hold, and why. Feed it the first rows; it keeps little. */
 final class ColumnGuess
@@ -31,6 +34,9 @@ final class ColumnGuess
     private int $numbers = 0;
 
     private int $dates = 0;
+
+    /** @var array<string, DayOrder> those that some cells tell */
+    private array $dayOrders = [];
 
     private int $length = 0;
 
@@ -63,7 +69,7 @@ final class ColumnGuess
         $this->length += strlen($cell);
         $this->flags += FlagWord::read($cell) !== null ? 1 : 0;
         $this->digits += in_array(trim($cell), ['0', '1'], true) ? 1 : 0;
-        $this->dates += preg_match('/^\s*\d{4}-\d{2}-\d{2}\s*$/D', $cell) === 1 ? 1 : 0;
+        $this->addDay($cell);
         foreach (array_keys($this->separators) as $separator) {
             $this->separators[$separator] += str_contains(trim($cell, " \t".$separator), $separator) ? 1 : 0;
         }
@@ -79,6 +85,23 @@ final class ColumnGuess
         }
         if (isset($this->texts[$cell]) || count($this->texts) < self::DISTINCT) {
             $this->texts[$cell] = ($this->texts[$cell] ?? 0) + 1;
+        }
+    }
+
+    /** A date, though it may be one of two; which number comes first is told by those that can be only one. */
+    private function addDay(string $cell): void
+    {
+        try {
+            DayText::read(Label::of($cell));
+        } catch (UnreadableDay $why) {
+            if (! $why->couldBeTwo) {
+                return;
+            }
+        }
+        $this->dates++;
+        $order = DayOrder::in(Label::of($cell));
+        if ($order !== null) {
+            $this->dayOrders[$order->value] = $order;
         }
     }
 
@@ -123,6 +146,8 @@ final class ColumnGuess
                 $separator ?? '|',
                 $level,
                 $kind === Kind::Number ? $this->unit() : null,
+                [],
+                $kind === Kind::Date && count($this->dayOrders) === 1 ? reset($this->dayOrders) : null,
             ),
             $why,
         ];
@@ -163,13 +188,11 @@ final class ColumnGuess
     /** @return non-empty-string|null */
     private function separator(): ?string
     {
-        foreach ($this->separators as $separator => $cells) {
-            if ($cells > 0 && $cells >= 0.05 * $this->filled) {
-                return $separator;
-            }
-        }
+        $found = array_keys(
+            array_filter($this->separators, fn (int $cells): bool => $cells > 0 && $cells >= 0.05 * $this->filled),
+        );
 
-        return null;
+        return implode(' or ', $found) ?: null;
     }
 
     /** The unit that most cells carry; one in the heading ("Length (mm)", "Weight g/m²") where the cells have none. */

@@ -28,6 +28,7 @@ final readonly class ColumnWish
             $this->level ?? $guessed->level,
             $kind === Kind::Number ? $guessed->unit : null,
             $guessed->empty,
+            $kind === Kind::Date ? $guessed->dayOrder : null,
         );
     }
 }

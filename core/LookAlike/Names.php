@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
-use IntlDateFormatter;
 use Locale;
 use Lokum\Text\StrictKey;
+use Lokum\Vocabulary\MonthNames;
 use ResourceBundle;
 
 /**
@@ -241,12 +241,8 @@ final class Names
                 $name = fn (string $in): string => StrictKey::of((string) Locale::getDisplayLanguage($tongue, $in));
                 $this->add(Evidence::Language, "{$name($language)}!", $name('en'), $language);
             }
-            $in = fn (string $locale, int $month): string => StrictKey::of(
-                (string) (new IntlDateFormatter($locale, pattern: 'LLLL', timezone: 'UTC'))
-                    ->format((int) gmmktime(0, 0, 0, $month, 15, 2026)),
-            );
-            for ($month = 1; $month <= 12; $month++) {
-                $this->add(Evidence::Language, "{$in($language, $month)}!", $in('en', $month), $language);
+            foreach (MonthNames::in($language) as $i => $name) {
+                $this->add(Evidence::Language, "{$name}!", MonthNames::in('en')[$i], $language);
             }
         }
     }

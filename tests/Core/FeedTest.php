@@ -14,6 +14,7 @@ use Lokum\Feed\CsvWriter;
 use Lokum\Feed\Money;
 use Lokum\Feed\Row;
 use Lokum\Feed\RowReader;
+use Lokum\Feed\Separator;
 use Lokum\Feed\UnreadableFile;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
@@ -224,6 +225,16 @@ test('several spellings in a cell, and cells that count as empty', function (): 
         ->toBe([])
         ->and($column->spellings('0'))
         ->toBe(['0']);
+});
+
+test('several ways to part values in a cell, of which any does', function (): void {
+    $column = new Column('occasion', 'Occasion', multiple: true, separator: '; or , or  / ');
+    expect($column->spellings('Gift; Travel,Studio / Home'))
+        ->toBe(['Gift', 'Travel', 'Studio', 'Home'])
+        ->and($column->spellings('indoor/outdoor '))
+        ->toBe(['indoor/outdoor '])
+        ->and(Separator::of(' or ')->parts('red or blue'))
+        ->toBe(['red', 'blue']);
 });
 
 test('a column is guessed from its cells', function (array $cells, Kind $kind, bool $multiple, ?string $unit): void {

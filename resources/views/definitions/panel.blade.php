@@ -41,6 +41,17 @@
                     <p class="small soft">Numbers without a unit of their own are read in this one.</p>
                 </div>
             @endif
+            @if ($kind === Kind::Date)
+                <div class="field"><label for="day_order">Digits with slashes or hyphens</label>
+                <select class="select" id="day_order" name="day_order">
+                        <option value="">only where the numbers tell</option>
+                        @foreach (Lokum\Vocabulary\DayOrder::cases() as $order)
+                            <option value="{{ $order->value }}" @selected(old('day_order', $editing?->day_order?->value) ===
+                                $order->value)>{{ $order->label() }}</option>
+                        @endforeach
+                    </select>
+                </div>
+            @endif
             @if ($kind === Kind::Choice)<label class="check"><input type="checkbox" name="multiple" value="1"
                         @checked(old('multiple', $editing?->multiple))><span>Several values on one product</span></label>
                 @if ($editing && !$editing->multiple && $joined)
@@ -69,8 +80,10 @@
                 <label class="check"><input type="checkbox" name="has_pages" value="1"
                     @checked(old('has_pages', $editing?->has_pages))><span>Each value has a page in the shop</span></label>
                 <div class="field"><label for="separator">Several in one cell are parted by</label><input class="input small"
-                    id="separator" name="separator" maxlength="5"
-                        value="{{ old('separator', $editing->separator ?? '|') }}"></div>
+                    id="separator" name="separator" maxlength="30"
+                        aria-describedby="separators"
+                        value="{{ old('separator', $editing->separator ?? '|') }}">
+                    <p class="small soft" id="separators">Several of them as “; or ,”.</p></div>
                 <div class="field"><label for="policy">A new spelling from a feed</label><select class="select" id="policy" name="policy">
                         @foreach (Policy::cases() as $policy)
                             <option value="{{ $policy->value }}"

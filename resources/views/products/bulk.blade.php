@@ -77,7 +77,8 @@
                         for="give-value">Value{{ $definition->unit ? " in {$definition->unit}" : '' }}{{ $definition->multiple
                             ? ", several parted by {$definition->separator}" : '' }}</label>
                     <input class="input" id="give-value" name="value[]" list="give-values" autocomplete="off"
-                        value="{{ implode($definition->separator, array_filter((array) request('value'), is_string(...))) }}"
+                        value="{{ implode(Lokum\Feed\Separator::of($definition->separator)->first(),
+                            array_filter((array) request('value'), is_string(...))) }}"
                         {{ new Illuminate\View\ComponentAttributeBag($ask) }}>
                     @if ($definition->kind->isAttribute())<datalist id="give-values">
                             @foreach ($bulk->labels as $label)

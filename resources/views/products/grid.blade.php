@@ -16,7 +16,8 @@
             @foreach ($columns as $column)
                 @php($share = Format::share($covered[$column->id] ?? 0, $total))
                 <th scope="col" data-column="{{ $column->slug }}" data-kind="{{ $column->kind->value }}"
-                    data-multiple="{{ $column->multiple ? $column->separator : '' }}" @if ($column->team_help)
+                    data-multiple="{{ $column->multiple ? Lokum\Feed\Separator::of($column->separator)->first() : '' }}"
+                        @if ($column->team_help)
                         title="{{ $column->team_help }}" @endif>
                     <x-sorts :key="$column->slug" :sort="$sort" :query="$query">{{ $column->label }}</x-sorts><div
                         class="flex items-center gap-1.5 font-normal"><x-meter :share="$share" />{{ $share }} %</div>

@@ -54,6 +54,17 @@
     <p class="soft">It holds for every product that carries the text, and for every later delivery. The text itself stays as it
         came. What cannot be said as one
         {{ mb_strtolower($definition->kind->label()) }} is left: it shows as text and stays out of filters.</p>
+    @if ($definition->kind === Lokum\Vocabulary\Kind::Date && $unread !== [])
+        @can('edit')
+            <form method="post" action="{{ route('definitions.day-order', $definition) }}" class="grid gap-2">@csrf @method('put')
+                <p class="label">In dates of digits with slashes or hyphens</p>
+                @foreach (Lokum\Vocabulary\DayOrder::cases() as $order)
+                    <button class="button" name="order" value="{{ $order->value }}"
+                        @disabled($definition->day_order === $order)>{{ ucfirst($order->label()) }}</button>
+                @endforeach
+            </form>
+        @endcan
+    @endif
     @if ($unread !== [])
         @can('edit')
             <div class="deed"><button class="button main" form="unread" data-key="s">Read them so <kbd>S</kbd></button></div>
