@@ -34,10 +34,15 @@ final readonly class FirstWeeks
         'title' => 'Price',
         'control' => 'bands',
         'bands' => [
-            ['label' => 'Under 5', 'to' => 5.0],
-            ['label' => '5 to 10', 'from' => 5.0, 'to' => 10.0],
-            ['label' => '10 to 25', 'from' => 10.0, 'to' => 25.0],
-            ['label' => 'Over 25', 'from' => 25.0],
+            ['label' => 'Under 5', 'to' => 5.0, 'holds_to' => false],
+            [
+                'label' => '5 to 10',
+                'from' => 5.0,
+                'to' => 10.0,
+                'holds_to' => false,
+            ],
+            ['label' => '10 to 15', 'from' => 10.0, 'to' => 15.0],
+            ['label' => 'Over 15', 'from' => 15.0, 'holds_from' => false],
         ],
     ];
 
@@ -71,6 +76,7 @@ final readonly class FirstWeeks
                 'from' => 'acid-free',
                 'table' => ['Yes' => 'archival'],
                 'scope' => ['category:paper'],
+                'adds' => true,
             ]),
         );
     }

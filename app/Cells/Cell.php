@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace App\Cells;
 
+use App\Models\Definition;
 use App\Models\Origin;
 use Lokum\Quantity\ShownNumber;
+use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Look;
 
 /** One value of one product or variant, and who gave it. */
@@ -33,11 +35,17 @@ final readonly class Cell
         $this->look = Look::fromJson($look);
     }
 
-    public function shown(?string $unit = null): string
+    /** @param  Definition|null  $of  says the unit and the decimals of a number; null: as it came */
+    public function shown(?Definition $of = null): string
     {
         return match (true) {
             $this->label !== null => $this->label,
-            $this->number !== null && $unit !== null => ShownNumber::of($this->text, $this->number, $unit),
+            $this->number !== null && $of?->kind === Kind::Number => ShownNumber::of(
+                $this->text,
+                $this->number,
+                $of->unit,
+                $of->decimals,
+            ),
             default => $this->text,
         };
     }

@@ -41,6 +41,7 @@ final readonly class DefinitionForm
         public ?string $dress = null,
         public ?TermOrder $termOrder = null,
         public ?DayOrder $dayOrder = null,
+        public ?int $decimals = null,
     ) {
     }
 
@@ -82,7 +83,17 @@ final readonly class DefinitionForm
             in_array($text('dress'), [FirstLook::COLORS, FirstLook::LETTERS], true) ? $text('dress') : null,
             TermOrder::tryFrom($text('term_order')),
             $kind === Kind::Date ? DayOrder::tryFrom($text('day_order')) : null,
+            $kind === Kind::Number ? self::decimals($text('decimals')) : null,
         );
+    }
+
+    private static function decimals(string $typed): ?int
+    {
+        return match (true) {
+            $typed === '' => null,
+            preg_match('/^[0-6]$/D', $typed) === 1 => (int) $typed,
+            default => throw new Refused('Numbers are shown with 0 to 6 decimals.', 'decimals'),
+        };
     }
 
     /** @return array<string, mixed> what a definition says of itself, beside its column */
@@ -96,6 +107,7 @@ final readonly class DefinitionForm
             'edited_by' => $this->editedBy->value,
             'has_pages' => (int) $this->hasPages,
             'dress' => $this->dress,
+            'decimals' => $this->decimals,
         ] + ($this->termOrder === null ? [] : ['term_order' => $this->termOrder->value]);
     }
 

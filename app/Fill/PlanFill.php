@@ -22,7 +22,8 @@ use Lokum\Vocabulary\Level;
 
 /**
  * Works out what a rule gives, set by set: cells of its own that are not due any more go, and items that have nothing from a
- * feed, a person or an earlier rule get what is due. Later rules of the same definition give way.
+ * feed, a person or an earlier rule get what is due. Later rules of the same definition give way. A rule that adds gives what is
+ * due beside what items have, unless that was set by hand.
  */
 final class PlanFill
 {
@@ -208,17 +209,14 @@ final class PlanFill
     {
         $definition = $this->rule->definition_id;
         $rule = $this->rule->id === 0 ? self::UNSAVED : $this->rule->id;
-        $later = FillRule::query()
-            ->where('definition_id', $definition)
-            ->where('paused', false)
-            ->where('position', '>', $this->rule->position)
-            ->pluck('id')
-            ->all();
-        $gives = 'origin IN ('.implode(',', [$rule, ...$later]).')';
         DB::statement('CREATE TEMP TABLE IF NOT EXISTS taken (item_id INTEGER PRIMARY KEY)');
         DB::delete('DELETE FROM temp.taken');
-        DB::insert("INSERT OR IGNORE INTO temp.taken SELECT item_id FROM temp.held WHERE NOT {$gives}");
-        // Its own cells that are not due any more, wherever they are, and what later rules gave to items that it fills.
+        if ($this->rule->adds()) {
+            $this->takenFromAdding($rule);
+        } else {
+            $this->takenFromFilling($rule);
+        }
+        // Its own cells that are not due any more, wherever they are.
         DB::insert(
             'INSERT INTO temp.going SELECT a.item_id, a.definition_id, a.spelling_id, a.origin FROM assignments a
                 JOIN spellings s ON s.id = a.spelling_id
@@ -228,16 +226,10 @@ final class PlanFill
             [$rule],
         );
         DB::insert(
-            "INSERT OR IGNORE INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h
-                WHERE {$gives} AND h.origin <> ? AND h.item_id IN (SELECT item_id
-                FROM temp.due) AND h.item_id NOT IN (SELECT item_id FROM temp.taken)",
-            [$definition, $rule],
-        );
-        DB::insert(
             'INSERT INTO temp.coming SELECT d.item_id, ?, d.spelling_id, ? FROM temp.due d
-                LEFT JOIN temp.held h ON h.item_id = d.item_id AND h.token = d.token AND h.origin = ?
+                LEFT JOIN temp.held h ON h.item_id = d.item_id AND h.token = d.token AND (h.origin = ? OR ?)
             WHERE h.item_id IS NULL AND d.item_id NOT IN (SELECT item_id FROM temp.taken)',
-            [$definition, $rule, $rule],
+            [$definition, $rule, $rule, (int) $this->rule->adds()],
         );
         $count = fn (string $sql, mixed ...$values): int => (int) DB::scalar("SELECT COUNT(*) FROM ({$sql})", $values);
         $comes = $count('SELECT DISTINCT item_id FROM temp.coming');
@@ -264,6 +256,42 @@ final class PlanFill
             $this->sheet->samples(),
             $this->conflicts($differ),
             $this->hits,
+        );
+    }
+
+    /**
+     * Items to which nothing is added: those set by hand, and those that have all that is due from elsewhere.
+     */
+    private function takenFromAdding(int $rule): void
+    {
+        DB::insert('INSERT OR IGNORE INTO temp.taken SELECT item_id FROM temp.held WHERE origin = '.Origin::HAND);
+        DB::insert(
+            'INSERT OR IGNORE INTO temp.taken SELECT DISTINCT item_id FROM temp.due
+                WHERE item_id NOT IN (SELECT d.item_id FROM temp.due d LEFT JOIN temp.held h
+                ON h.item_id = d.item_id AND h.token = d.token AND h.origin <> ? WHERE h.item_id IS NULL)',
+            [$rule],
+        );
+    }
+
+    /**
+     * Items that a filling rule leaves: those that have something from a feed, a person or an earlier rule. What later rules gave
+     * to the others goes; what rules have added does not count.
+     */
+    private function takenFromFilling(int $rule): void
+    {
+        $others = FillRule::query()->where('definition_id', $this->rule->definition_id)->whereKeyNot($this->rule->id)->get();
+        $adding = $others->filter(fn (FillRule $one): bool => $one->adds())->modelKeys();
+        $later = $others
+            ->filter(fn (FillRule $one): bool => ! $one->adds() && ! $one->paused && $one->position > $this->rule->position)
+            ->modelKeys();
+        $gives = 'origin IN ('.implode(',', [$rule, ...$later]).')';
+        $added = 'origin IN ('.implode(',', [self::UNSAVED, ...$adding]).')';
+        DB::insert("INSERT OR IGNORE INTO temp.taken SELECT item_id FROM temp.held WHERE NOT {$gives} AND NOT {$added}");
+        DB::insert(
+            "INSERT OR IGNORE INTO temp.going SELECT h.item_id, ?, h.spelling_id, h.origin FROM temp.held h
+                WHERE {$gives} AND h.origin <> ? AND h.item_id IN (SELECT item_id
+                FROM temp.due) AND h.item_id NOT IN (SELECT item_id FROM temp.taken)",
+            [$this->rule->definition_id, $rule],
         );
     }
 

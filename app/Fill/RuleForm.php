@@ -23,7 +23,7 @@ final readonly class RuleForm
 
     /**
      * @param  array<string, mixed>  $settings  category: branch; words: in, lines (value, any, none); number: field, bands (from,
-     *         to, label); definition: from, table; fixed: value
+     *         to, label); definition: from, table; fixed: value; adds: beside what products have
      * @param  list<string>  $scope
      */
     private function __construct(
@@ -77,6 +77,10 @@ final readonly class RuleForm
                 fn (string $line): bool => $line !== '',
             ),
         );
+
+        if ($definition->multiple && (bool) ($input['adds'] ?? false)) {
+            $settings['adds'] = true;
+        }
 
         return new self($definition, $source, $settings, Narrowing::where($scope)->lines());
     }

@@ -27,6 +27,7 @@ use Lokum\Vocabulary\TermOrder;
  * @property bool $multiple
  * @property non-empty-string $separator
  * @property string|null $unit
+ * @property int|null $decimals that its numbers are shown with; null: as many as they need
  * @property DayOrder|null $day_order of dates written in digits with slashes or hyphens
  * @property State $state
  * @property Policy $policy

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * A rule that gives products a value where neither a feed nor a person has.
+ * A rule that gives products a value where neither a feed nor a person has, or one more where they may have several.
  *
  * @property int $id
  * @property int $definition_id
@@ -32,12 +32,18 @@ final class FillRule extends Model implements OfDefinition
         return $this->belongsTo(Definition::class);
     }
 
+    /** Whether it gives its values beside those that products have. */
+    public function adds(): bool
+    {
+        return ($this->settings['adds'] ?? false) === true && $this->loadMissing('definition')->definition->multiple;
+    }
+
     /** In words: what it takes the value from. */
     public function inWords(): string
     {
         $settings = $this->settings;
 
-        return match ($this->source) {
+        return (($settings['adds'] ?? false) === true ? 'adds ' : '').match ($this->source) {
             FillSource::Category => 'from what is below '.($settings['branch'] ?? ''),
             FillSource::Words => 'from words in '.
                 implode(' and ', (array) ($settings['in'] ?? ['name'])).

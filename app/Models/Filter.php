@@ -77,7 +77,8 @@ final class Filter extends Model
             'step' => $this->step,
             'unit' => $this->unit ?? $this->definition?->unit,
         ] +
-            ($this->getAttribute('settings') ?? []);
+            ($this->getAttribute('settings') ?? []) +
+            ['decimals' => $this->definition?->decimals];
     }
 
     /**

@@ -25,21 +25,42 @@ final class CellMarkup
             e($cell->text()),
             $cell->held === []
                 ? '<span class="sr-only">missing</span>'
-                : self::values($cell->held, $cell->definition, $cell->of > 1 ? 1 : 2),
+                : self::values($cell->held, $cell->definition, $cell->of > 1 ? 1 : 2, true),
         );
     }
 
-    /** @param  list<Cell>  $cells */
-    public static function values(array $cells, Definition $definition, int $most): string
+    /** Values beyond those that are shown at once that come along, to be shown on demand. */
+    private const ON_DEMAND = 40;
+
+    /**
+     * @param  list<Cell>  $cells
+     * @param  bool  $onDemand  whether the rest comes along, to be shown when its number is pressed
+     */
+    public static function values(array $cells, Definition $definition, int $most, bool $onDemand = false): string
     {
         $unique = [];
         foreach ($cells as $cell) {
             $unique[$cell->valueId ?? $cell->text] ??= $cell;
         }
-        $shown = array_map(fn (Cell $cell): string => self::value($cell, $definition), array_slice($unique, 0, $most));
+        $some = fn (int $from, int $number): string => implode(
+            ' ',
+            array_map(
+                fn (Cell $cell): string => self::value($cell, $definition),
+                array_slice($unique, $from, $number),
+            ),
+        );
+        $rest = count($unique) - $most;
 
-        return implode(' ', $shown).
-            (count($unique) > $most ? ' <span class="soft">+ '.(count($unique) - $most).'</span>' : '');
+        return $some(0, $most).
+            match (true) {
+                $rest <= 0 => '',
+                $onDemand => ' <span class="soft count-of-rest" title="All of them: press here, or the space bar">+ '.
+                    "{$rest}</span> <span class=\"rest-of-cell\">".
+                    $some($most, self::ON_DEMAND).
+                    ($rest > self::ON_DEMAND ? ' <span class="soft">and '.($rest - self::ON_DEMAND).' more</span>' : '').
+                    '</span>',
+                default => " <span class=\"soft\">+ {$rest}</span>",
+            };
     }
 
     private static function value(Cell $cell, Definition $definition): string
@@ -53,9 +74,9 @@ final class CellMarkup
             $cell->problem !== null => '<span class="unread" title="'.
                 e($cell->problem).
                 '">'.
-                e(mb_strimwidth($cell->shown($definition->unit), 0, 60, '…')).
+                e(mb_strimwidth($cell->shown($definition), 0, 60, '…')).
                 '</span>',
-            default => '<span>'.e(mb_strimwidth($cell->shown($definition->unit), 0, 60, '…')).'</span>',
+            default => '<span>'.e(mb_strimwidth($cell->shown($definition), 0, 60, '…')).'</span>',
         };
 
         return $value.

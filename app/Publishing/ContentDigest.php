@@ -8,6 +8,7 @@ use App\Data\Rows;
 use App\Models\Category;
 use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
+use Lokum\Vocabulary\TermOrder;
 
 /**
  * A digest of all product data that shoppers see, equal exactly when the data is: what was changed and taken back is no difference.
@@ -38,7 +39,7 @@ final class ContentDigest
         foreach (
             Rows::from(
                 $pdo,
-                "SELECT s.id, s.text, s.number, v.label, v.look, v.held FROM spellings s
+                "SELECT s.id, s.text, s.number, v.label, v.look, v.held, v.position FROM spellings s
                     LEFT JOIN attribute_values v ON v.id = s.value_id
                     WHERE s.definition_id IN ({$ids}) AND EXISTS (SELECT 1 FROM assignments a WHERE a.spelling_id = s.id)",
             ) as $row
@@ -51,6 +52,8 @@ final class ContentDigest
                     $one->id,
                     $one->label,
                     $one->unit,
+                    $one->decimals,
+                    $one->multiple && $one->term_order === TermOrder::Hand,
                     $one->section,
                     $one->level->value,
                     $one->has_pages,

@@ -8,8 +8,10 @@ use App\Models\Definition;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Quantity\ShownNumber;
+use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 use Lokum\Vocabulary\Look;
+use Lokum\Vocabulary\TermOrder;
 use PDO;
 
 /** What shoppers read where a product carries a spelling. Each spelling is looked up once; many products share few of them. */
@@ -17,12 +19,15 @@ final class ShownSpellings
 {
     private const KEPT = 50000;
 
-    /** @var array<int, array{0: string, 1: string, 2: string|null}> level, label and unit by definition id */
+    /** @var array<int, Definition> */
     private array $definitions = [];
 
+    /** Whether a product may carry several values whose order somebody has set. */
+    private bool $hasHandOrder = false;
+
     /**
-     * @var array<int, array{0: string, 1: string, 2: string, 3: list<string>}|null> level, label, text and colors by spelling id;
-     *         null: not shown
+     * @var array<int, array{0: string, 1: string, 2: string, 3: list<string>, 4: int}|null> level, label, text, colors and
+     *         place by spelling id; null: not shown
      */
     private array $known = [];
 
@@ -30,7 +35,8 @@ final class ShownSpellings
     public function __construct(Collection $definitions)
     {
         foreach ($definitions as $definition) {
-            $this->definitions[$definition->id] = [$definition->level->value, $definition->label, $definition->unit];
+            $this->definitions[$definition->id] = $definition;
+            $this->hasHandOrder = $this->hasHandOrder || ($definition->multiple && $definition->term_order === TermOrder::Hand);
         }
     }
 
@@ -47,6 +53,9 @@ final class ShownSpellings
         /** @var list<array{0: int, 1: int}> $cells */
         $cells = $statement === false ? [] : $statement->fetchAll(PDO::FETCH_NUM);
         $this->lookUp(array_column($cells, 1));
+        if ($this->hasHandOrder) {
+            usort($cells, fn (array $a, array $b): int => [$a[0], $this->known[$a[1]][4] ?? 0] <=> [$b[0], $this->known[$b[1]][4] ?? 0]);
+        }
         $texts = [];
         $worn = [];
         foreach ($cells as [$item, $spelling]) {
@@ -86,7 +95,7 @@ final class ShownSpellings
             $statement = DB::connection()
                 ->getPdo()
                 ->query(
-                    'SELECT s.id, s.definition_id, s.text, s.number, v.label, v.look, v.held FROM spellings s
+                    'SELECT s.id, s.definition_id, s.text, s.number, v.label, v.look, v.held, v.position FROM spellings s
                         LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.id IN ('.
                         implode(',', $chunk).
                         ')',
@@ -99,7 +108,7 @@ final class ShownSpellings
 
     /**
      * @param  array<string, mixed>  $row
-     * @return array{0: string, 1: string, 2: string, 3: list<string>}|null
+     * @return array{0: string, 1: string, 2: string, 3: list<string>, 4: int}|null
      */
     private function shown(array $row): ?array
     {
@@ -107,14 +116,24 @@ final class ShownSpellings
         if ($definition === null || (bool) $row['held']) {
             return null;
         }
-        [$level, $label, $unit] = $definition;
         $look = Look::fromJson($row['look'] === null ? null : (string) $row['look']);
         $text = match (true) {
             $row['label'] !== null => $look->label ?? (string) $row['label'],
-            $row['number'] !== null && $unit !== null => ShownNumber::of((string) $row['text'], (float) $row['number'], $unit),
+            $row['number'] !== null && $definition->kind === Kind::Number => ShownNumber::of(
+                (string) $row['text'],
+                (float) $row['number'],
+                $definition->unit,
+                $definition->decimals,
+            ),
             default => trim((string) $row['text']),
         };
 
-        return [$level, $label, $text, $look->colors];
+        return [
+            $definition->level->value,
+            $definition->label,
+            $text,
+            $look->colors,
+            $definition->term_order === TermOrder::Hand ? (int) $row['position'] : 0,
+        ];
     }
 }

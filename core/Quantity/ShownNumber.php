@@ -19,11 +19,12 @@ final class ShownNumber
      * @param  string  $text  as it came
      * @param  float  $number  what it was read as, in the field's unit
      * @param  string|null  $unit  of the field
+     * @param  int|null  $decimals  that the field's numbers are shown with, 0 to 6; null: as many as they need, at most 3
      */
-    public static function of(string $text, float $number, ?string $unit): string
+    public static function of(string $text, float $number, ?string $unit, ?int $decimals = null): string
     {
         if ($unit === null) {
-            return trim($text);
+            return $decimals === null ? trim($text) : number_format($number, $decimals, '.', '');
         }
         try {
             $written = Unit::find(NumberText::leading(trim($text))[1]);
@@ -32,17 +33,17 @@ final class ShownNumber
             $written = null;
         }
         if ($written === null || $written->symbol === Unit::find($unit)?->symbol) {
-            return self::rounded($number, self::DECIMALS)." {$unit}";
+            return self::written($number, $decimals, self::DECIMALS)." {$unit}";
         }
         $whole = $number === 0.0 ? 1 : (int) floor(log10(abs($number))) + 1;
 
-        return trim($text).' ('.self::rounded($number, max(0, self::SIGNIFICANT - $whole))." {$unit})";
+        return trim($text).' ('.self::written($number, $decimals, max(0, self::SIGNIFICANT - $whole))." {$unit})";
     }
 
-    private static function rounded(float $number, int $decimals): string
+    private static function written(float $number, ?int $decimals, int $most): string
     {
-        $written = number_format($number, $decimals, '.', '');
+        $written = number_format($number, $decimals ?? $most, '.', '');
 
-        return str_contains($written, '.') ? rtrim(rtrim($written, '0'), '.') : $written;
+        return $decimals === null && str_contains($written, '.') ? rtrim(rtrim($written, '0'), '.') : $written;
     }
 }

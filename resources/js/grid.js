@@ -237,6 +237,7 @@ export function grid() {
         else if (event.key === 'Enter' || event.key === 'F2') edit(cell);
         else if (event.key === 'Delete' || event.key === 'Backspace') block((one) => typed(one, ''));
         else if (event.key === 'Escape') select(cell);
+        else if (event.key === ' ' && showAll(cell)) say(cell.innerText);
         else if (event.key.length === 1 && event.key !== '?' && event.key !== '/')
             flag(cell, event.key.toLowerCase()) || edit(cell, event.key);
         else return;
@@ -322,9 +323,17 @@ export function grid() {
         }
     }
 
+    // All values of a cell that has more than it shows, and back again.
+    function showAll(cell) {
+        if (!cell.querySelector('.rest-of-cell')) return false;
+        cell.classList.toggle('all-shown');
+        return true;
+    }
+
     function click(event) {
         const cell = event.target.closest('td.cell');
         if (cell && !editor && !event.target.closest('a')) select(cell, event.shiftKey);
+        if (cell && !editor && event.target.matches('.count-of-rest')) showAll(cell);
     }
 
     async function panel(event) {

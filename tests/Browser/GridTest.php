@@ -205,6 +205,31 @@ test('a view of the grid is saved by name, opened again and removed', function (
     $me->leave();
 });
 
+test('a column keeps the width that somebody gave it, and a cell shows all its values when asked', function (): void {
+    $me = (new Person(workshop()))->signIn(1)->open(OILS)->see('200 of');
+    $wide = fn (): int => (int) $me->script('return document.querySelector("th[data-column=finish]").offsetWidth');
+    $me->focus('th[data-column=finish] .column-edge')->keys(...array_fill(0, 6, WebDriverKeys::ARROW_RIGHT));
+    $drawn = $wide();
+    expect($drawn)->toBeGreaterThan(200);
+    $me->reload()->see('200 of');
+    expect($wide())->toBe($drawn);
+    $me->focus('th[data-column=finish] .column-edge')->keys(WebDriverKeys::ESCAPE)->holds(
+        'document.querySelector("th[data-column=finish]").offsetWidth < arguments[0]',
+        $drawn,
+    );
+    $me->notSee('(200 ml)', cell(1, 'volume'))
+        ->focus(cell(1, 'volume'))
+        ->keys(WebDriverKeys::SPACE)
+        ->see('(200 ml)', cell(1, 'volume'))
+        ->click(cell(2, 'volume').' .count-of-rest')
+        ->holds('document.querySelectorAll(".all-shown").length === 2')
+        ->focus(cell(1, 'volume'))
+        ->keys(WebDriverKeys::SPACE)
+        ->notSee('(200 ml)', cell(1, 'volume'));
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});
+
 test('rules of every kind are looked at, saved, changed and taken back', function (): void {
     $me = (new Person(workshop()))
         ->signIn()
@@ -234,7 +259,7 @@ test('rules of every kind are looked at, saved, changed and taken back', functio
         ->open('/rules?definition=features&source=category&branch=paper')
         ->see('Values that are made', '#panel');
     $me->open('/rules')
-        ->see('3 rules')
+        ->see('4 rules')
         ->press('Finish', 'tbody')
         ->press('Pause', '#panel')
         ->see('Paused the fill rule for Finish')
@@ -242,8 +267,8 @@ test('rules of every kind are looked at, saved, changed and taken back', functio
         ->see('Resumed')
         ->press('Take the rule back', '#panel')
         ->see('Removed the fill rule for Finish')
-        ->see('2 rules');
-    $me->keys('u')->see('Took back', '.toast')->see('3 rules');
+        ->see('3 rules');
+    $me->keys('u')->see('Took back', '.toast')->see('4 rules');
     expect($me->complaints())->toBe([]);
     $me->leave();
 });

@@ -41,7 +41,7 @@ final class Person
         $who = DemoAccount::all()[$account];
         $this->open('/sign-in')->type('#email', $who->email)->type('#password', $who->password)->press('Sign in');
 
-        return $this->see('Today');
+        return $this->see('Sign out');
     }
 
     public function open(string $path): self

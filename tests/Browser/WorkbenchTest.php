@@ -46,7 +46,7 @@ test('the flow shows spellings, values and terms; dragging proposes, keys do, an
         ->see('under Deep blue', '.toast')
         ->see('Deep blue', '.flow-term');
     $me->open('/values/color/flow?q=ultramarine')
-        ->drag($value('Ultramarine blue'), '.flow-term')
+        ->drag($value('Ultramarine blue'), '.flow-term[data-drop="umbrella:Deep blue"]')
         ->see('Products under it', '#panel')
         ->keys('g')
         ->see('Gathered Ultramarine blue under Deep blue', '.toast');

@@ -160,3 +160,12 @@ test('a number is shown in the unit of its field, and as it came where that was 
     ['12 pcs', 12.0, null, '12 pcs'],
     ['half pan', 1.5, 'ml', '1.5 ml'],
 ]);
+
+test('a field says with how many decimals it shows numbers', function (string $text, float $number, ?string $unit, string $shown): void {
+    expect(ShownNumber::of($text, $number, $unit, 1))->toBe($shown);
+})->with([
+    ['60ml ', 60.0, 'ml', '60.0 ml'],
+    ['2 fl oz', 59.1470591, 'ml', '2 fl oz (59.1 ml)'],
+    ['12.25', 12.25, null, '12.3'],
+    ['-0.04 mm', -0.04, 'mm', '0.0 mm'],
+]);

@@ -40,6 +40,9 @@
                     <x-error for="unit" />
                     <p class="small soft">Numbers without a unit of their own are read in this one.</p>
                 </div>
+                <div class="field"><label for="decimals">Shown with decimals</label><input class="input small w-20" id="decimals"
+                    name="decimals" inputmode="numeric" value="{{ old('decimals', $editing?->decimals) }}"
+                        placeholder="as many as needed"><x-error for="decimals" /></div>
             @endif
             @if ($kind === Kind::Date)
                 <div class="field"><label for="day_order">Digits with slashes or hyphens</label>

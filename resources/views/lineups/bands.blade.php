@@ -51,15 +51,15 @@
                         @foreach (['from' => ['from', 'above'], 'to' => ['up to', 'below']] as $end => $words)
                             @php($without = ($typed[$i]["without_{$end}"] ?? null) ??
                                 (int) ($band !== null && !($end === 'to' ? $band->holdsTo : $band->holdsFrom)))
-                            <td class="whitespace-nowrap"><select class="input small" name="bands[{{ $i }}][without_{{ $end }}]"
+                            <td><div class="flex gap-1"><select class="input small w-20 pr-1" name="bands[{{ $i }}][without_{{ $end }}]"
                                 aria-label="Band {{ $i + 1 }}: {{ implode(' or ', $words) }}">
                                     @foreach ($words as $value => $word)
                                         <option value="{{ $value }}" @selected((int) $without === $value)>{{ $word }}</option>
                                     @endforeach
                                 </select>
-                                <input class="input small w-20" name="bands[{{ $i }}][{{ $end }}]" inputmode="decimal"
+                                <input class="input small w-16" name="bands[{{ $i }}][{{ $end }}]" inputmode="decimal"
                                     value="{{ $typed[$i][$end] ?? $band?->{$end} }}" aria-label="Band {{ $i + 1 }} {{ $end }}"
-                                    placeholder="{{ $band ? ($end === 'to' ? 'all above' : 'all below') : '' }}"></td>
+                                    placeholder="{{ $band ? 'any' : '' }}"></div></td>
                         @endforeach
                         <td><input class="input small" name="bands[{{ $i }}][label]"
                             value="{{ $typed[$i]['label'] ?? $band?->label }}" maxlength="60"

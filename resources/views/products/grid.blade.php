@@ -20,7 +20,11 @@
                         @if ($column->team_help)
                         title="{{ $column->team_help }}" @endif>
                     <x-sorts :key="$column->slug" :sort="$sort" :query="$query">{{ $column->label }}</x-sorts><div
-                        class="flex items-center gap-1.5 font-normal"><x-meter :share="$share" />{{ $share }} %</div>
+                        class="flex items-center gap-1.5 font-normal"><x-meter :share="$share" />{{ $share }} %</div><span
+                            class="column-edge" tabindex="0" role="separator"
+                            aria-orientation="vertical" aria-valuemin="70" aria-valuemax="700" aria-valuenow="150"
+                            aria-label="Width of {{ $column->label }}: arrow keys, Escape as it was"
+                            title="Drag, or arrow keys; twice as it was"></span>
                 </th>
             @endforeach
             <th scope="col" class="num"><x-sorts key="price" :sort="$sort" :query="$query">Price</x-sorts></th>

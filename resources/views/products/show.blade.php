@@ -149,7 +149,7 @@
         <ul class="grid gap-2">
             @foreach ($notInUse as $definition)
                 @php($held = collect([$item, ...$item->variants])->flatMap(fn($owner) => $cells[$owner->id][$definition->id] ?? []))
-                @php($texts = $held->map(fn($cell) => $cell->shown($definition->unit))->unique()->implode(', '))
+                @php($texts = $held->map(fn($cell) => $cell->shown($definition))->unique()->implode(', '))
                 <li class="flex gap-2 items-baseline"><span class="grow"><a
                     href="{{ route('definitions', ['open' => $definition->slug]) }}">{{ $definition->label }}</a>
                         <span class="soft">{{ mb_strimwidth($texts, 0, 80, '…') }}</span></span>

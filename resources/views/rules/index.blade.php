@@ -219,6 +219,10 @@
                 @endforeach
                 <input class="input mono" name="scope[]" placeholder="and, such as price:5..20" aria-label="One more condition" {{ $ask }}>
             @endif
+            @if ($definitions->firstWhere('slug', $value('definition'))?->multiple)
+                <label class="check"><input type="checkbox" name="adds" value="1" @checked($input['adds'] ?? false)
+                        {{ $again }}><span>Add it to what products have, too</span></label>
+            @endif
             <div id="figures" class="grid gap-3 grow content-start">
                 @foreach ($errors->all() as $message)
                     <p class="note harm" role="alert">{{ $message }}</p>

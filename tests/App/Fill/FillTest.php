@@ -239,3 +239,43 @@ test(
         expect(RuleState::problem($broken->refresh()->load('definition')))->toBeNull();
     },
 );
+
+test('a rule that adds gives its value beside what products have, leaves what people set, and gives nothing twice', function (): void {
+    $carried = fn (): array => DB::table('assignments as a')
+        ->join('items as i', 'i.id', '=', 'a.item_id')
+        ->join('spellings as s', 's.id', '=', 'a.spelling_id')
+        ->where('a.definition_id', Acts::definition('range')->id)
+        ->orderBy('i.sku')
+        ->orderBy('s.text')
+        ->get(['i.sku', 's.text'])
+        ->map(fn (\stdClass $row): string => "{$row->sku} {$row->text}")
+        ->all();
+    app(ChangeCells::class)(Chosen::all(Narrowing::where(['sku:Q'])), CellChange::set(Acts::definition('range'), ['By hand']));
+    $filling = ['definition' => 'range', 'source' => 'fixed', 'value' => 'Plain'];
+    $input = ['value' => 'Gift', 'adds' => '1'] + $filling;
+
+    $said = app(RunRules::class)->consequences(EditRules::draft(RuleForm::from($input), null));
+    expect([$said->comes, $said->differ, $said->byHand])->toBe([2, 1, 1]);
+    $rule = rule($input);
+    $all = ['P Gift', 'Q By hand', 'R Gift', 'R Studio'];
+    expect($rule->inWords())
+        ->toStartWith('adds ')
+        ->and($carried())
+        ->toBe($all);
+
+    // Running again changes nothing; a filling rule does not count what was added, and neither gives way to the other.
+    [$change] = app(RunRules::class)();
+    expect($change)->toBeNull();
+    rule($filling);
+    expect($carried())->toBe(['P Gift', 'P Plain', 'Q By hand', 'R Gift', 'R Studio']);
+    [$change] = app(RunRules::class)();
+    expect($change)->toBeNull();
+
+    // What the supplier sends by itself is not given once more, and comes back to the rule when it is sent no longer.
+    $this->read(str_replace('Studio', 'Gift', RULED), RULED_MAP);
+    expect($carried())->toBe(['P Gift', 'P Plain', 'Q By hand', 'R Gift']);
+    $this->read(RULED, RULED_MAP);
+    expect($carried())->toBe(['P Gift', 'P Plain', 'Q By hand', 'R Gift', 'R Studio']);
+    app(EditRules::class)->remove($rule);
+    expect($carried())->toBe(['P Plain', 'Q By hand', 'R Studio']);
+});

@@ -3,10 +3,13 @@
 declare(strict_types=1);
 
 use App\Models\Spelling;
+use App\Values\FindValue;
+use App\Vocabulary\OrderValues;
 use App\Vocabulary\RepairSpellings;
 use Lokum\Vocabulary\Day;
 use Lokum\Vocabulary\DayOrder;
 use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\TermOrder;
 use Tests\Support\Acts;
 
 /* Dates and lists in the ways that suppliers write them, from the file to the field. */
@@ -60,4 +63,31 @@ test('values in one cell are parted by whichever of several separators stands in
         ->toBe([true, '| or ;'])
         ->and($definition->values()->pluck('label')->sort()->values()->all())
         ->toBe(['floral', 'malty', 'sweet']);
+});
+
+test('shoppers read numbers with the decimals that the definition says, and values in the order set by hand', function (): void {
+    $this->read(
+        "sku,name,category,Weight,Taste\nA,Tea,Tea,1.5 kg,malty|sweet|floral\n",
+        '{"columns": {"Weight": {"kind": "number", "unit": "kg", "level": "product"}, "Taste": {"kind": "choice", "multiple": true}}}',
+    );
+    $taste = Acts::definition('taste');
+    app(OrderValues::class)($taste, TermOrder::Hand, FindValue::ids($taste, ['floral', 'sweet', 'malty']));
+    $weight = Acts::definition('weight');
+    $form = fn (string $decimals): array => [
+        'label' => 'Weight',
+        'kind' => 'number',
+        'unit' => 'kg',
+        'level' => 'product',
+        'decimals' => $decimals,
+        'version' => $weight->refresh()->version,
+    ];
+    $this->actingAs($this->person());
+    $this->put("/definitions/{$weight->id}", $form('many'))->assertSessionHasErrors('decimals');
+    $this->put("/definitions/{$weight->id}", $form('2'))->assertRedirect();
+    $this->publish();
+    $texts = implode(' ', (array) preg_split('/\s+/', strip_tags((string) $this->get('/shop/p/A')->getContent())));
+    expect(str_contains($texts, '1.50 kg'))
+        ->toBeTrue()
+        ->and(preg_match('/floral\W+sweet\W+malty/', $texts))
+        ->toBe(1);
 });
