@@ -18,14 +18,14 @@ use Throwable;
 
 final class FeedReadCommand extends Command
 {
-    protected $signature = 'feed:read {file : a CSV file}
+    protected $signature = 'feed:read {file : CSV, XLSX, ODS, JSON or XML, packed or not}
         {--feed= : name of the feed; the file\'s name when left out}
         {--map= : a JSON file that says what the columns mean}
         {--check : say what the reading would do, and write nothing}
         {--whole : refuse the file when any of its rows is refused}
         {--json : answer with one JSON document}';
 
-    protected $description = 'Reads a supplier\'s CSV file into the catalog';
+    protected $description = 'Reads a supplier\'s file into the catalog';
 
     public function handle(ReadFeed $read): int
     {

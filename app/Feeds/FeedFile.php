@@ -11,6 +11,9 @@ use Lokum\Feed\UnreadableFile;
 /** Where suppliers' files are kept: the inbox they arrive in, and the copies that readings were made from. */
 final class FeedFile
 {
+    /** Of what is looked at in the inbox; what a file is, is told by what stands in it. */
+    private const ENDINGS = 'csv,tsv,txt,xlsx,ods,json,jsonl,ndjson,xml,gz,zip';
+
     /** @return resource */
     public static function open(string $path)
     {
@@ -28,7 +31,7 @@ final class FeedFile
     /** Keeps a copy of a file under the data directory and says where, from there. */
     public static function keep(string $path): string
     {
-        $kept = 'feeds/'.date('Ymd-His').'-'.bin2hex(random_bytes(4)).'.csv';
+        $kept = 'feeds/'.date('Ymd-His').'-'.bin2hex(random_bytes(4));
         if (! @copy($path, self::kept($kept)) || filesize(self::kept($kept)) !== filesize($path)) {
             @unlink(self::kept($kept));
             throw new Refused(
@@ -51,7 +54,7 @@ final class FeedFile
     /** @return list<string> names of the files that wait in the inbox, newest name last */
     public static function inbox(): array
     {
-        $files = glob(config('lokum.data').'/inbox/*.{csv,tsv,txt,CSV}', GLOB_BRACE) ?: [];
+        $files = glob(config('lokum.data').'/inbox/*.{'.self::ENDINGS.','.strtoupper(self::ENDINGS).'}', GLOB_BRACE) ?: [];
         sort($files, SORT_NATURAL);
 
         return array_map(basename(...), $files);

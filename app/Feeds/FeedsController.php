@@ -17,8 +17,8 @@ use Illuminate\Http\Request;
 use Illuminate\Http\Response;
 use Illuminate\Http\UploadedFile;
 use Illuminate\View\View;
-use Lokum\Feed\CsvFile;
 use Lokum\Feed\CsvWriter;
+use Lokum\Feed\Formats\Formats;
 use Lokum\Feed\UnreadableFile;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -92,7 +92,7 @@ final class FeedsController
         $sampled = '';
         if (! $request->hasHeader('HX-Request')) {
             try {
-                $file = CsvFile::open(FeedFile::ofReading($reading));
+                $file = Formats::open(FeedFile::ofReading($reading));
                 $resolve = new ResolveColumns();
                 $targets = $resolve($file, $reading->feed, MappingForm::remembered($reading));
                 $seen = $resolve->seen();

@@ -15,8 +15,9 @@ use Closure;
 use Illuminate\Support\Facades\DB;
 use Lokum\Feed\BadMap;
 use Lokum\Feed\ColumnMap;
-use Lokum\Feed\CsvFile;
+use Lokum\Feed\Formats\Formats;
 use Lokum\Feed\RowReader;
+use Lokum\Feed\SupplierFile;
 use Lokum\Feed\UnreadableFile;
 
 /**
@@ -46,11 +47,11 @@ final readonly class ReadFeed
         ?Reading $reading = null,
     ): ReadingFigures {
         try {
-            $file = CsvFile::open($source);
+            $file = Formats::open($source);
             $feed = Feed::query()->where('name', $name)->first();
             $map = $map->alsoEmpty(...$feed->empty ?? []);
             $targets = (new ResolveColumns())($file, $feed, $map);
-            $reader = new RowReader($file->dialect->headings, array_column($targets, 'target'), $map->empty);
+            $reader = new RowReader($file->headings(), array_column($targets, 'target'), $map->empty);
         } catch (UnreadableFile|BadMap $why) {
             throw new Refused($why->getMessage());
         }
@@ -76,7 +77,7 @@ final readonly class ReadFeed
 
     /** @param  list<TargetColumn>  $targets */
     private function read(
-        CsvFile $file,
+        SupplierFile $file,
         RowReader $reader,
         Staging $staging,
         array $targets,

@@ -14,7 +14,7 @@ use Lokum\Feed\ColumnGuess;
 use Lokum\Feed\ColumnMap;
 use Lokum\Feed\ColumnName;
 use Lokum\Feed\ColumnWish;
-use Lokum\Feed\CsvFile;
+use Lokum\Feed\SupplierFile;
 use Lokum\Text\Label;
 use Lokum\Text\Slug;
 use Lokum\Text\StrictKey;
@@ -44,9 +44,9 @@ final class ResolveColumns
     }
 
     /** @return list<TargetColumn> */
-    public function __invoke(CsvFile $file, ?Feed $feed, ColumnMap $map): array
+    public function __invoke(SupplierFile $file, ?Feed $feed, ColumnMap $map): array
     {
-        $headings = $file->dialect->headings;
+        $headings = $file->headings();
         $known = [];
         foreach (ColumnName::KNOWN as $name) {
             $index = ColumnName::amongHeadings($name, $headings);
@@ -97,10 +97,10 @@ final class ResolveColumns
     }
 
     /** @param  array<int, string>  $known */
-    private function guess(CsvFile $file, array $known): void
+    private function guess(SupplierFile $file, array $known): void
     {
         $parent = array_search('parent_sku', $known, true);
-        foreach ($file->dialect->headings as $index => $heading) {
+        foreach ($file->headings() as $index => $heading) {
             $this->guesses[$index] = new ColumnGuess($heading);
         }
         $rows = 0;

@@ -8,9 +8,9 @@ use App\Models\Item;
 use Closure;
 use Lokum\Feed\CategoryPath;
 use Lokum\Feed\Column;
-use Lokum\Feed\CsvFile;
 use Lokum\Feed\ReadRow;
 use Lokum\Feed\RowReader;
+use Lokum\Feed\SupplierFile;
 use Lokum\Vocabulary\Level;
 
 /** Reads a file once, row by row, into the staging tables. What it keeps in memory does not grow with the file. */
@@ -45,7 +45,7 @@ final class StageRows
      * @param  Closure(int, float): void  $progress  rows so far, and the share of the file, 0 to 1
      * @return int rows of data in the file
      */
-    public function __invoke(CsvFile $file, RowReader $reader, Closure $progress): int
+    public function __invoke(SupplierFile $file, RowReader $reader, Closure $progress): int
     {
         $hasParents = in_array('parent_sku', array_column($this->targets, 'target'), true);
         $chunk = [];

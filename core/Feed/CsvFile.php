@@ -7,7 +7,7 @@ namespace Lokum\Feed;
 use Generator;
 
 /** A supplier's file, opened: its dialect, and its rows as UTF-8. */
-final readonly class CsvFile
+final readonly class CsvFile implements SupplierFile
 {
     public const MOST_COLUMNS = 1000;
 
@@ -51,11 +51,20 @@ final readonly class CsvFile
         return new self($file, new Dialect($encoding, $marked, $delimiter, $heading->line, $heading->cells));
     }
 
-    /**
-     * The rows below the headings.
-     *
-     * @return Generator<int, Row>
-     */
+    public function headings(): array
+    {
+        return $this->dialect->headings;
+    }
+
+    public function described(): array
+    {
+        return [
+            $this->dialect->delimiterName().' between cells',
+            $this->dialect->encoding.($this->dialect->marked ? ' with mark' : ''),
+            "headings on line {$this->dialect->headingLine}",
+        ];
+    }
+
     public function rows(): Generator
     {
         rewind($this->file);
@@ -66,7 +75,6 @@ final readonly class CsvFile
         }
     }
 
-    /** How far the reading has come, from 0 to 1. */
     public function progress(): float
     {
         $size = fstat($this->file)['size'] ?? 0;

@@ -16,7 +16,7 @@ final class UnreadableFile extends RuntimeException
 
     public static function otherKind(string $kind): self
     {
-        return new self("This is {$kind}, not a CSV file. Export it as CSV and read that.");
+        return new self("This is {$kind}, which cannot be read. Export it as CSV, XLSX, ODS, JSON or XML and read that.");
     }
 
     public static function tooManyColumns(int $columns): self
@@ -34,6 +34,34 @@ final class UnreadableFile extends RuntimeException
             "The heading of column {$column} is longer than ".
                 CsvFile::LONGEST_HEADING.
                 ' characters. Is the first row really one of headings?',
+        );
+    }
+
+    public static function packed(string $why): self
+    {
+        return new self("This packed file cannot be opened. {$why}");
+    }
+
+    public static function damaged(string $why): self
+    {
+        return new self("The file is damaged, or not all of it has come: {$why}.");
+    }
+
+    public static function noRecords(): self
+    {
+        return new self('Nothing in the file comes again and again as products do: there is no list of them.');
+    }
+
+    /**
+     * @param  list<string>  $fitting  files that could be meant
+     * @param  list<string>  $all
+     */
+    public static function inArchive(array $fitting, array $all): self
+    {
+        return new self(
+            $fitting === []
+                ? 'The archive holds no file that can be read, only: '.implode(', ', array_slice($all, 0, 10)).'.'
+                : 'The archive holds several files: '.implode(', ', array_slice($fitting, 0, 10)).'. Say which, by a pattern.',
         );
     }
 

@@ -382,6 +382,8 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
+                'ALTER TABLE definitions DROP COLUMN day_order',
+                'ALTER TABLE definitions DROP COLUMN decimals',
                 'DROP TABLE settings',
                 'DROP INDEX attribute_values_definition_id_label_index',
                 'ALTER TABLE api_tokens DROP COLUMN expires_at',

@@ -40,7 +40,7 @@
             @if ($readings->isEmpty())
                 <div class="empty">
                     <h2>No file was read yet</h2>
-                    <p class="soft">Choose a supplier's CSV on the right. Nothing is written before you have seen what it would do.</p>
+                    <p class="soft">Choose a supplier's file on the right. Nothing is written before you have seen what it would do.</p>
                 </div>
             @else
                 <table class="grid-table">
@@ -102,7 +102,7 @@
     <h2>Read suppliers' files</h2>
     @can('edit')
         <form method="post" action="{{ route('feeds.store') }}" enctype="multipart/form-data" class="grid gap-3">@csrf
-            <div class="field"><label for="file">CSV files</label><input class="input" id="file" type="file" name="files[]"
+            <div class="field"><label for="file">Files: CSV, XLSX, ODS, JSON, XML, .gz, .zip</label><input class="input" id="file" type="file" name="files[]"
                 accept=".csv,.tsv,.txt,text/csv" multiple required><x-error
                     for="files" /></div>
             <div class="field"><label for="feed">Feed</label><input class="input" id="feed" name="feed" list="feed-names"

@@ -15,10 +15,9 @@
     <form id="mapping" method="post" action="{{ route('readings.check', $reading) }}">@csrf
         <div class="bar"><span class="mono">{{ $reading->file_name }}</span><span class="soft">{{ Format::bytes($reading->bytes) }}</span>
             @if ($file)
-                <span class="tag">{{ $file->dialect->delimiterName() }} between cells</span><span
-                    class="tag">{{ $file->dialect->encoding }}{{ $file->dialect->marked ? ' with mark' : '' }}</span><span
-                        class="tag">headings on line
-                    {{ $file->dialect->headingLine }}</span><span class="tag">{{ Format::count(count($targets), 'column') }}</span>
+                @foreach ([...$file->described(), Format::count(count($targets), 'column')] as $said)
+                    <span class="tag">{{ $said }}</span>
+                @endforeach
             @endif
         </div>
         @if ($problem)

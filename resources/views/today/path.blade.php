@@ -19,7 +19,7 @@
                 @switch($step)
                     @case(PathStep::Files)
                         @if (!$isDone || $isNext)
-                            <p class="soft">CSV as they come: delimiter, encoding and headings are found out. Several at once.</p>
+                            <p class="soft">CSV, XLSX, ODS, JSON or XML as they come, packed or not. Several at once.</p>
                             @if ($path->inbox !== [])
                                 <p>{{ Format::count(count($path->inbox), 'file') }} in the inbox: <a href="{{ route('feeds') }}">look at
                                         them</a>.</p>
@@ -27,7 +27,7 @@
                             @can('edit')
                                 <form method="post" action="{{ route('feeds.store') }}" enctype="multipart/form-data"
                                     class="flex gap-2 items-center flex-wrap">@csrf<input class="input" type="file" name="files[]"
-                                        id="first-files" multiple required accept=".csv,.tsv,.txt,text/csv" aria-label="CSV files"><button
+                                        id="first-files" multiple required accept=".csv,.tsv,.txt,.xlsx,.ods,.json,.jsonl,.ndjson,.xml,.gz,.zip" aria-label="Your suppliers' files"><button
                                         class="button main">Look at them</button></form>
                                 <x-error for="files" />
                             @endcan

@@ -57,6 +57,7 @@ function address_of(string $uri): string
         '{item}' => '1',
         'values/{definition}' => 'values/color',
         'newcomers/{definition}' => 'newcomers/color',
+        'definitions/{definition}/day-order' => 'definitions/color/day-order',
         '/{lens?}' => '',
         '/{definition?}' => '',
         '/{slug?}' => '',
