@@ -14,6 +14,12 @@ final class FeedFile
     /** Of what is looked at in the inbox; what a file is, is told by what stands in it. */
     private const ENDINGS = 'csv,tsv,txt,xlsx,ods,json,jsonl,ndjson,xml,gz,zip';
 
+    /** What a field for files lets choose. */
+    public static function accepted(): string
+    {
+        return '.'.str_replace(',', ',.', self::ENDINGS);
+    }
+
     /** @return resource */
     public static function open(string $path)
     {

@@ -102,8 +102,9 @@
     <h2>Read suppliers' files</h2>
     @can('edit')
         <form method="post" action="{{ route('feeds.store') }}" enctype="multipart/form-data" class="grid gap-3">@csrf
-            <div class="field"><label for="file">Files: CSV, XLSX, ODS, JSON, XML, .gz, .zip</label><input class="input" id="file" type="file" name="files[]"
-                accept=".csv,.tsv,.txt,text/csv" multiple required><x-error
+            <div class="field"><label for="file">Files: CSV, XLSX, ODS, JSON, XML, .gz, .zip</label>
+                <input class="input" id="file" type="file" name="files[]"
+                accept="{{ App\Feeds\FeedFile::accepted() }}" multiple required><x-error
                     for="files" /></div>
             <div class="field"><label for="feed">Feed</label><input class="input" id="feed" name="feed" list="feed-names"
                 placeholder="taken from the file's name"

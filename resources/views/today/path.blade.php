@@ -27,7 +27,8 @@
                             @can('edit')
                                 <form method="post" action="{{ route('feeds.store') }}" enctype="multipart/form-data"
                                     class="flex gap-2 items-center flex-wrap">@csrf<input class="input" type="file" name="files[]"
-                                        id="first-files" multiple required accept=".csv,.tsv,.txt,.xlsx,.ods,.json,.jsonl,.ndjson,.xml,.gz,.zip" aria-label="Your suppliers' files"><button
+                                        id="first-files" multiple required accept="{{ App\Feeds\FeedFile::accepted() }}"
+                                        aria-label="Your suppliers' files"><button
                                         class="button main">Look at them</button></form>
                                 <x-error for="files" />
                             @endcan
