@@ -8,6 +8,8 @@ use App\Door\NotStored;
 use App\Door\ReadSessionOnly;
 use App\Door\SecurityHeaders;
 use App\Door\SoundInput;
+use App\Sources\LookAtSources;
+use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Middleware\HandleCors;
@@ -34,6 +36,9 @@ return Application::configure(basePath: dirname(__DIR__))
         // Here a space at an end is meant.
         $middleware->trimStrings(except: ['find', 'replace', 'separator']);
         $middleware->redirectGuestsTo(fn (): string => route('sign-in'));
+    })
+    ->withSchedule(function (Schedule $schedule): void {
+        $schedule->job(LookAtSources::class)->everyMinute();
     })
     ->withExceptions(Answers::register(...))
     // What is written from here on is the user's alone.

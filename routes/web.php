@@ -22,6 +22,7 @@ use App\Products\ProductsController;
 use App\Publishing\PublishingController;
 use App\Search\SearchController;
 use App\Settings\SettingsController;
+use App\Sources\SourcesController;
 use App\Storefront\DirectoryController;
 use App\Storefront\ShopController;
 use App\Today\PathController;
@@ -97,6 +98,8 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/newcomers/{definition:slug?}', [NewcomersController::class, 'show'])->name('newcomers');
     Route::get('/line-ups', [LineupsController::class, 'show'])->name('line-ups');
     Route::get('/feeds', [FeedsController::class, 'index'])->name('feeds');
+    Route::get('/feeds/sources/{feed}', [SourcesController::class, 'show'])->name('sources.show');
+    Route::get('/feeds/runs', [SourcesController::class, 'runs'])->name('runs');
     Route::get('/feeds/readings/{reading}', [FeedsController::class, 'show'])->name('readings.show');
     Route::get('/feeds/readings/{reading}/refused.csv', [FeedsController::class, 'refused'])->name('readings.refused');
     Route::get('/history', [HistoryController::class, 'index'])->name('history');
@@ -163,6 +166,9 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/line-ups/{key}/as-inherited', [LineupsController::class, 'fallBack'])->name('line-ups.inherit');
     Route::delete('/line-ups/{key}', [LineupsController::class, 'destroy'])->name('line-ups.destroy');
     Route::post('/feeds', [FeedsController::class, 'store'])->name('feeds.store');
+    Route::put('/feeds/sources/{feed}', [SourcesController::class, 'update'])->name('sources.update');
+    Route::post('/feeds/sources/{feed}/run', [SourcesController::class, 'run'])->name('sources.run');
+    Route::post('/feeds/readings/{reading}/aside', [SourcesController::class, 'aside'])->name('readings.aside');
     Route::post('/feeds/readings/{reading}/check', [FeedsController::class, 'check'])->name('readings.check');
     Route::post('/feeds/readings/{reading}/read', [FeedsController::class, 'read'])->name('readings.read');
     Route::post('/history/{change}/take-back', [HistoryController::class, 'takeBack'])->name('history.take-back');
@@ -191,6 +197,9 @@ Route::post('/stand-in/notices', [ConnectionsController::class, 'standIn'])
     ->middleware('throttle:120,1')
     ->name('stand-in');
 
+Route::post('/publishing/{edition}/serve', [PublishingController::class, 'serve'])
+    ->middleware(['auth', 'can:publish'])
+    ->name('publishing.serve');
 Route::post('/publishing', [PublishingController::class, 'store'])
     ->middleware(['auth', 'can:publish'])
     ->name('publishing.store');

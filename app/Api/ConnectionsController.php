@@ -11,6 +11,7 @@ use App\Models\ReceivedNotice;
 use App\Models\Receiver;
 use App\Models\Room;
 use App\Models\Token;
+use App\Support\PublicAddress;
 use App\Support\Refused;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;

@@ -7,6 +7,7 @@ namespace App\Api;
 use App\Models\Delivery;
 use App\Models\Edition;
 use App\Models\Receiver;
+use App\Support\PublicAddress;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;

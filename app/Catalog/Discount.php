@@ -32,7 +32,7 @@ final class Discount
             ', '.
             sprintf($said, 'i.parent_id').
             ') AS list
-            FROM items i WHERE i.variant_count = 0 AND i.price IS NOT NULL
+            FROM items i WHERE i.variant_count = 0 AND i.price IS NOT NULL AND i.out_since IS NULL
         ) WHERE list > 0 AND price < list';
     }
 }

@@ -14,9 +14,9 @@ final class FieldNumbers
     {
         return match ($field) {
             ProductField::Price, ProductField::Stock => "SELECT id, {$field->value} AS number FROM items
-                WHERE variant_count = 0 AND {$field->value} IS NOT NULL",
+                WHERE variant_count = 0 AND {$field->value} IS NOT NULL AND out_since IS NULL",
             ProductField::Added => "SELECT id, CAST(julianday('now') - julianday(created_at) AS INTEGER) AS number FROM items
-                WHERE parent_id IS NULL AND created_at IS NOT NULL",
+                WHERE parent_id IS NULL AND created_at IS NOT NULL AND out_since IS NULL",
             ProductField::Discount => self::discount(),
             ProductField::Category => null,
         };

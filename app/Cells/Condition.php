@@ -27,7 +27,7 @@ use Lokum\Vocabulary\Kind;
 final readonly class Condition
 {
     /** Words of narrowings that an attribute may be called, too. */
-    private const WORDS = ['words', 'missing', 'gap', 'feed', 'changed', 'origin'];
+    private const WORDS = ['words', 'missing', 'gap', 'feed', 'changed', 'gone', 'origin'];
 
     private const LONGEST = 1000;
 
@@ -76,6 +76,7 @@ final readonly class Condition
                 ProductField::Price->value, ProductField::Stock->value => self::field(ProductField::from($name), $value),
                 'feed' => self::feed($value),
                 'changed' => self::changed($value),
+                'gone' => self::gone($value),
                 'origin' => self::origin($value),
                 'sku' => new self(
                     $name,
@@ -244,6 +245,24 @@ final readonly class Condition
                         [$date.' 00:00:00'],
                     ),
             ),
+        );
+    }
+
+    /** Out of the shop: at all, or since a day. */
+    private static function gone(string $since): self
+    {
+        if ($since !== 'out' && Day::number($since) === null) {
+            throw new Refused("\"{$since}\" is neither \"out\" nor a date of the form 2026-11-30.", 'gone');
+        }
+
+        return new self(
+            'gone',
+            $since,
+            $since === 'out' ? 'out of' : 'gone since',
+            $since === 'out' ? 'the shop' : $since,
+            fn (Builder $query) => $since === 'out'
+                ? $query->whereNotNull('items.out_since')
+                : $query->where('items.out_since', '>=', "{$since} 00:00:00"),
         );
     }
 

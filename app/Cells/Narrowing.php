@@ -13,7 +13,7 @@ use Illuminate\Http\Request;
  * Which products a list is narrowed to. Pages, saved views, fill rules and the command line write it the same way, one
  * condition a line: category:paint, words:sap green, color:sap-green, color:red|blue (any of them), missing:volume,
  * gap:volume (missing where it is expected), price:5..20, volume:50.., stock:1..,
- * feed:Tarnbeck, changed:2026-11-01, origin:color=hand, sku:NO-001.
+ * feed:Tarnbeck, changed:2026-11-01, gone:out, origin:color=hand, sku:NO-001.
  */
 final readonly class Narrowing
 {

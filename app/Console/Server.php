@@ -8,7 +8,10 @@ use App\Support\Refused;
 use Closure;
 use Symfony\Component\Process\Process;
 
-/** The whole installation in one process tree: pages and the worker for long work. Whichever dies is started again. */
+/**
+ * The whole installation in one process tree: pages, the worker for long work, and the clock for what happens by itself. Whichever
+ * dies is started again.
+ */
 final class Server
 {
     private const WEB_WORKERS = '6';
@@ -61,6 +64,7 @@ final class Server
                 '--max-time=3600',
                 '--quiet',
             ],
+            [PHP_BINARY, base_path('artisan'), 'schedule:work', '--quiet'],
         ];
         $running = true;
         foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {

@@ -51,7 +51,7 @@ final class DraftPages
         $pages = [];
         foreach ([false, true] as $inStock) {
             $this->products[(int) $inStock] = $this->byCategory(
-                'SELECT category_id, 1 AS term, COUNT(*) AS n FROM items p WHERE p.parent_id IS NULL'.
+                'SELECT category_id, 1 AS term, COUNT(*) AS n FROM items p WHERE p.parent_id IS NULL AND p.out_since IS NULL'.
                     ($inStock ? ' AND '.Stock::ofProduct() : '').
                     ' GROUP BY 1',
             );
@@ -126,7 +126,8 @@ final class DraftPages
                 $of(Stock::TERM).
                     ' items i JOIN items p ON p.id = '.
                     ItemsOfLevel::PRODUCT.
-                    ' WHERE i.variant_count = 0 AND i.stock IS NOT NULL'.
+                    ' WHERE i.stock IS NOT NULL AND '.
+                    ItemsOfLevel::on(Level::Variant).
                     $this->stock(Level::Variant, $inStock).
                     ' GROUP BY 1, 2',
             ),

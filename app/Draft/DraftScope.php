@@ -36,8 +36,23 @@ final readonly class DraftScope
     /**
      * @param  string  $page  a category's id, or "shop", "search", "brands"
      * @param  bool  $hidesSoldOut  whether sold-out products are hidden there
+     * @param  bool  $someAreOut  whether the catalog has products that are out of the shop
      */
-    public static function of(string $page, CategoryTree $tree, ProductCounts $counts, bool $hidesSoldOut): self
+    public static function of(
+        string $page,
+        CategoryTree $tree,
+        ProductCounts $counts,
+        bool $hidesSoldOut,
+        bool $someAreOut,
+    ): self {
+        $scope = self::listed($page, $tree, $counts, $hidesSoldOut);
+
+        return $someAreOut
+            ? new self("p.out_since IS NULL AND {$scope->products}", $scope->variants, $scope->of, $scope->term)
+            : $scope;
+    }
+
+    private static function listed(string $page, CategoryTree $tree, ProductCounts $counts, bool $hidesSoldOut): self
     {
         $stock = $hidesSoldOut ? [Stock::of('%1$s')] : [];
         if (ctype_digit($page)) {

@@ -70,6 +70,7 @@ final class PageFacts
             $this->compositions()->tree,
             $this->counts,
             $this->hidesSoldOut($page),
+            $this->remembered->ofData('some-are-out', fn (): bool => Item::table()->whereNotNull('out_since')->exists()),
         );
     }
 

@@ -11,6 +11,7 @@ use App\Models\Definition;
 use App\Models\Feed;
 use App\Models\Heading;
 use App\Models\Origin;
+use Lokum\Feed\Gone;
 use Lokum\Text\Slug;
 use Lokum\Text\StrictKey;
 
@@ -139,12 +140,49 @@ final class ApplyStaged
             'UPDATE items SET row_hash = s.hash FROM temp.staged_rows s WHERE s.item_id = items.id AND s.same = 0 AND s.changed <> ?',
             [RowChange::New->value],
         );
+        $this->gone($now);
+        $this->staging->run('DELETE FROM sent WHERE feed_id = ? AND ? AND item_id IN (SELECT item_id FROM temp.staged_gone)', [
+            $this->feed->id,
+            (int) $this->feed->whole,
+        ]);
+        $this->staging->run('INSERT OR IGNORE INTO sent SELECT ?, item_id FROM temp.staged_rows', [$this->feed->id]);
         ItemMoves::countVariants();
+    }
+
+    /** What is sent no longer is sold out or goes out of the shop, as the feed says; the same row is looked at again when it comes. */
+    private function gone(string $now): void
+    {
+        if ($this->feed->gone === Gone::Stay) {
+            return;
+        }
+        (new ItemMoves())->noteBefore($this->change, 'SELECT item_id FROM temp.staged_gone');
+        $isSoldOut = $this->feed->gone === Gone::SoldOut;
+        // A variant of a product that is still sent is sold out; there is nothing smaller to take out of the shop.
+        $this->staging->run(
+            'UPDATE items SET row_hash = NULL, version = version + 1, updated_at = ?, stock = IIF(variant_count = 0, 0, stock)
+                WHERE id IN (SELECT item_id FROM temp.staged_gone) AND (? OR
+                (parent_id IS NOT NULL AND parent_id NOT IN (SELECT item_id FROM temp.staged_gone)))',
+            [$now, (int) $isSoldOut],
+        );
+        if (! $isSoldOut) {
+            $this->staging->run(
+                'UPDATE items SET row_hash = NULL, version = version + 1, updated_at = ?, out_since = ?, out_by = ?
+                    WHERE id IN (SELECT item_id FROM temp.staged_gone) AND COALESCE(parent_id, id) IN (SELECT item_id
+                    FROM temp.staged_gone)',
+                [$now, $now, $this->feed->id],
+            );
+        }
     }
 
     private function updateChanged(string $now): void
     {
-        $sets = ['updated_at = ?', 'version = version + 1', 'parent_id = s.parent_id'];
+        $sets = [
+            'updated_at = ?',
+            'version = version + 1',
+            'parent_id = s.parent_id',
+            'out_since = IIF(items.out_by > 0, NULL, items.out_since)',
+            'out_by = IIF(items.out_by > 0, NULL, items.out_by)',
+        ];
         foreach ($this->targets as $target) {
             if (is_string($target->target) && ! in_array($target->target, ['sku', 'parent_sku'], true)) {
                 $sets[] =

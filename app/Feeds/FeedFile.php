@@ -34,6 +34,14 @@ final class FeedFile
         return self::open(self::kept($reading->path));
     }
 
+    /** Puts a file of the inbox aside that was taken, beside those that wait. */
+    public static function putAside(string $name): void
+    {
+        $aside = config('lokum.data').'/inbox/taken';
+        @mkdir($aside, 0700);
+        @rename(config('lokum.data')."/inbox/{$name}", $aside.'/'.date('Ymd-His')."-{$name}");
+    }
+
     /** Keeps a copy of a file under the data directory and says where, from there. */
     public static function keep(string $path): string
     {

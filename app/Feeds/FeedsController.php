@@ -92,7 +92,7 @@ final class FeedsController
         $sampled = '';
         if (! $request->hasHeader('HX-Request')) {
             try {
-                $file = Formats::open(FeedFile::ofReading($reading));
+                $file = Formats::open(FeedFile::ofReading($reading), $reading->feed->archivePattern());
                 $resolve = new ResolveColumns();
                 $targets = $resolve($file, $reading->feed, MappingForm::remembered($reading));
                 $seen = $resolve->seen();

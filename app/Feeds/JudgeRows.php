@@ -103,6 +103,8 @@ final readonly class JudgeRows
             $differs[] = 's.category IS NOT c.path_key';
         }
         $differs[] = 's.parent IS NOT p.sku';
+        // What went out of the shop since it was not sent comes back.
+        $differs[] = 'i.out_by > 0';
         $this->staging->run(
             'UPDATE temp.staged_rows SET changed = ? WHERE line IN (SELECT s.line FROM temp.staged_rows s JOIN items i ON i.id = s.item_id
             LEFT JOIN categories c ON c.id = i.category_id LEFT JOIN items p ON p.id = i.parent_id WHERE s.same = 0 AND ('.

@@ -47,8 +47,8 @@ final readonly class ReadFeed
         ?Reading $reading = null,
     ): ReadingFigures {
         try {
-            $file = Formats::open($source);
             $feed = Feed::query()->where('name', $name)->first();
+            $file = Formats::open($source, $feed?->archivePattern());
             $map = $map->alsoEmpty(...$feed->empty ?? []);
             $targets = (new ResolveColumns())($file, $feed, $map);
             $reader = new RowReader($file->headings(), array_column($targets, 'target'), $map->empty);
@@ -100,10 +100,10 @@ final readonly class ReadFeed
         $stage = new StageRows($staging, $targets, $signature);
         $rows = 0;
         $figures = null;
-        $staging->transaction(function () use ($staging, $stage, $file, $reader, $targets, $progress, &$rows, &$figures): void {
+        $staging->transaction(function () use ($staging, $stage, $file, $reader, $targets, $feed, $progress, &$rows, &$figures): void {
             $rows = $stage($file, $reader, fn (int $rows, float $share) => $progress('Looking at rows', $rows, $share));
             $progress('Comparing with the catalog', $rows, 0.0);
-            $this->judge($staging, $targets);
+            $this->judge($staging, $targets, $feed);
             $figures = ReadingFigures::of($staging, $rows, ...$targets);
         });
         assert($figures instanceof ReadingFigures);
@@ -147,7 +147,7 @@ final readonly class ReadFeed
     }
 
     /** @param  list<TargetColumn>  $targets */
-    private function judge(Staging $staging, array $targets): void
+    private function judge(Staging $staging, array $targets, ?Feed $feed): void
     {
         $judge = new JudgeRows($staging, $targets);
         $texts = new JudgeTexts($staging);
@@ -168,6 +168,7 @@ final readonly class ReadFeed
         $judge->refuseStranded();
         $judge->dropCellsOfOtherLevel();
         $judge->markChanges();
+        (new JudgeGone($staging))($feed);
     }
 
     private function sentence(string $feed, ReadingFigures $figures): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use Lokum\Feed\DeliveryFigures;
 use Lokum\Feed\TextFate;
 
 /** What a reading does, or would do, in figures. */
@@ -14,6 +15,9 @@ final readonly class ReadingFigures
      * @param  array{added: int, changed: int, unchanged: int}  $products
      * @param  array{added: int, changed: int, unchanged: int}  $variants
      * @param  array{added: int, resolved: int, held: int}  $values  added and held values; spellings that resolved by their key
+     * @param  array{products: int, variants: int}  $gone  that the feed sends no longer
+     * @param  int  $jumps  prices that become less than half or more than twice what they were
+     * @param  list<string>  $headings  that nobody has said anything about
      * @param  list<array{line: int, column: string, reason: string}>  $refused
      * @param  list<array{line: int, column: string, reason: string}>  $unread  cells kept as text that their field cannot read
      */
@@ -22,6 +26,9 @@ final readonly class ReadingFigures
         public array $products,
         public array $variants,
         public array $values,
+        public array $gone,
+        public int $jumps,
+        public array $headings,
         public array $refused,
         public array $unread,
     ) {
@@ -75,6 +82,17 @@ final readonly class ReadingFigures
             self::rows($staging, 'parent IS NULL'),
             self::rows($staging, 'parent IS NOT NULL'),
             $values,
+            self::gone($staging),
+            $staging->number(
+                'SELECT COUNT(*) FROM temp.staged_rows s JOIN items i ON i.id = s.item_id
+                    WHERE s.price IS NOT NULL AND i.price > 0 AND (s.price > 2 * i.price OR 2 * s.price < i.price)',
+            ),
+            array_values(
+                array_map(
+                    fn (TargetColumn $target): string => $target->heading,
+                    array_filter($targets, fn (TargetColumn $target): bool => $target->isUnknown()),
+                ),
+            ),
             self::refusals($staging),
             self::unread($staging, ...$targets),
         );
@@ -93,6 +111,41 @@ final readonly class ReadingFigures
             'changed' => $counts[RowChange::Changed->value] ?? 0,
             'unchanged' => $counts[RowChange::None->value] ?? 0,
         ];
+    }
+
+    /**
+     * What a delivery is judged by, from figures as they were kept.
+     *
+     * @param  array<string, mixed>  $kept  as {@see toKeep()} gives it
+     */
+    public static function judged(array $kept): DeliveryFigures
+    {
+        $number = function (string $path) use ($kept): int {
+            $found = data_get($kept, $path, 0);
+
+            return is_numeric($found) ? (int) $found : 0;
+        };
+
+        return new DeliveryFigures(
+            rows: $number('rows'),
+            refused: $number('refused_rows'),
+            new: $number('products.added') + $number('variants.added'),
+            changed: $number('products.changed') + $number('variants.changed'),
+            gone: $number('gone.products') + $number('gone.variants'),
+            jumps: $number('jumps'),
+            values: $number('values.added') + $number('values.held'),
+            headings: count((array) ($kept['headings'] ?? [])),
+        );
+    }
+
+    /** @return array{products: int, variants: int} */
+    private static function gone(Staging $staging): array
+    {
+        $count = fn (string $which): int => $staging->number(
+            "SELECT COUNT(*) FROM temp.staged_gone g JOIN items i ON i.id = g.item_id WHERE i.parent_id IS {$which}",
+        );
+
+        return ['products' => $count('NULL'), 'variants' => $count('NOT NULL')];
     }
 
     /** @return list<array{line: int, column: string, reason: string}> */

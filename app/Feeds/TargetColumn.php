@@ -29,6 +29,12 @@ final readonly class TargetColumn
     ) {
     }
 
+    /** Whether nobody has said what it is: it would become a definition that is proposed. */
+    public function isUnknown(): bool
+    {
+        return $this->column() !== null && $this->definition === null && ! $this->described && ! $this->own;
+    }
+
     /** Whether its cells are kept as values or numbers; the known column "brand" is an attribute like any other. */
     public function column(): ?Column
     {

@@ -27,6 +27,8 @@ final readonly class ItemMoves
         'row_hash',
         'created_at',
         'updated_at',
+        'out_since',
+        'out_by',
     ];
 
     private PDO $pdo;

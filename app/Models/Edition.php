@@ -37,6 +37,12 @@ final class Edition extends Model
         return config('lokum.data').'/editions';
     }
 
+    /** Whether its file is there still. */
+    public function isKept(): bool
+    {
+        return is_file(self::directory()."/{$this->file}");
+    }
+
     /** @return BelongsTo<User, $this> */
     public function user(): BelongsTo
     {

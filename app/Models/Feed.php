@@ -6,17 +6,42 @@ namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\HasMany;
+use Illuminate\Support\Carbon;
+use Lokum\Feed\Gone;
 
 /**
  * A supplier's file with its column mapping.
  *
  * @property int $id
  * @property string $name
- * @property list<string>|null $empty
+ * @property list<string>|null $empty cells that count as missing
+ * @property array<string, mixed>|null $source where its files come from (kind, pattern, url, user, private); null: somebody brings them
+ * @property string|null $secret password or token of the source
+ * @property string|null $times when it is looked for; null: when somebody asks
+ * @property bool $by_itself whether what is within its bounds is read without anybody
+ * @property array<string, int>|null $bounds null: proposed from what it has sent
+ * @property bool $whole whether it sends all it has each time
+ * @property Gone $gone
+ * @property array<string, string>|null $seen what was taken already
+ * @property Carbon|null $looked_at
+ * @property int $failures one after the other
+ * @property int $version
  */
 final class Feed extends Model
 {
+    use Versioned;
+
+    protected $attributes = ['gone' => 'stay', 'whole' => false, 'by_itself' => false];
+
     protected $guarded = [];
+
+    /** Which file is meant where several come in one archive. */
+    public function archivePattern(): ?string
+    {
+        $pattern = ($this->source['kind'] ?? null) === 'address' ? $this->source['pattern'] ?? null : null;
+
+        return is_string($pattern) && $pattern !== '' ? $pattern : null;
+    }
 
     /** @return HasMany<Heading, $this> */
     public function headings(): HasMany
@@ -33,6 +58,16 @@ final class Feed extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['empty' => 'array'];
+        return [
+            'empty' => 'array',
+            'source' => 'array',
+            'secret' => 'encrypted',
+            'by_itself' => 'boolean',
+            'bounds' => 'array',
+            'whole' => 'boolean',
+            'gone' => Gone::class,
+            'seen' => 'array',
+            'looked_at' => 'datetime',
+        ];
     }
 }

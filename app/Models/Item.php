@@ -24,6 +24,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property string|null $description
  * @property string|null $image
  * @property int $variant_count
+ * @property string|null $out_since from when on it is out of the shop
+ * @property int|null $out_by the feed that sent it no longer, or -1 for a person
  * @property int $version
  * @property-read Category|null $category
  */

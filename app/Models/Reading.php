@@ -22,6 +22,7 @@ use Illuminate\Support\Carbon;
  * @property bool $takes_good_rows
  * @property array<string, mixed>|null $figures
  * @property string|null $message
+ * @property list<string>|null $held why it was not read by itself
  * @property Carbon $created_at
  * @property Carbon|null $finished_at
  * @property-read Feed $feed
@@ -49,6 +50,7 @@ final class Reading extends Model
         return [
             'state' => ReadingState::class,
             'figures' => 'array',
+            'held' => 'array',
             'takes_good_rows' => 'boolean',
             'rules_wait' => 'boolean',
             'finished_at' => 'datetime',

@@ -12,6 +12,7 @@ enum ReadingState: string
     case Reading = 'reading';
     case Done = 'done';
     case Failed = 'failed';
+    case Aside = 'aside';
 
     public function isRunning(): bool
     {
@@ -27,6 +28,7 @@ enum ReadingState: string
             self::Reading => 'being read',
             self::Done => 'read',
             self::Failed => 'stopped',
+            self::Aside => 'put aside',
         };
     }
 }

@@ -148,7 +148,9 @@ final class BuildEdition
         $categories = [];
         $tree = CategoryTree::load();
         foreach (
-            Rows::of('SELECT id, category_id FROM items WHERE parent_id IS NULL AND category_id IS NOT NULL') as [$id, $category]
+            Rows::of(
+                'SELECT id, category_id FROM items WHERE parent_id IS NULL AND category_id IS NOT NULL AND out_since IS NULL',
+            ) as [$id, $category]
         ) {
             $bits[$category][] = $number = $this->numbering->product($id);
             $categories[$number] = (int) $category;

@@ -24,7 +24,10 @@ final class ContentDigest
         $pdo = DB::connection()->getPdo();
         $items = 0;
         foreach (
-            Rows::from($pdo, 'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image FROM items') as $row
+            Rows::from(
+                $pdo,
+                'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image, out_since FROM items',
+            ) as $row
         ) {
             $items = ($items + self::hash($row)) % self::MODULUS;
         }

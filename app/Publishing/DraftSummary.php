@@ -51,6 +51,7 @@ final readonly class DraftSummary
             $ended[$definition->slug] = EndedAddresses::of($definition);
         }
         $totals = Item::table()
+            ->whereNull('out_since')
             ->selectRaw('COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants')
             ->first();
 

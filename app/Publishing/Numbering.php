@@ -32,7 +32,7 @@ final class Numbering
         $sizes = [];
         $number = 0;
         foreach (
-            Rows::of('SELECT id, MAX(variant_count, 1) AS lanes FROM items WHERE parent_id IS NULL
+            Rows::of('SELECT id, MAX(variant_count, 1) AS lanes FROM items WHERE parent_id IS NULL AND out_since IS NULL
                 ORDER BY lanes DESC, id') as [$id, $lanes]
         ) {
             $this->numbers[$id] = $number++;
@@ -44,7 +44,7 @@ final class Numbering
         $lane = 0;
         $last = 0;
         foreach (
-            Rows::of('SELECT id, COALESCE(parent_id, id) AS product FROM items WHERE variant_count = 0
+            Rows::of('SELECT id, COALESCE(parent_id, id) AS product FROM items WHERE variant_count = 0 AND out_since IS NULL
                 ORDER BY product, id') as [$id, $product]
         ) {
             $lane = $product === $last ? $lane + 1 : 0;

@@ -49,7 +49,8 @@ final readonly class Publish
         return FileLock::isHeld(self::lock());
     }
 
-    private static function lock(): string
+    /** Held while an edition is made, so that there is one at a time. */
+    public static function lock(): string
     {
         return Edition::directory().'/lock';
     }

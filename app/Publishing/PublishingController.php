@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Editions\Served;
 use App\Models\Edition;
 use App\Support\CsvList;
+use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -18,7 +19,7 @@ final class PublishingController
     /** Seconds in which a publication that was asked for may wait for the worker. */
     private const ASKED_FOR = 60;
 
-    public function show(Request $request, CurrentDrift $drift): View|Response|StreamedResponse
+    public function show(Request $request, CurrentDrift $drift, ServeAgain $serve): View|Response|StreamedResponse
     {
         $progress = RunPublishing::progress()->now();
         if ($request->hasHeader('HX-Request') && ! isset($progress['what'])) {
@@ -36,6 +37,8 @@ final class PublishingController
             );
         }
 
+        $again = Edition::query()->find($request->integer('again'));
+
         return view('publishing.show', [
             'drift' => $found,
             'lines' => collect(DriftInWords::lines($found))->groupBy('about'),
@@ -43,6 +46,8 @@ final class PublishingController
             'problem' => Served::of($request)->problem,
             'editions' => Edition::query()->with('user')->orderByDesc('id')->limit(12)->get(),
             'progress' => $progress,
+            'again' => $again,
+            'differences' => $again === null ? null : $serve->consequences($again),
         ]);
     }
 
@@ -56,6 +61,15 @@ final class PublishingController
         }
 
         return redirect()->route('publishing');
+    }
+
+    public function serve(int $edition, ServeAgain $serve): RedirectResponse
+    {
+        $again = $serve(Edition::query()->find($edition) ?? throw Refused::unknown('edition', (string) $edition));
+
+        return redirect()
+            ->route('publishing')
+            ->with('done', "Edition {$edition} is served again, as edition {$again->id}.");
     }
 
     /** The status in the top bar, worked out when it is not known yet. */

@@ -62,7 +62,7 @@ final class WriteProducts
         do {
             $products = $this->rows(
                 'SELECT id, sku, name, category_id, price, currency, stock, description, image FROM items
-                    WHERE parent_id IS NULL AND id > '.
+                    WHERE parent_id IS NULL AND out_since IS NULL AND id > '.
                     $last.
                     ' ORDER BY id LIMIT '.
                     self::CHUNK,

@@ -25,6 +25,8 @@ final readonly class SaveShop
         'taxes' => 'word on tax',
         'editions' => 'number of editions kept',
         'days' => 'days that files are kept',
+        'publishes' => 'times of publishing by itself',
+        'loss' => 'loss that is let pass',
     ];
 
     public function __construct(private Ledger $ledger)

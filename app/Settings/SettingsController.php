@@ -6,6 +6,9 @@ namespace App\Settings;
 
 use App\Models\Setting;
 use App\Support\Pictures;
+use App\Support\Refused;
+use App\Support\Times;
+use Closure;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -20,6 +23,18 @@ final class SettingsController
         return view('settings.show', ['shop' => Shop::current(), 'version' => Setting::query()->first()->version ?? 0]);
     }
 
+    /** After readings, or times. */
+    private static function isTime(string $field, mixed $said, Closure $fail): void
+    {
+        try {
+            if (is_string($said) && $said !== Shop::AFTER_READINGS) {
+                Times::of($said);
+            }
+        } catch (Refused $why) {
+            $fail($why->getMessage());
+        }
+    }
+
     public function update(Request $request, SaveShop $save): RedirectResponse
     {
         $input = $request->validate([
@@ -32,6 +47,8 @@ final class SettingsController
             'taxes' => ['required', 'string', Rule::enum(Taxes::class)],
             'editions' => 'required|integer|between:2,100',
             'days' => 'required|integer|between:0,3650',
+            'publishes' => ['nullable', 'string', 'max:100', self::isTime(...)],
+            'loss' => 'nullable|integer|between:0,100',
             'version' => 'required|integer',
         ], [
             'language.in' => 'This language is not known. Choose one of the list.',
@@ -48,6 +65,8 @@ final class SettingsController
             'taxes' => (string) $input['taxes'],
             'editions' => (int) $input['editions'],
             'days' => (int) $input['days'],
+            'publishes' => trim((string) ($input['publishes'] ?? '')),
+            'loss' => (int) ($input['loss'] ?? Shop::LOSS) === Shop::LOSS ? null : (int) $input['loss'],
         ];
         if ($mark instanceof UploadedFile) {
             $changes['mark'] = Pictures::keep((string) file_get_contents($mark->getRealPath()));

@@ -13,6 +13,11 @@ use ResourceBundle;
 /** The shop as its managers have set it up. What they have not said is as the environment says, or as usual. */
 final readonly class Shop
 {
+    public const AFTER_READINGS = 'after readings';
+
+    /** Per cent that a term may lose, as usual. */
+    public const LOSS = 20;
+
     /**
      * @param  string|null  $mark  name of a picture
      * @param  string  $language  of numbers and of the order of letters, BCP 47
@@ -20,6 +25,8 @@ final readonly class Shop
      * @param  string  $timezone  name in the IANA database
      * @param  int  $editions  so many of the newest keep their files
      * @param  int  $days  after which the files of deliveries that were read go; 0: they stay
+     * @param  string  $publishes  when editions are published by themselves: "" never, "after readings", or times
+     * @param  int  $loss  per cent of its products that a term may lose when nobody looks, 0 to 100
      * @param  string|null  $pictures  whose drawings stand for products: "demo", or nobody's
      */
     public function __construct(
@@ -33,6 +40,8 @@ final readonly class Shop
         public int $editions,
         public int $days,
         public ?string $pictures,
+        public string $publishes,
+        public int $loss,
     ) {
     }
 
@@ -52,6 +61,8 @@ final readonly class Shop
             editions: is_int($said['editions'] ?? null) ? $said['editions'] : 5,
             days: is_int($said['days'] ?? null) ? $said['days'] : 0,
             pictures: $text('pictures', '') ?: null,
+            publishes: $text('publishes', ''),
+            loss: is_int($said['loss'] ?? null) ? $said['loss'] : self::LOSS,
         );
     }
 

@@ -17,6 +17,7 @@ use App\Models\ReadingState;
 use App\Models\State;
 use App\Models\Value;
 use App\Publishing\CurrentDrift;
+use App\Sources\NightReport;
 use App\Vocabulary\FindNewcomers;
 use Illuminate\Support\Facades\DB;
 
@@ -61,11 +62,14 @@ final readonly class ShowToday
                 ->limit(self::HELD)
                 ->get(),
             newcomers: $this->newcomers->waiting(),
+            night: NightReport::since(now()->subDay()),
             running: (clone $readings)
+                ->whereNull('held')
                 ->whereIn('state', [ReadingState::Checking, ReadingState::Reading, ReadingState::Checked])
                 ->get(),
             broken: (clone $readings)
                 ->where('state', ReadingState::Failed)
+                ->whereNull('held')
                 ->where('updated_at', '>=', now()->subDays(self::BROKEN_FOR))
                 ->limit(self::BROKEN)
                 ->get(),

@@ -9,6 +9,7 @@ use App\Models\Definition;
 use App\Models\Edition;
 use App\Models\Reading;
 use App\Models\Value;
+use App\Sources\NightReport;
 use App\Support\Page;
 use Illuminate\Database\Eloquent\Collection;
 use Lokum\Lineup\Absence;
@@ -25,6 +26,7 @@ final readonly class TodayPage extends Page
      * @param  Collection<int, Definition>  $proposed
      * @param  Collection<int, Value>  $held  values that wait behind shoppers, the newest first
      * @param  list<array{definition: Definition, new: int, resolved: int}>  $newcomers  by attribute
+     * @param  NightReport  $night  what happened by itself since yesterday
      * @param  Collection<int, Reading>  $running
      * @param  Collection<int, Reading>  $broken
      * @param  list<\stdClass>  $unread  slug, label, texts and sample of fields whose texts cannot be read
@@ -42,6 +44,7 @@ final readonly class TodayPage extends Page
         public Collection $proposed,
         public Collection $held,
         public array $newcomers,
+        public NightReport $night,
         public Collection $running,
         public Collection $broken,
         public array $unread,

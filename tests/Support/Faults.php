@@ -44,6 +44,24 @@ final class Faults
         'filter_changes',
     ];
 
+    private const ADDED_BY_NIGHT = [
+        'items.out_since',
+        'items.out_by',
+        'item_changes.out_since',
+        'item_changes.out_by',
+        'feeds.source',
+        'feeds.secret',
+        'feeds.times',
+        'feeds.by_itself',
+        'feeds.bounds',
+        'feeds.whole',
+        'feeds.gone',
+        'feeds.seen',
+        'feeds.looked_at',
+        'feeds.failures',
+        'feeds.version',
+    ];
+
     private static ?self $one = null;
 
     /** @var array<string, array{before: string, after: string, seconds: float}> */
@@ -382,6 +400,14 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
+                'DROP TABLE runs',
+                'DROP TABLE sent',
+                'ALTER TABLE readings DROP COLUMN held',
+                'DROP INDEX items_out',
+                ...array_map(
+                    fn (string $column): string => 'ALTER TABLE '.strtr($column, ['.' => ' DROP COLUMN ']),
+                    self::ADDED_BY_NIGHT,
+                ),
                 'ALTER TABLE definitions DROP COLUMN day_order',
                 'ALTER TABLE definitions DROP COLUMN decimals',
                 'DROP TABLE settings',

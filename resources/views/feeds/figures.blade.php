@@ -34,6 +34,19 @@
             <dd>{{ Format::number($figures['values']['held']) }}</dd>
         </div>
     @endif
+    @if (($figures['gone']['products'] ?? 0) + ($figures['gone']['variants'] ?? 0) > 0)
+        <div>
+            <dt>Sent no longer: {{ lcfirst($reading->feed->gone->label()) }}</dt>
+            <dd>{{ Format::count($figures['gone']['products'], 'product') }},
+                {{ Format::count($figures['gone']['variants'], 'variant') }}</dd>
+        </div>
+    @endif
+    @if (($figures['jumps'] ?? 0) > 0)
+        <div>
+            <dt>Prices that halve or double</dt>
+            <dd>{{ Format::number($figures['jumps']) }}</dd>
+        </div>
+    @endif
     <div>
         <dt>Refused rows</dt>
         <dd @class(['text-(--brick)' => $figures['refused_rows'] > 0])>{{ Format::number($figures['refused_rows']) }}</dd>

@@ -35,6 +35,43 @@
                 </table>
             </section>
         @endif
+        @if ($feeds->isNotEmpty())
+            <section class="grid gap-2">
+                <div class="flex gap-3 items-baseline">
+                    <h2>Feeds</h2><a class="small" href="{{ route('runs') }}">all runs</a>
+                </div>
+                <table class="grid-table">
+                    <thead>
+                        <tr>
+                            <th scope="col">Feed</th>
+                            <th scope="col">Its files come from</th>
+                            <th scope="col">Looked for</th>
+                            <th scope="col">By itself</th>
+                            <th scope="col" class="num">Readings</th>
+                        </tr>
+                    </thead>
+                    <tbody>
+                        @foreach ($feeds as $feed)
+                            <tr data-row>
+                                <td><a class="name" data-stop href="{{ route('sources.show', $feed) }}">{{ $feed->name }}</a></td>
+                                <td class="cut max-w-[260px] soft">{{ App\Sources\Source::of($feed)->inWords() }}</td>
+                                <td>{{ $feed->times ?? 'when asked' }}</td>
+                                <td>
+                                    @if ($feed->failures)
+                                        <span class="tag harm">failed {{ Format::count($feed->failures, 'time') }}</span>
+                                    @elseif ($feed->by_itself)
+                                        <span class="tag settled">read within bounds</span>
+                                    @else
+                                        <span class="tag">asks somebody</span>
+                                    @endif
+                                </td>
+                                <td class="num">{{ Format::number($feed->readings_count) }}</td>
+                            </tr>
+                        @endforeach
+                    </tbody>
+                </table>
+            </section>
+        @endif
         <section class="grid gap-2">
             <h2>Readings</h2>
             @if ($readings->isEmpty())
@@ -67,7 +104,7 @@
                                     @if (isset($takenBack[$reading->id]))
                                         <span class="tag">taken back</span>
                                     @else
-                                        <span class="tag {{ ['done' => 'settled', 'failed' => 'harm'][$reading->state->value]
+                                        <span class="tag {{ ['done' => 'settled', 'failed' => 'harm', 'aside' => ''][$reading->state->value]
                                             ?? 'waiting' }}">{{ $reading->state->label() }}</span>
                                     @endif
                                 </td>
@@ -120,16 +157,4 @@
             puts into <span class="mono">inbox</span> in the data
             directory are listed here by themselves.</p>
     @endcan
-    <h3>Feeds</h3>
-    <dl class="figures">
-        @forelse ($feeds as $feed)
-            <div>
-                <dt>{{ $feed->name }}</dt>
-                <dd>{{ Format::count($feed->readings_count, 'reading') }}</dd>
-        </div>@empty<div>
-                <dt>None yet</dt>
-                <dd></dd>
-            </div>
-        @endforelse
-    </dl>
 @endsection

@@ -190,6 +190,9 @@
     @elseif ($reading->state === ReadingState::Checked && $figures)
         <p class="label">Checked; nothing is written yet</p>
         <h2>Read it like this?</h2>
+        @if ($reading->held)
+            <p class="note harm">It came by itself and is held: {{ implode('; ', $reading->held) }}.</p>
+        @endif
         @include('feeds.figures')
         @can('edit')
             <div class="deed">
@@ -201,6 +204,8 @@
                 <button class="button main" form="mapping" formaction="{{ route('readings.read', $reading) }}" data-key="s">Read
                     {{ Format::count($figures['rows'] - $figures['refused_rows'], 'row') }} <kbd>S</kbd></button>
                 <button class="button" form="mapping" formnovalidate>Check again</button>
+                <button class="button" form="mapping" formaction="{{ route('readings.aside', $reading) }}" formnovalidate
+                    data-key="x">Put it aside <kbd>X</kbd></button>
                 <p class="small soft">One step in History. It can be taken back as long as nothing builds upon it; the words it
                     brings stay known.</p>
             </div>
@@ -237,6 +242,8 @@
         @can('edit')
             <div class="deed"><button class="button main" form="mapping" data-key="s">{{ $reading->state === ReadingState::Failed
                 ? 'Check again' : 'Check' }} <kbd>S</kbd></button>
+                <button class="button" form="mapping" formaction="{{ route('readings.aside', $reading) }}" formnovalidate
+                    data-key="x">Put it aside <kbd>X</kbd></button>
                 @if ($reading->state === ReadingState::Failed && $figures)
                     <button class="button" form="mapping" formaction="{{ route('readings.read', $reading) }}"
                         >Read it again as it was checked</button>

@@ -61,6 +61,7 @@
                         <th scope="col" class="num">Variants</th>
                         <th scope="col" class="num">Terms</th>
                         <th scope="col" class="num">Took</th>
+                        <th scope="col"><span class="sr-only">Serve again</span></th>
                     </tr>
                 </thead>
                 <tbody>
@@ -76,6 +77,12 @@
                             <td class="num">{{ Format::number($one->variants) }}</td>
                             <td class="num">{{ Format::number($one->terms) }}</td>
                             <td class="num">{{ $one->seconds }} s</td>
+                            <td class="num">
+                                @if ($one->id !== $edition?->id && $one->isKept())
+                                    <a class="button small" href="{{ route('publishing', ['again' => $one->id]) }}">Compare, serve
+                                        again<span class="sr-only"> edition {{ $one->id }}</span></a>
+                                @endif
+                            </td>
                         </tr>
                     @endforeach
                 </tbody>
@@ -97,6 +104,39 @@
                 <code class="mono">bin/lokum serve</code> starts it.</p>
             @endif
         </div>
+    @elseif ($again)
+        <p class="label">Edition {{ $again->id }}, <x-when :at="$again->created_at" /></p>
+        <h2>Serve it again?</h2>
+        <dl class="figures">
+            <div>
+                <dt>Differences from edition {{ $edition?->id ?? 'none' }}</dt>
+                <dd>{{ Format::number($differences->differences()) }}</dd>
+            </div>
+            <div>
+                <dt>Products</dt>
+                <dd>{{ sprintf('%+d', $differences->products) }}</dd>
+            </div>
+            <div>
+                <dt>Terms that come, and go</dt>
+                <dd>{{ count($differences->new) }}, {{ count($differences->gone) }}</dd>
+            </div>
+            <div>
+                <dt>Pages with other filters</dt>
+                <dd>{{ count($differences->pages) }}</dd>
+            </div>
+        </dl>
+        <ul class="grid gap-1 small">
+            @foreach (array_slice(App\Publishing\DriftInWords::lines($differences), 0, 20) as $line)
+                <li><span class="mono strong" aria-hidden="true">{{ $line['sign'] }}</span> {{ $line['text'] }}</li>
+            @endforeach
+        </ul>
+        <p class="soft">Shoppers get it at one moment, under the next number. The catalog stays as it is: what it would publish
+            comes with the next edition.</p>
+        @can('publish')
+            <form method="post" action="{{ route('publishing.serve', $again) }}" class="deed">@csrf<button class="button main"
+                data-key="s">Serve edition {{ $again->id }} again <kbd>S</kbd></button>
+                <a class="button" href="{{ route('publishing') }}">Leave it</a></form>
+        @endcan
     @else
         <h2>{{ $edition === null ? 'Publish edition 1' : 'Publish edition ' . ($edition->id + 1) }}</h2>
         @if (isset($progress['stopped']))

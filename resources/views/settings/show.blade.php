@@ -68,6 +68,23 @@
             </div>
             <p class="soft small">History and the figures of every reading stay. A file that went cannot be checked again.</p>
         </section>
+        <section class="grid gap-3">
+            <h2>Publishing by itself</h2>
+            <div class="flex gap-4 flex-wrap">
+                <div class="field grow"><label for="publishes">When</label><input class="input" id="publishes" name="publishes"
+                    maxlength="100" value="{{ old('publishes', $shop->publishes) }}" placeholder="only when somebody does it"
+                        list="publishing-times"><datalist id="publishing-times">
+                        @foreach (['after readings', '06:00', 'weekdays 06:00', 'every hour'] as $time)
+                            <option value="{{ $time }}">
+                        @endforeach
+                    </datalist><x-error for="publishes" /></div>
+                <div class="field grow"><label for="loss">Held where a term or the shop loses more than, %</label><input class="input"
+                    id="loss" type="number" name="loss" min="0" max="100" required value="{{ old('loss', $shop->loss) }}"><x-error
+                        for="loss" /></div>
+            </div>
+            <p class="soft small">It is held, too, where a filter would vanish from a page. Today tells what was published and what
+                was not, and why.</p>
+        </section>
         <div><button class="button main" data-key="s">Save <kbd>S</kbd></button></div>
     </form>
 @endsection

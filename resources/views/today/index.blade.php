@@ -23,7 +23,11 @@
         @if ($path)
             @include('today.path')
         @endif
-        @php($quiet = $inbox === [] && $proposed->isEmpty() && $held->isEmpty() && $newcomers === [] && $running->isEmpty()
+        @unless ($path || $night->isEmpty())
+            @include('today.night')
+        @endunless
+        @php($quiet = $night->held->isEmpty() && $inbox === []
+            && $proposed->isEmpty() && $held->isEmpty() && $newcomers === [] && $running->isEmpty()
             && $broken->isEmpty() && $unread === [] && $silent === [] && ($drift ?? 0) === 0 && $products > 0 && $filters > 0)
         @unless ($path && $products === 0)
         <h2>{{ $quiet ? 'Nothing waits for a decision' : 'What waits for you' }}</h2>
@@ -35,6 +39,19 @@
                     <p class="soft">{{ $reading->file_name }}</p><a class="button small justify-self-start"
                         href="{{ route('readings.show', $reading) }}">{{ $reading->state->isRunning() ? 'See how far it is'
                             : 'Read it' }}</a>
+                </section>
+            @endforeach
+            @foreach ($night->held as $reading)
+                <section class="card waits">
+                    <h3>{{ $reading->feed->name }} is held</h3>
+                    <p class="soft">{{ $reading->file_name }}: {{ implode('; ', $reading->held ?? []) }}.</p>
+                    <p class="flex gap-2">
+                        <a class="button small" href="{{ route('readings.show', $reading) }}">Look at it</a>
+                        @can('edit')
+                            <form method="post" action="{{ route('readings.aside', $reading) }}">@csrf<button
+                                class="button small">Put aside<span class="sr-only"> {{ $reading->file_name }}</span></button></form>
+                        @endcan
+                    </p>
                 </section>
             @endforeach
             @foreach ($broken as $reading)

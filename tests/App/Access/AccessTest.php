@@ -69,6 +69,8 @@ function address_of(string $uri): string
         '{definition}' => '2',
         '{value}' => '1',
         '{filter}' => '1',
+        '{feed}' => '1',
+        '{edition}' => '1',
         '{reading}' => '1',
         '{change}' => '1',
         '{rule}' => '1',

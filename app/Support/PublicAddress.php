@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Api;
-
-use App\Support\Refused;
+namespace App\Support;
 
 /**
  * An address of the open network, looked up once: what is asked is the very machine that was looked at. Addresses of this machine, of

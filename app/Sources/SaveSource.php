@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sources;
+
+use App\History\Journal;
+use App\History\Ledger;
+use App\Models\Change;
+use App\Models\Feed;
+use App\Models\Role;
+use App\Models\Room;
+use App\Models\User;
+use App\Support\Refused;
+use App\Support\Times;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\Crypt;
+use Lokum\Feed\Bounds;
+use Lokum\Feed\Gone;
+
+/** Says where a feed's files come from, when, within which bounds they are read by themselves, and what becomes of what is gone. */
+final readonly class SaveSource
+{
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /**
+     * @param  array<string, mixed>  $input  source (kind, pattern, url, user, private), secret, times, by_itself, whole, gone,
+     *         own_bounds and bounds
+     *
+     * @throws Refused naming the field
+     */
+    public function __invoke(Feed $feed, array $input, int $version): ?Change
+    {
+        $source = Source::from($input);
+        $person = Auth::user();
+        if ($source->private && ! Source::of($feed)->private && $person instanceof User && $person->role !== Role::Manager) {
+            throw new Refused('Only a manager lets a source lie in a private network.', 'private');
+        }
+        $text = fn (string $key): string => is_scalar($input[$key] ?? null) ? trim((string) $input[$key]) : '';
+        $times = $text('times') === '' ? null : Times::of($text('times'))->said;
+        $row = [
+            'source' => $source->toArray() === null ? null : (string) json_encode($source->toArray(), JSON_UNESCAPED_UNICODE),
+            'times' => $source->kind === SourceKind::Hand ? null : $times,
+            'by_itself' => (int) (bool) ($input['by_itself'] ?? false),
+            'whole' => (int) (bool) ($input['whole'] ?? false),
+            'gone' => (Gone::tryFrom($text('gone')) ?? Gone::Stay)->value,
+            'bounds' => (bool) ($input['own_bounds'] ?? false)
+                ? (string) json_encode(Bounds::from((array) ($input['bounds'] ?? []))->toArray())
+                : null,
+            'failures' => 0,
+        ];
+        if ($text('secret') !== '') {
+            $row['secret'] = Crypt::encryptString($text('secret'));
+        } elseif ((bool) ($input['no_secret'] ?? false) || $source->kind !== SourceKind::Address) {
+            $row['secret'] = null;
+        }
+        // Another place has not told anything yet.
+        if ($source->url !== Source::of($feed)->url) {
+            $row['seen'] = null;
+        }
+
+        return $this->ledger->record(Room::Feeds, function (Journal $journal) use ($feed, $row, $source, $version): string {
+            if ($feed->refresh()->version !== $version) {
+                throw Refused::changedMeanwhile($feed->name);
+            }
+            $journal->update(Feed::class, $feed->id, $row);
+
+            return "{$feed->name}: {$source->inWords()}".($row['times'] === null ? '' : ", {$row['times']}").
+                ($row['by_itself'] === 1 ? ', read by itself within bounds' : '');
+        });
+    }
+}

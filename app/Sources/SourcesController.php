@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Sources;
+
+use App\Models\Feed;
+use App\Models\Reading;
+use App\Models\ReadingState;
+use App\Models\Run;
+use App\Models\RunState;
+use App\Settings\Shop;
+use App\Support\PageCursor;
+use App\Support\Refused;
+use App\Support\Times;
+use Illuminate\Http\RedirectResponse;
+use Illuminate\Http\Request;
+use Illuminate\View\View;
+
+/** Where a feed's files come from and what may happen with them by itself; what has happened. */
+final class SourcesController
+{
+    public function show(Feed $feed): View
+    {
+        $shop = Shop::current();
+
+        return view('sources.show', [
+            'feed' => $feed,
+            'source' => Source::of($feed),
+            'bounds' => FeedBounds::of($feed),
+            'proposed' => FeedBounds::proposed($feed),
+            'next' => $feed->times === null ? null : Times::of($feed->times)->next(now(), $shop->timezone),
+            'runs' => Run::query()->with('reading')->where('feed_id', $feed->id)->latest('id')->limit(12)->get(),
+        ]);
+    }
+
+    public function update(Request $request, Feed $feed, SaveSource $save): RedirectResponse
+    {
+        $change = $save($feed, $request->except(['_token', '_method']), $request->integer('version'));
+
+        return redirect()
+            ->route('sources.show', $feed)
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
+    }
+
+    /** Now, whatever its times say. */
+    public function run(Feed $feed, RunDue $run): RedirectResponse
+    {
+        $feed->fill(['failures' => 0])->saveQuietly();
+        $runs = $run->feed($feed);
+        $last = end($runs);
+
+        return redirect()
+            ->route('sources.show', $feed)
+            ->with('done', $last === false ? 'Its source is being looked at already.' : $last->said);
+    }
+
+    /** A delivery that nobody wants does not wait for ever. */
+    public function aside(Reading $reading): RedirectResponse
+    {
+        if ($reading->state === ReadingState::Done || $reading->state->isRunning()) {
+            throw new Refused('This file was read already, or is being read.');
+        }
+        $reading->update(['state' => ReadingState::Aside, 'held' => null]);
+
+        return redirect()
+            ->route('feeds')
+            ->with('done', "Put {$reading->file_name} aside.");
+    }
+
+    public function runs(Request $request): View
+    {
+        $state = RunState::tryFrom($request->string('state')->toString());
+        $feed = $request->integer('feed');
+
+        return view('sources.runs', [
+            'runs' => Run::query()
+                ->with('feed', 'reading')
+                ->when($state !== null, fn ($query) => $query->where('state', $state))
+                ->when($feed > 0, fn ($query) => $query->where('feed_id', $feed))
+                ->orderByDesc('id')
+                ->cursorPaginate(40, cursor: PageCursor::from($request, 'id'))
+                ->withQueryString(),
+            'feeds' => Feed::query()->orderBy('name')->get(),
+            'state' => $state,
+            'feed' => $feed,
+        ]);
+    }
+}

@@ -1,0 +1,148 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Feed;
+
+/** Within which figures a delivery is read by itself. What is beyond them is held, with the reason. */
+final readonly class Bounds
+{
+    /** What each figure is called, where it is too large. */
+    private const WORDS = [
+        'refused' => 'rows are refused',
+        'new' => 'products and variants are new',
+        'changed' => 'products and variants change',
+        'gone' => 'products and variants are gone',
+        'jumps' => 'prices become less than half or more than twice',
+        'values' => 'values are new',
+        'headings' => 'headings are new',
+    ];
+
+    /** Normal spreads are 1.4826 times the median distance (Rousseeuw and Croux 1993); three of them are let pass. */
+    private const SPREADS = 3 * 1.4826;
+
+    /** However even the past was, so much of the rows may differ, and so many at least. */
+    private const SHARE = 0.05;
+
+    private const LEAST = 5;
+
+    /** Without a past: so much of the rows. */
+    private const SHARE_AT_FIRST = 0.2;
+
+    /** @param  array<string, int>  $most  by figure; one that is not in it has no bound */
+    public function __construct(public int $leastRows, public int $mostRows, public array $most)
+    {
+    }
+
+    /**
+     * From what the feed has sent so far: the median of each figure and three times its spread (median absolute deviation, scaled to a
+     * normal one: Hampel 1974), at least 5 % of the rows. Refused rows, jumps of prices and headings are measured the same way, but
+     * nothing is let pass for the sake of the rows.
+     *
+     * @param  list<DeliveryFigures>  $past  the newest deliveries that were read, in any order; not the very first, in which all is new
+     */
+    public static function proposed(array $past): self
+    {
+        if ($past === []) {
+            return new self(1, 1_000_000, array_fill_keys(['refused', 'gone', 'jumps', 'headings'], 0));
+        }
+        [$rows, $spread] = self::middle(array_column($past, 'rows'));
+        $share = count($past) < 3 ? self::SHARE_AT_FIRST : self::SHARE;
+        $room = (int) ceil(max($spread * self::SPREADS, $rows * $share * 2, self::LEAST));
+        $most = [];
+        foreach (array_keys(self::WORDS) as $figure) {
+            [$usual, $spread] = self::middle(array_column($past, $figure));
+            $most[$figure] = (int) ceil(
+                $usual +
+                    max(
+                        $spread * self::SPREADS,
+                        in_array($figure, ['refused', 'jumps', 'headings'], true) ? 0 : max($rows * $share, self::LEAST),
+                    ),
+            );
+        }
+
+        return new self(max(1, $rows - $room), $rows + $room, $most);
+    }
+
+    /** @param  array<string, mixed>  $data  as {@see toArray()} gives it */
+    public static function from(array $data): self
+    {
+        $most = [];
+        foreach (array_keys(self::WORDS) as $figure) {
+            if (is_numeric($data[$figure] ?? null)) {
+                $most[$figure] = max(0, (int) $data[$figure]);
+            }
+        }
+        $rows = fn (string $end, int $usual): int => is_numeric($data[$end] ?? null) ? max(0, (int) $data[$end]) : $usual;
+
+        return new self($rows('least_rows', 1), $rows('most_rows', 1_000_000_000), $most);
+    }
+
+    /** @return array<string, int> */
+    public function toArray(): array
+    {
+        return ['least_rows' => $this->leastRows, 'most_rows' => $this->mostRows] + $this->most;
+    }
+
+    /** @return list<string> why a delivery is not read by itself, each with its figure and the bound; none: it is within */
+    public function exceededBy(DeliveryFigures $delivery): array
+    {
+        $reasons = [];
+        if ($delivery->rows < $this->leastRows) {
+            $reasons[] = number_format($delivery->rows).' rows, at least '.number_format($this->leastRows).' are usual';
+        }
+        if ($delivery->rows > $this->mostRows) {
+            $reasons[] = number_format($delivery->rows).' rows, at most '.number_format($this->mostRows).' are usual';
+        }
+        foreach (self::WORDS as $figure => $words) {
+            $most = $this->most[$figure] ?? null;
+            /** @var int $has */
+            $has = $delivery->{$figure};
+            if ($most !== null && $has > $most) {
+                $reasons[] = number_format($has)." {$words}, at most ".number_format($most).' are let pass';
+            }
+        }
+
+        return $reasons;
+    }
+
+    /** As one plain sentence. */
+    public function inWords(): string
+    {
+        $parts = [];
+        foreach (self::WORDS as $figure => $words) {
+            if (isset($this->most[$figure])) {
+                $parts[] = ($this->most[$figure] === 0 ? 'no' : 'at most '.number_format($this->most[$figure]))." {$words}";
+            }
+        }
+
+        return 'Read by itself with '.number_format($this->leastRows).' to '.number_format($this->mostRows).' rows'.
+            ($parts === [] ? '' : ', where '.implode(', ', $parts)).'; else it is held.';
+    }
+
+    /** @return array<string, string> what can be bounded from above, in words */
+    public static function figures(): array
+    {
+        return self::WORDS;
+    }
+
+    /**
+     * @param  list<int>  $numbers
+     * @return array{0: int, 1: float} median and median distance from it
+     */
+    private static function middle(array $numbers): array
+    {
+        $median = self::median($numbers);
+
+        return [(int) round($median), self::median(array_map(fn (int $number): float => abs($number - $median), $numbers))];
+    }
+
+    /** @param  list<int|float>  $numbers */
+    private static function median(array $numbers): float
+    {
+        sort($numbers);
+        $n = count($numbers);
+
+        return $n === 0 ? 0.0 : ($numbers[intdiv($n - 1, 2)] + $numbers[intdiv($n, 2)]) / 2;
+    }
+}

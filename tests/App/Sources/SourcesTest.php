@@ -1,0 +1,216 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Models\Edition;
+use App\Models\Feed;
+use App\Models\Item;
+use App\Models\Reading;
+use App\Models\ReadingState;
+use App\Models\Run;
+use App\Models\RunState;
+use App\Settings\SaveShop;
+use App\Sources\RunDue;
+use App\Sources\RunFeed;
+use App\Sources\Source;
+use App\Support\Refused;
+use App\Support\Times;
+use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Http;
+
+/* Deliveries that come by themselves: from the inbox and from an address, judged, read or held, and published within bounds. */
+
+function goods(int $rows, float $times = 1.0, string $heading = 'Color'): string
+{
+    $lines = array_map(fn (int $i): string => "S-{$i},Tea {$i},Tea,".(10 + $i % 7) * $times.',Green '.$i % 5, range(1, $rows));
+
+    return "sku,name,category,price,{$heading}\n".implode("\n", $lines)."\n";
+}
+
+/** @param  array<string, mixed>  $source */
+function feed_with(array $source, string $times = 'every 20 minutes', bool $byItself = true): Feed
+{
+    $feed = Feed::query()->where('name', 'Leaf')->sole();
+    $feed->update(['source' => Source::from($source)->toArray(), 'times' => $times, 'by_itself' => $byItself]);
+
+    return $feed;
+}
+
+function arrives(string $name, string $bytes, string $data): void
+{
+    file_put_contents("{$data}/inbox/{$name}", $bytes);
+    touch("{$data}/inbox/{$name}", time() - 60);
+}
+
+beforeEach(fn () => $this->read(goods(200), feed: 'Leaf'));
+
+test('files of the inbox that match are taken one after the other, each once, and put aside', function (): void {
+    feed_with(['kind' => 'inbox', 'pattern' => 'leaf-*.csv']);
+    arrives('leaf-1.csv', goods(203), $this->data());
+    arrives('leaf-2.csv', goods(205), $this->data());
+    arrives('other.csv', goods(3), $this->data());
+    $runs = app(RunDue::class)();
+    expect(array_column($runs, 'state'))
+        ->toBe([RunState::Read, RunState::Read])
+        ->and($runs[0]->said)
+        ->toBe('203 rows: 3 new.')
+        ->and(Item::query()->count())
+        ->toBe(205)
+        ->and(array_map(basename(...), glob("{$this->data()}/inbox/*.csv") ?: []))
+        ->toBe(['other.csv'])
+        ->and(glob("{$this->data()}/inbox/taken/*") ?: [])
+        ->toHaveCount(2);
+    // The same once more, under another name.
+    arrives('leaf-3.csv', goods(205), $this->data());
+    Feed::query()->update(['looked_at' => now()->subHour()]);
+    expect(array_column(app(RunDue::class)(), 'state'))->toBe([RunState::Nothing])->and(Reading::query()->count())->toBe(2);
+});
+
+test('what is beyond the bounds is held with its reasons, and read or put aside by somebody', function (): void {
+    $feed = feed_with(['kind' => 'inbox', 'pattern' => 'leaf-*.csv']);
+    arrives('leaf-0.csv', goods(200), $this->data());
+    app(RunFeed::class)($feed);
+    arrives('leaf-1.csv', goods(90), $this->data());
+    $run = app(RunFeed::class)($feed->refresh());
+    expect([$run->state, Item::query()->count()])
+        ->toBe([RunState::Held, 200])
+        ->and($run->said)
+        ->toContain('90 rows, at least')
+        ->and($run->reading?->held)
+        ->toHaveCount(1);
+    $this->actingAs($this->person());
+    $this->get('/')->assertSee('Leaf is held')->assertSee('90 rows, at least');
+    $this->post("/feeds/readings/{$run->reading_id}/aside")->assertRedirect();
+    expect(Reading::query()->find($run->reading_id)?->state)->toBe(ReadingState::Aside);
+    $this->get('/')->assertDontSee('Leaf is held');
+
+    arrives('leaf-2.csv', goods(200, 100), $this->data());
+    $run = app(RunFeed::class)($feed->refresh());
+    expect($run->said)->toContain('200 prices become less than half or more than twice');
+    $this->post("/feeds/readings/{$run->reading_id}/read")->assertRedirect();
+    expect(Item::query()->where('sku', 'S-1')->value('price'))->toBe(1100.0);
+
+    // Nobody has said that it may.
+    $feed->refresh()->update(['by_itself' => false]);
+    arrives('leaf-3.csv', goods(201, 100), $this->data());
+    expect(app(RunFeed::class)($feed)->said)->toContain('nobody has said');
+    // And a column under another name is a heading that nobody knows.
+    $feed->refresh()->update(['by_itself' => true]);
+    arrives('leaf-4.csv', goods(200, 100, 'Shade of leaf'), $this->data());
+    expect(app(RunFeed::class)($feed)->said)->toContain('1 headings are new');
+});
+
+test('an address is asked with what is known of it, and what is new is taken', function (): void {
+    $feed = feed_with(['user' => 'me'] + ['kind' => 'address', 'url' => 'http://10.1.2.3/leaf.csv.gz', 'private' => true]);
+    $feed->update(['secret' => 'sesame']);
+    Http::fakeSequence()
+        ->push((string) gzencode(goods(202)), 200, ['ETag' => '"a"', 'Last-Modified' => 'Fri, 27 Nov 2026 05:00:00 GMT'])
+        ->push('', 304)
+        ->push((string) gzencode(goods(202), 1), 200, ['ETag' => '"b"'])
+        ->push('gone', 410)
+        ->push('', 200);
+    $states = [];
+    for ($i = 0; $i < 5; $i++) {
+        $states[] = app(RunFeed::class)($feed->refresh());
+    }
+    expect(array_column($states, 'state'))
+        ->toBe([RunState::Read, RunState::Nothing, RunState::Nothing, RunState::Failed, RunState::Failed])
+        ->and($states[3]->said)
+        ->toBe('The address answers 410.')
+        ->and($states[4]->said)
+        ->toBe('What came is empty.')
+        ->and($feed->refresh()->failures)
+        ->toBe(2)
+        ->and(glob("{$this->data()}/feeds/fetch-*"))
+        ->toBe([]);
+    Http::assertSent(fn ($request): bool => $request->hasHeader('If-None-Match', '"a"') && $request->hasHeader(
+        'Authorization',
+        'Basic '.base64_encode('me:sesame'),
+    ));
+    // The secret is kept so that a copy of the catalog does not tell it.
+    expect(DB::table('feeds')->value('secret'))->not->toContain('sesame');
+});
+
+test('private addresses are refused unless a manager allows them', function (): void {
+    expect(fn () => Source::from(['kind' => 'address', 'url' => 'http://127.0.0.1/x.csv']))
+        ->toThrow(Refused::class, 'private network')
+        ->and(fn () => Source::from(['kind' => 'address', 'url' => 'file:///etc/passwd']))
+        ->toThrow(Refused::class, 'begins with')
+        ->and(fn () => Source::from(['kind' => 'inbox', 'pattern' => '../*']))
+        ->toThrow(Refused::class, 'Say which files');
+});
+
+test('a source that fails waits longer each time, and is left alone after ten times', function (): void {
+    $feed = feed_with(['kind' => 'address', 'url' => 'http://10.1.2.3/leaf.csv', 'private' => true], '05:30');
+    Http::fake(['*' => Http::response('', 500)]);
+    Carbon::setTestNow('2026-11-27 05:31:00');
+    for ($i = 1; $i <= RunFeed::MOST_FAILURES; $i++) {
+        $runs = app(RunDue::class)();
+        expect($runs)->toHaveCount(1)->and(app(RunDue::class)())->toBe([]);
+        Carbon::setTestNow(now()->addMinutes(min(2 ** $i, 360)));
+    }
+    expect($runs[0]->said)->toContain('10th time in a row')->and(app(RunDue::class)())->toBe([]);
+    Carbon::setTestNow(now()->addDays(3));
+    expect(app(RunDue::class)())->toBe([]);
+    Carbon::setTestNow();
+});
+
+test('a run that was broken off is noted, and its file is taken up again', function (): void {
+    $feed = feed_with(['kind' => 'inbox', 'pattern' => 'leaf-*.csv']);
+    arrives('leaf-1.csv', goods(201), $this->data());
+    $lost = Run::query()->create(['feed_id' => $feed->id, 'state' => RunState::Running, 'started_at' => now()]);
+    expect(app(RunFeed::class)($feed)->state)
+        ->toBe(RunState::Read)
+        ->and($lost->refresh()->said)
+        ->toContain('broken off');
+});
+
+test('it publishes by itself where shoppers lose nothing, and else says why not', function (): void {
+    app(App\Lineups\EditLineup::class)->several(['color', 'price']);
+    $this->publish();
+    app(SaveShop::class)(['publishes' => 'after readings', 'loss' => 20], 0);
+    feed_with(['kind' => 'inbox', 'pattern' => 'leaf-*.csv'])->update(['whole' => true, 'gone' => 'out']);
+    arrives('leaf-1.csv', goods(203), $this->data());
+    expect(array_column(app(RunDue::class)(), 'state'))
+        ->toBe([RunState::Read, RunState::Published])
+        ->and(Edition::query()->count())
+        ->toBe(2);
+    // Half of what is green goes out of the shop, within what the feed lets pass.
+    Feed::query()->update(['looked_at' => null, 'bounds' => ['least_rows' => 1]]);
+    arrives('leaf-2.csv', goods(150), $this->data());
+    $runs = app(RunDue::class)();
+    expect(array_column($runs, 'state'))
+        ->toBe([RunState::Read, RunState::Unpublished])
+        ->and($runs[1]->said)
+        ->toContain('53 of 203 products go')
+        ->and(Edition::query()->count())
+        ->toBe(2);
+});
+
+test('times are said plainly, in the zone of the shop, and missed ones count once', function (): void {
+    $at = fn (string $time): Carbon => Carbon::parse($time, 'UTC');
+    $due = fn (string $said, ?string $last, string $now, string $zone = 'UTC'): bool => Times::of($said)
+        ->isDue($last === null ? null : $at($last), $at($now), $zone);
+    expect($due('05:30', '2026-11-26 05:30:10', '2026-11-27 05:29:59'))
+        ->toBeFalse()
+        ->and($due('05:30', '2026-11-26 05:30:10', '2026-11-27 05:30:00'))
+        ->toBeTrue()
+        ->and($due('05:30', '2026-11-20 05:30:10', '2026-11-27 05:00:00'))
+        ->toBeTrue()
+        ->and($due('05:30', '2026-11-27 04:29:00', '2026-11-27 04:31:00', 'Europe/Berlin'))
+        ->toBeTrue()
+        ->and($due('weekdays 05:30, 17:00', '2026-11-27 17:01:00', '2026-11-29 23:00:00'))
+        ->toBeFalse()
+        ->and($due('every 20 minutes', '2026-11-27 10:01:00', '2026-11-27 10:19:00'))
+        ->toBeFalse()
+        ->and($due('every 20 minutes', '2026-11-27 10:01:00', '2026-11-27 10:20:00'))
+        ->toBeTrue()
+        // The clock goes from 2 to 3: half past two is not left out, nor does half past two come twice in October.
+        ->and($due('02:30', '2026-03-28 12:00:00', '2026-03-29 12:00:00', 'Europe/Berlin'))
+        ->toBeTrue()
+        ->and($due('02:30', '2026-10-25 00:31:00', '2026-10-25 20:00:00', 'Europe/Berlin'))
+        ->toBeFalse();
+    foreach (['', 'soon', '25:00', '* * *', 'weekdays'] as $none) {
+        expect(fn () => Times::of($none))->toThrow(Refused::class);
+    }
+});

@@ -1,0 +1,74 @@
+<?php
+
+declare(strict_types=1);
+
+use Lokum\Feed\Bounds;
+use Lokum\Feed\DeliveryFigures;
+
+/* Within which figures a delivery is read by itself. */
+
+/** @return list<DeliveryFigures> */
+function nights(int ...$rows): array
+{
+    return array_map(fn (int $n): DeliveryFigures => new DeliveryFigures($n, 0, 3, 20, 1, 0, 2), array_values($rows));
+}
+
+test('bounds are the median and three spreads of what a feed has sent, and five per cent of its rows at least', function (): void {
+    $bounds = Bounds::proposed(nights(1000, 1004, 996, 1000, 5000));
+    // By hand: median 1000, distances 0 4 4 0 4000 with median 4; ten per cent are more than three spreads of it.
+    expect([$bounds->leastRows, $bounds->mostRows])
+        ->toBe([900, 1100])
+        ->and($bounds->most)
+        ->toBe([
+            'refused' => 0,
+            'new' => 53,
+            'changed' => 70,
+            'gone' => 51,
+            'jumps' => 0,
+            'values' => 52,
+            'headings' => 0,
+        ]);
+    // An uneven past lets more pass.
+    $uneven = Bounds::proposed(nights(500, 1000, 1500, 2000, 2500));
+    expect([$uneven->leastRows, $uneven->mostRows])->toBe([1, 3724]);
+});
+
+test('without a past nothing is bounded but what is never usual', function (): void {
+    $bounds = Bounds::proposed([]);
+    expect($bounds->exceededBy(new DeliveryFigures(50_000, new: 50_000, values: 300)))
+        ->toBe([])
+        ->and($bounds->exceededBy(new DeliveryFigures(0)))
+        ->toBe(['0 rows, at least 1 are usual']);
+});
+
+test('every figure beyond its bound is named with both', function (): void {
+    $bounds = Bounds::proposed(nights(1000, 1000, 1000));
+    expect($bounds->exceededBy(new DeliveryFigures(1000, 0, 53, 70, 51, 0, 52, 0)))
+        ->toBe([])
+        ->and($bounds->exceededBy(new DeliveryFigures(499, 1, 54, 71, 52, 400, 53, 1)))
+        ->toBe([
+            '499 rows, at least 900 are usual',
+            '1 rows are refused, at most 0 are let pass',
+            '54 products and variants are new, at most 53 are let pass',
+            '71 products and variants change, at most 70 are let pass',
+            '52 products and variants are gone, at most 51 are let pass',
+            '400 prices become less than half or more than twice, at most 0 are let pass',
+            '53 values are new, at most 52 are let pass',
+            '1 headings are new, at most 0 are let pass',
+        ])
+        ->and($bounds->exceededBy(new DeliveryFigures(1101)))
+        ->toBe(['1,101 rows, at most 1,100 are usual']);
+});
+
+test('bounds are kept and read again, and said in one sentence', function (): void {
+    $bounds = Bounds::from(['least_rows' => '5', 'most_rows' => 9, 'new' => '3'] + ['refused' => 0, 'changed' => 'x', 'gone' => -4]);
+    expect(Bounds::from($bounds->toArray()))
+        ->toEqual($bounds)
+        ->and($bounds->inWords())
+        ->toBe(
+            'Read by itself with 5 to 9 rows, where no rows are refused, at most 3 products and variants are new, '.
+            'no products and variants are gone; else it is held.',
+        )
+        ->and($bounds->exceededBy(new DeliveryFigures(6, changed: 5000)))
+        ->toBe([]);
+});
