@@ -29,7 +29,7 @@ final readonly class Coverage
         return array_map(array_sum(...), $this->remembered->lately('coverage', $this->count(...)));
     }
 
-    /** All products of the catalog. */
+    /** All products that are not out of the shop. */
     public function total(): int
     {
         return array_sum($this->totals());
@@ -42,6 +42,7 @@ final readonly class Coverage
             'products',
             fn (): array => Item::table()
                 ->whereNull('parent_id')
+                ->whereNull('out_since')
                 ->groupBy('category_id')
                 ->selectRaw('COALESCE(category_id, 0) AS category, COUNT(*) AS n')
                 ->pluck('n', 'category')

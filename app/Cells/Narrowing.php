@@ -19,8 +19,14 @@ final readonly class Narrowing
 {
     private const MOST = 40;
 
-    /** @param  list<Condition>  $conditions */
-    private function __construct(public array $conditions)
+    /** Conditions that mean what is out of the shop, too. */
+    private const OUT_TOO = ['gone', 'sku'];
+
+    /**
+     * @param  list<Condition>  $conditions
+     * @param  bool  $inShop  whether what is out of the shop is left out, where no condition means it
+     */
+    private function __construct(public array $conditions, private bool $inShop = false)
     {
     }
 
@@ -41,7 +47,9 @@ final readonly class Narrowing
             $where[] = $name.':'.$request->string($input)->toString();
         }
 
-        return self::where(array_values(array_map(fn (mixed $line): string => is_scalar($line) ? (string) $line : '', $where)));
+        $lines = array_map(fn (mixed $line): string => is_scalar($line) ? (string) $line : '', $where);
+
+        return new self(self::where(array_values($lines))->conditions, true);
     }
 
     /** What was chosen of one definition: its values (is[]), or a range of its numbers (from, to). */
@@ -86,7 +94,10 @@ final readonly class Narrowing
 
     public function without(Condition $other): self
     {
-        return new self(array_values(array_filter($this->conditions, fn (Condition $condition): bool => $condition !== $other)));
+        return new self(
+            array_values(array_filter($this->conditions, fn (Condition $condition): bool => $condition !== $other)),
+            $this->inShop,
+        );
     }
 
     /** The first condition of a name, such as the category. */
@@ -117,7 +128,8 @@ final readonly class Narrowing
         foreach ($this->conditions as $condition) {
             $condition->narrow($query);
         }
+        $names = array_column($this->conditions, 'name');
 
-        return $query;
+        return $this->inShop && array_intersect($names, self::OUT_TOO) === [] ? $query->whereNull('items.out_since') : $query;
     }
 }

@@ -7,12 +7,15 @@ namespace App\Console;
 use App\Access\DemoAccount;
 use App\Support\Refused;
 use Demo\DemoShop;
+use Demo\Nights;
+use Demo\Suppliers;
 use Illuminate\Support\Facades\DB;
 
 final class DemoCommand extends Command
 {
     protected $signature = 'demo {--port=8080 : where the pages are served}
         {--fresh : throw the shop that is there away and build it anew}
+        {--nights= : let so many nights pass, in which the suppliers deliver and Lokum works by itself}
         {--no-serve : build it, and serve nothing}';
 
     protected $description = 'Builds the demo shop where it is missing, and serves it';
@@ -33,14 +36,26 @@ final class DemoCommand extends Command
             $this->line('Building Quillmoor Art Supply …');
             $this->laravel->make(DemoShop::class)->build(fn (string $what) => $this->line("  {$what}"));
         }
+        $port = (int) $this->option('port');
+        $suppliers = $this->laravel->make(Suppliers::class);
+        $suppliers->settle($port + 1);
+        if ($this->option('nights') !== null) {
+            $server = Suppliers::serve($port + 1);
+            $this->laravel->make(Nights::class)->pass(
+                max(1, min(60, (int) $this->textOption('nights'))),
+                fn (string $what) => $this->line("  {$what}"),
+            );
+            $server->stop(1);
+        }
         if ($this->option('no-serve')) {
             return self::SUCCESS;
         }
+        $server = Suppliers::serve($port + 1);
         DemoAccount::createAll();
         $account = DemoAccount::all()[0];
 
         return Server::run(
-            (int) $this->option('port'),
+            $port,
             true,
             fn (string $address) => $this->line(
                 "\nLokum's demo is at {$address}\n".
@@ -67,7 +82,7 @@ final class DemoCommand extends Command
         ) {
             @unlink(config('lokum.data').'/'.$file);
         }
-        foreach (glob(config('lokum.data').'/{feeds,inbox,editions}/*', GLOB_BRACE) ?: [] as $file) {
+        foreach (glob(config('lokum.data').'/{feeds,inbox,inbox/taken,editions,suppliers}/*', GLOB_BRACE) ?: [] as $file) {
             @unlink($file);
         }
         \App\Data\Setup::ensure();

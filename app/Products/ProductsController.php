@@ -6,6 +6,7 @@ namespace App\Products;
 
 use App\Cells\CellChange;
 use App\Cells\ChangeCells;
+use App\Cells\Chosen;
 use App\Cells\Narrowing;
 use App\Models\Definition;
 use App\Models\Item;
@@ -108,5 +109,20 @@ final class ProductsController
         return redirect(Back::to($request, route('products')))
             ->with('done', $done->summary ?? 'All of them had it already.')
             ->with('undo', $done?->id);
+    }
+
+    /** Products go out of the shop, or come back: the ticked ones, or all that the narrowing finds. */
+    public function out(Request $request, TakeOut $take): RedirectResponse
+    {
+        $picked = Ids::in($request, 'pick');
+        if ($picked === [] && ! $request->boolean('all')) {
+            throw new Refused('Select at least one product, or all that match, first.');
+        }
+        $chosen = $request->boolean('all') ? Chosen::all(Narrowing::from($request)) : Chosen::items($picked);
+        $change = $take($chosen, $request->string('out')->toString() !== 'back');
+
+        return redirect(Back::to($request, route('products')))
+            ->with('done', $change->summary)
+            ->with('undo', $change->id);
     }
 }

@@ -63,13 +63,13 @@ final class PublishingController
         return redirect()->route('publishing');
     }
 
-    public function serve(int $edition, ServeAgain $serve): RedirectResponse
+    public function serve(string $edition, ServeAgain $serve): RedirectResponse
     {
-        $again = $serve(Edition::query()->find($edition) ?? throw Refused::unknown('edition', (string) $edition));
+        $again = $serve(Edition::query()->find((int) $edition) ?? throw Refused::unknown('edition', $edition));
 
         return redirect()
             ->route('publishing')
-            ->with('done', "Edition {$edition} is served again, as edition {$again->id}.");
+            ->with('done', 'Edition '.(int) $edition." is served again, as edition {$again->id}.");
     }
 
     /** The status in the top bar, worked out when it is not known yet. */

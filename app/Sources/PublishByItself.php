@@ -8,6 +8,7 @@ use App\Editions\Served;
 use App\Models\Run;
 use App\Models\RunState;
 use App\Publishing\CurrentDrift;
+use App\Publishing\DriftInWords;
 use App\Publishing\Publish;
 use App\Settings\Shop;
 use App\Support\Refused;
@@ -18,6 +19,8 @@ use Lokum\Edition\PublishGuards;
 /** Publishes without anybody, after readings or at its times, where shoppers lose nothing beyond the bounds; else it says why not. */
 final readonly class PublishByItself
 {
+    private const NAMED = 3;
+
     public function __construct(private CurrentDrift $drift, private Publish $publish)
     {
     }
@@ -56,7 +59,17 @@ final readonly class PublishByItself
         }
         $run->update(['edition_id' => $edition->id]);
 
-        return $this->end($run, RunState::Published, "Published edition {$edition->id}: {$drift->differences()} differences.");
+        $lines = array_column(DriftInWords::lines($drift), 'text');
+        $more = count($lines) - self::NAMED;
+
+        return $this->end(
+            $run,
+            RunState::Published,
+            "Published edition {$edition->id}: ".
+                lcfirst(implode('; ', array_slice($lines, 0, self::NAMED))).
+                ($more > 0 ? "; and {$more} more" : '').
+                '.',
+        );
     }
 
     private function end(Run $run, RunState $state, string $said): Run

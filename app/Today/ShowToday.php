@@ -49,7 +49,7 @@ final readonly class ShowToday
         return new TodayPage(
             path: FirstPath::of($served, FeedFile::inbox()),
             products: $products,
-            variants: Item::query()->where('variant_count', 0)->count(),
+            variants: Item::query()->where('variant_count', 0)->whereNull('out_since')->count(),
             edition: $served->edition,
             drift: $this->drift->known($served->edition),
             inbox: FeedFile::inbox(),

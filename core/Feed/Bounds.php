@@ -18,6 +18,17 @@ final readonly class Bounds
         'headings' => 'headings are new',
     ];
 
+    /** The same of one. */
+    private const OF_ONE = [
+        'refused' => 'row is refused',
+        'new' => 'product or variant is new',
+        'changed' => 'product or variant changes',
+        'gone' => 'product or variant is gone',
+        'jumps' => 'price becomes less than half or more than twice',
+        'values' => 'value is new',
+        'headings' => 'heading is new',
+    ];
+
     /** Normal spreads are 1.4826 times the median distance (Rousseeuw and Croux 1993); three of them are let pass. */
     private const SPREADS = 3 * 1.4826;
 
@@ -99,7 +110,8 @@ final readonly class Bounds
             /** @var int $has */
             $has = $delivery->{$figure};
             if ($most !== null && $has > $most) {
-                $reasons[] = number_format($has)." {$words}, at most ".number_format($most).' are let pass';
+                $reasons[] = number_format($has).' '.($has === 1 ? self::OF_ONE[$figure] : $words).
+                    ($most === 0 ? ', none is let pass' : ', at most '.number_format($most).' are let pass');
             }
         }
 

@@ -48,13 +48,13 @@ test('every figure beyond its bound is named with both', function (): void {
         ->and($bounds->exceededBy(new DeliveryFigures(499, 1, 54, 71, 52, 400, 53, 1)))
         ->toBe([
             '499 rows, at least 900 are usual',
-            '1 rows are refused, at most 0 are let pass',
+            '1 row is refused, none is let pass',
             '54 products and variants are new, at most 53 are let pass',
             '71 products and variants change, at most 70 are let pass',
             '52 products and variants are gone, at most 51 are let pass',
-            '400 prices become less than half or more than twice, at most 0 are let pass',
+            '400 prices become less than half or more than twice, none is let pass',
             '53 values are new, at most 52 are let pass',
-            '1 headings are new, at most 0 are let pass',
+            '1 heading is new, none is let pass',
         ])
         ->and($bounds->exceededBy(new DeliveryFigures(1101)))
         ->toBe(['1,101 rows, at most 1,100 are usual']);

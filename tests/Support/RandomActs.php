@@ -9,6 +9,7 @@ use App\Lineups\ChangeFilter;
 use App\Lineups\ProposeFilter;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Item;
 use App\Models\Umbrella;
 use App\Models\User;
 use App\Models\Value;
@@ -83,6 +84,7 @@ final class RandomActs
             $this->saveUmbrella(...),
             $this->merge(...),
             $this->hide(...),
+            $this->takeOut(...),
             $this->saveValue(...),
             $this->order(...),
             $this->changeDefinition(...),
@@ -94,6 +96,16 @@ final class RandomActs
             $this->give(...),
         ];
         $acts[array_rand($acts)]();
+    }
+
+    /** Products go out of the shop, or come back. */
+    private function takeOut(): void
+    {
+        $out = mt_rand(0, 2) > 0;
+        $ids = Item::query()->whereNull('parent_id')->whereNull('out_since', not: ! $out)->pluck('id')->all();
+        if ($ids !== []) {
+            $this->send('POST', '/products/out', ['pick' => self::some($ids, mt_rand(1, 3)), 'out' => $out ? 'out' : 'back']);
+        }
     }
 
     /**

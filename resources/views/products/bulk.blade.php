@@ -155,4 +155,16 @@
             </div>
         @endif
     </form>
+    @can('edit')
+        @php($back = $narrowing->named('gone') !== null)
+        <details>
+            <summary class="label">{{ $back ? 'Bring back into the shop' : 'Take out of the shop' }}</summary>
+            <p class="small soft py-2">{{ $back ? 'They stand on their pages again with the next edition.'
+                : 'They keep all their values, and leave every page, filter and count with the next edition. '
+                . 'Feeds leave them out until somebody brings them back.' }}</p>
+            <button class="button" form="give" formaction="{{ route('products.out') }}" formnovalidate name="out"
+                value="{{ $back ? 'back' : 'out' }}">{{ $back ? 'Bring back' : 'Take out' }}: {{ $bulk->all && $many
+                    ? 'more than 10,000 products' : Format::count($bulk->count, 'product') }}</button>
+        </details>
+    @endcan
 @endif

@@ -45,13 +45,13 @@
                 <section class="card waits">
                     <h3>{{ $reading->feed->name }} is held</h3>
                     <p class="soft">{{ $reading->file_name }}: {{ implode('; ', $reading->held ?? []) }}.</p>
-                    <p class="flex gap-2">
+                    <div class="flex gap-2">
                         <a class="button small" href="{{ route('readings.show', $reading) }}">Look at it</a>
                         @can('edit')
                             <form method="post" action="{{ route('readings.aside', $reading) }}">@csrf<button
                                 class="button small">Put aside<span class="sr-only"> {{ $reading->file_name }}</span></button></form>
                         @endcan
-                    </p>
+                    </div>
                 </section>
             @endforeach
             @foreach ($broken as $reading)

@@ -2,10 +2,12 @@
 
 declare(strict_types=1);
 
+use App\Cells\Narrowing;
 use App\Feeds\ReadingFigures;
 use App\History\TakeBack;
 use App\Models\Feed;
 use App\Models\Item;
+use App\Support\Refused;
 use Lokum\Feed\Gone;
 use Tests\Support\Acts;
 
@@ -100,4 +102,21 @@ test('what another feed sends is not gone, and a row that is refused was sent', 
 test('jumps of prices and unknown headings are counted', function (): void {
     $figures = $this->read(str_replace([',5,3', ',6,4', 'Color'], [',500,3', ',7,4', 'Tint'], WHOLE), check: true);
     expect([$figures->jumps, $figures->headings])->toBe([1, ['Tint']]);
+});
+
+test('a person takes products out and brings them back, and feeds leave them as they were put', function (): void {
+    $this->actingAs($this->person());
+    $id = Item::query()->where('sku', 'P')->value('id');
+    $this->post('/products/out', ['pick' => [$id], 'out' => 'out'])->assertSessionHas('done', 'Took 1 product out of the shop');
+    expect(implode(', ', standing()))->toBe('– out, 3 out, 4 out, 2, 1');
+    $this->read(str_replace('5,3,Red', '5,9,Red', WHOLE));
+    expect(implode(', ', standing()))->toBe('– out, 9 out, 4 out, 2, 1');
+    $this->get('/products')->assertDontSee('>Oil<', false)->assertSee('>Brush<', false);
+    $this->get('/products?where[]=gone:out')->assertSee('>Oil<', false)->assertDontSee('>Brush<', false);
+    expect(fn () => Narrowing::where(['gone:soon']))->toThrow(Refused::class, 'is neither');
+    $this->post('/products/out', ['all' => 1, 'where' => ['gone:out'], 'out' => 'back'])->assertRedirect();
+    expect(implode(', ', standing()))->toBe('–, 9, 4, 2, 1');
+    $this->post('/products/out', ['pick' => [$id], 'out' => 'back'])->assertSessionHasErrors();
+    Acts::takeBack(app(TakeBack::class)->newest());
+    expect(implode(', ', standing()))->toBe('– out, 9 out, 4 out, 2, 1');
 });

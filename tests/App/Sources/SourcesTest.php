@@ -97,7 +97,7 @@ test('what is beyond the bounds is held with its reasons, and read or put aside 
     // And a column under another name is a heading that nobody knows.
     $feed->refresh()->update(['by_itself' => true]);
     arrives('leaf-4.csv', goods(200, 100, 'Shade of leaf'), $this->data());
-    expect(app(RunFeed::class)($feed)->said)->toContain('1 headings are new');
+    expect(app(RunFeed::class)($feed)->said)->toContain('1 heading is new');
 });
 
 test('an address is asked with what is known of it, and what is new is taken', function (): void {
