@@ -45,6 +45,7 @@ final readonly class Nights
     public function pass(int $nights, Closure $say): void
     {
         ($this->settle)(['publishes' => Shop::AFTER_READINGS], (int) (Setting::query()->value('version') ?? 0));
+        Suppliers::sendAll();
         mt_srand(5);
         for ($ago = $nights; $ago >= 1; $ago--) {
             $night = Carbon::now()->startOfDay()->subDays($ago - 1)->setTime(5, 31);

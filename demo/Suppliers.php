@@ -8,6 +8,7 @@ use App\Models\Feed;
 use App\Sources\SaveSource;
 use App\Sources\Source;
 use App\Sources\SourceKind;
+use Lokum\Feed\Gone;
 use Symfony\Component\Process\Process;
 
 /** The demo's four suppliers: two have a server, which the demo stands in for, two put files into the inbox. */
@@ -41,7 +42,7 @@ final readonly class Suppliers
                 : ['kind' => 'inbox', 'pattern' => self::INBOX[$feed->name]];
             $was = Source::of($feed);
             if ($was->kind === SourceKind::Hand) {
-                ($this->save)($feed, $input + self::means($feed->name), $feed->version);
+                ($this->save)($feed, $input + ['times' => '05:30', 'by_itself' => true], $feed->version);
             } elseif (str_starts_with($was->url, 'http://127.0.0.1:') && $was->url !== ($input['url'] ?? '')) {
                 $feed->fill(['source' => Source::from($input)->toArray()])->saveQuietly();
             }
@@ -67,10 +68,12 @@ final readonly class Suppliers
         return $process;
     }
 
-    /** @return array<string, mixed> */
-    private static function means(string $feed): array
+    /** From now on they send all they have each night; what waits in the inbox was a part. */
+    public static function sendAll(): void
     {
-        return ['times' => '05:30', 'by_itself' => true, 'whole' => true] +
-            ['gone' => $feed === 'Brannoch' ? 'sold-out' : 'out'];
+        array_map(unlink(...), glob(config('lokum.data').'/inbox/*-2026-11.csv') ?: []);
+        foreach (Feed::query()->get() as $feed) {
+            $feed->fill(['whole' => true, 'gone' => $feed->name === 'Brannoch' ? Gone::SoldOut : Gone::Out])->saveQuietly();
+        }
     }
 }

@@ -30,8 +30,42 @@ test('a delivery with a renamed column is read, and taken back as one', function
         ->open('/products')
         ->see('1,098 products')
         ->open('/feeds')
-        ->see('taken back', 'tbody');
-    $me->press('Tarnbeck', 'tbody')->see('Read, and taken back', '#panel');
+        ->see('taken back', '#readings');
+    $me->press('Tarnbeck', '#readings')->see('Read, and taken back', '#panel');
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});
+
+test('a source is said with its bounds, what is beyond them is held, read by a key or put aside, and an edition served again', function (): void {
+    $site = Site::start(built: true);
+    $me = (new Person($site))->signIn()->open('/feeds')->press('Brannoch', 'table')->see('Where its files come from');
+    // Fields come with what they are about.
+    $me->click('[name="kind"][value="address"]')->see('Address', '#source');
+    $me->click('[name="kind"][value="inbox"]')->notSee('Password', '#source');
+    $me->type('#pattern', 'brush-*.csv')->set('#times', 'soon')->click('[name="by_itself"]');
+    $me->keys('s');
+    $me->press('Save', '#panel')->see('is no time', '#source');
+    $me->set('#times', 'weekdays 05:30')->press('Save', '#panel')->see('weekdays 05:30, read by itself within bounds', '.toast');
+    expect($me->accessibilityProblems())->toBe([]);
+    // Half of what is usual.
+    $lines = file(dirname(__DIR__, 2).'/demo/feeds/brannoch.csv') ?: [];
+    foreach (['brush-1.csv' => array_slice($lines, 0, 200), 'brush-2.csv' => [...$lines, "BR-NEW,,New brush,Brushes,Brannoch\n"]] as $name => $sent) {
+        file_put_contents("{$site->data}/inbox/{$name}", $sent);
+        touch("{$site->data}/inbox/{$name}", time() - 60);
+    }
+    $me->press('Look now', '#panel')->see('rows, at least', '#source ~ section')->see('held', '#source ~ section');
+    $me->see('1 new', '#source ~ section');
+    $me->open('/')->see('Brannoch is held')->see('rows, at least')->see('By itself, since yesterday');
+    expect($me->accessibilityProblems())->toBe([]);
+    $me->press('Look at it', '.cards')->see('It came by itself and is held', '#panel')->keys('x')->see('Put brush-1.csv aside', '.toast');
+    $me->open('/')->notSee('Brannoch is held');
+    $me->open('/feeds/runs')->choose('#run-state', 'held')->press('Show', 'main')->see('brush-1.csv')->notSee('brush-2.csv');
+    expect($me->accessibilityProblems())->toBe([]);
+    // An edition before is served again.
+    expect($site->command(['publish'])[0])->toBe(0);
+    $me->open('/publishing')->press('Compare, serve again')->see('Serve it again?', '#panel')->see('-1', '#panel')->keys('s');
+    $me->see('Edition 1 is served again, as edition 3', '.toast')->see('Edition 3', '.status');
+    $me->open('/shop')->see('1,098 products', '[role="status"]');
     expect($me->complaints())->toBe([]);
     $me->leave();
 });

@@ -72,7 +72,7 @@
                 </table>
             </section>
         @endif
-        <section class="grid gap-2">
+        <section class="grid gap-2" id="readings">
             <h2>Readings</h2>
             @if ($readings->isEmpty())
                 <div class="empty">
