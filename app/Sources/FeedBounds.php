@@ -8,6 +8,8 @@ use App\Feeds\ReadingFigures;
 use App\Models\Feed;
 use App\Models\Reading;
 use App\Models\ReadingState;
+use App\Models\Run;
+use App\Models\RunState;
 use Lokum\Feed\Bounds;
 use Lokum\Feed\DeliveryFigures;
 
@@ -16,9 +18,31 @@ final class FeedBounds
 {
     private const PAST = 12;
 
+    private const MOST_MISSED = 6;
+
     public static function of(Feed $feed): Bounds
     {
         return $feed->bounds === null ? self::proposed($feed) : Bounds::from($feed->bounds);
+    }
+
+    /** Those that hold for a delivery that comes now: proposed ones grow with the deliveries that came to nothing. */
+    public static function now(Feed $feed): Bounds
+    {
+        return $feed->bounds === null ? self::proposed($feed)->after(self::missed($feed)) : self::of($feed);
+    }
+
+    private static function missed(Feed $feed): int
+    {
+        $last = Run::query()->where('feed_id', $feed->id)->where('state', RunState::Read)->max('id') ?? 0;
+
+        return min(
+            self::MOST_MISSED,
+            Run::query()
+                ->where('feed_id', $feed->id)
+                ->where('id', '>', $last)
+                ->whereIn('state', [RunState::Held, RunState::Failed, RunState::Nothing])
+                ->count(),
+        );
     }
 
     public static function proposed(Feed $feed): Bounds

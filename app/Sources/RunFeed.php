@@ -96,7 +96,7 @@ final readonly class RunFeed
             $reading->update(['state' => ReadingState::Checked, 'figures' => $figures]);
             MappingForm::remember($reading, $map);
             MappingForm::rememberChecked($reading, $map);
-            $reasons = FeedBounds::of($feed)->exceededBy(ReadingFigures::judged($figures));
+            $reasons = FeedBounds::now($feed)->exceededBy(ReadingFigures::judged($figures));
             if (! $feed->by_itself) {
                 $reasons = ['nobody has said that it may be read by itself', ...$reasons];
             }

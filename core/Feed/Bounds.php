@@ -29,6 +29,9 @@ final readonly class Bounds
         'headings' => 'heading is new',
     ];
 
+    /** What adds up from one delivery to the next. */
+    private const GROWING = ['new', 'changed', 'gone', 'values'];
+
     /** Normal spreads are 1.4826 times the median distance (Rousseeuw and Croux 1993); three of them are let pass. */
     private const SPREADS = 3 * 1.4826;
 
@@ -73,6 +76,21 @@ final readonly class Bounds
         }
 
         return new self(max(1, $rows - $room), $rows + $room, $most);
+    }
+
+    /**
+     * After deliveries that came to nothing more is new, changed and gone at once.
+     *
+     * @param  int  $missed  how many, from 0
+     */
+    public function after(int $missed): self
+    {
+        $most = $this->most;
+        foreach (array_intersect_key($most, array_flip(self::GROWING)) as $figure => $bound) {
+            $most[$figure] = $bound * (1 + $missed);
+        }
+
+        return new self($this->leastRows, $this->mostRows, $most);
     }
 
     /** @param  array<string, mixed>  $data  as {@see toArray()} gives it */

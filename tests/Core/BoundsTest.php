@@ -41,6 +41,14 @@ test('without a past nothing is bounded but what is never usual', function (): v
         ->toBe(['0 rows, at least 1 are usual']);
 });
 
+test('what adds up while nothing is read is let pass in more of it', function (): void {
+    $bounds = Bounds::proposed(nights(1000, 1000, 1000));
+    expect($bounds->after(2)->most)
+        ->toEqual(['new' => 159, 'changed' => 210] + ['gone' => 153, 'values' => 156] + $bounds->most)
+        ->and($bounds->after(0))
+        ->toEqual($bounds);
+});
+
 test('every figure beyond its bound is named with both', function (): void {
     $bounds = Bounds::proposed(nights(1000, 1000, 1000));
     expect($bounds->exceededBy(new DeliveryFigures(1000, 0, 53, 70, 51, 0, 52, 0)))

@@ -12,8 +12,6 @@ require __DIR__.'/../../vendor/autoload.php';
 $site = Site::start(built: true);
 foreach (
     [
-        ['gather', 'color', '--under=Green', 'Viridian', 'Sap green'],
-        ['gather', 'color', '--under=Blue', 'Cobalt blue', 'Cerulean blue', 'Prussian blue'],
         ['feed:read', dirname(__DIR__, 2).'/demo/later/ostrelle.csv', '--feed=Ostrelle'],
         ['feed:read', dirname(__DIR__, 2).'/demo/later/pellworth.csv', '--feed=Pellworth'],
     ] as $command
@@ -54,8 +52,7 @@ $pictures = [
         ->open('/line-ups?page=paint&filter=price')
         ->see('Bands', '.filter-card')
         ->see('As shoppers would see it'),
-    'storefront' => fn () => $me->open('/shop/c/paint?price=5..20')->see('Clear all'),
-    'brand' => fn () => $me->open('/shop/a/brand/ninefold')->see('Ninefold'),
+    'storefront' => fn () => $me->open('/shop/c/paint?color=blue&price=10..15')->see('Clear all'),
     'outside' => fn () => $me
         ->open('/outside')
         ->press('Use the stand-in')
@@ -65,6 +62,13 @@ $pictures = [
     'publishing' => fn () => $me->open('/publishing')->see('What shoppers would find different'),
     'history' => fn () => $me->open('/history')->press('Gathered')->see('Take this back?', '#panel'),
 ];
+$morning = function () use (&$me): void {
+    $me->leave();
+    $site = Site::start(built: true);
+    $site->command(['demo', '--no-serve', '--nights=5', '--port='.(1 + (int) parse_url($site->address, PHP_URL_PORT))]);
+    $me = (new Person($site))->signIn()->open('/')->see('By itself, since yesterday');
+};
+$pictures['morning'] = $morning;
 foreach (array_slice($argv, 1) ?: array_keys($pictures) as $name) {
     $pictures[$name]();
     usleep(900_000);
