@@ -8,21 +8,23 @@ use App\Fill\RunRules;
 use App\Models\Reading;
 use App\Models\ReadingState;
 use App\Support\Refused;
+use App\Vocabulary\SettleCertain;
 use Throwable;
 
 /**
- * What comes behind a reading: fill rules. The reading stands whatever becomes of them; where they were cut off, they run at the
+ * What comes behind a reading: newcomers that are certain land, fill rules run. The reading stands whatever becomes of them; where they were cut off, they run at the
  * next start, and where they fail the reading says so.
  */
 final readonly class FinishReading
 {
-    public function __construct(private RunRules $rules)
+    public function __construct(private RunRules $rules, private SettleCertain $settle)
     {
     }
 
     public function __invoke(Reading $reading): void
     {
         try {
+            ($this->settle)();
             ($this->rules)();
             $reading->update(['rules_wait' => false]);
         } catch (Throwable $why) {

@@ -24,11 +24,12 @@ final readonly class SettleNewcomers
 
     /**
      * @param  array<int, string>  $decisions  "merge", "gather", "keep" or "proposed" by spelling
+     * @param  bool  $byItself  whether nobody has decided: what landed is listed still, to be looked at
      * @param  array<int, int>  $shown  the value that each was shown to be the same as, by spelling; 0 for none
      *
      * @throws Refused where something else is proposed by now
      */
-    public function __invoke(Definition $definition, array $decisions, array $shown = []): Change
+    public function __invoke(Definition $definition, array $decisions, array $shown = [], bool $byItself = false): Change
     {
         ManagersOnly::allow($definition->id);
         $waiting = array_filter($this->find->of($definition), fn (Newcomer $one): bool => isset($decisions[$one->spelling]));
@@ -53,6 +54,7 @@ final readonly class SettleNewcomers
             $definition,
             $decisions,
             $waiting,
+            $byItself,
             &$done,
         ): string {
             $merges = [];
@@ -71,7 +73,11 @@ final readonly class SettleNewcomers
                 $done[$decision]++;
             }
             foreach ($merges as $keep => $moved) {
-                $this->merge->write($journal, $this->merge->plan($definition, $keep, array_values(array_unique($moved))));
+                $plan = $this->merge->plan($definition, $keep, array_values(array_unique($moved)));
+                $this->merge->write($journal, $plan);
+                foreach ($byItself ? array_keys($plan->moves()) : [] as $spelling) {
+                    $journal->update(Spelling::class, $spelling, ['settled' => 0]);
+                }
             }
             foreach ($gathers as $label => $values) {
                 GatherValues::write($journal, $definition, (string) $label, array_values($values));
@@ -80,7 +86,7 @@ final readonly class SettleNewcomers
                 }
             }
 
-            return 'Settled '.
+            return ($byItself ? 'By itself settled ' : 'Settled ').
                 number_format(array_sum($done)).
                 ' '.
                 (array_sum($done) === 1 ? 'newcomer' : 'newcomers').

@@ -36,7 +36,8 @@ enum TextFate: string
             $isKnown => self::Resolved,
             default => match ($policy) {
                 Policy::Follow => self::New,
-                Policy::Hold => self::Held,
+                // What is certain lands behind the reading, when the whole list is known.
+                Policy::Certain, Policy::Hold => self::Held,
                 Policy::Refuse => self::Refused,
             },
         };

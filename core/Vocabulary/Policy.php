@@ -8,6 +8,7 @@ namespace Lokum\Vocabulary;
 enum Policy: string
 {
     case Follow = 'follow';
+    case Certain = 'certain';
     case Hold = 'hold';
     case Refuse = 'refuse';
 
@@ -15,6 +16,7 @@ enum Policy: string
     {
         return match ($this) {
             self::Follow => 'Becomes a term at once',
+            self::Certain => 'Lands by itself where that is certain, else waits for a decision',
             self::Hold => 'Waits for a decision, hidden from shoppers',
             self::Refuse => 'Its row is refused',
         };

@@ -28,6 +28,7 @@ use App\Vocabulary\PagesTouched;
 use App\Vocabulary\ProposeMerges;
 use App\Vocabulary\ProposeUmbrellas;
 use App\Vocabulary\SaveValue;
+use App\Vocabulary\SettleCertain;
 use App\Vocabulary\SettleNewcomers;
 use App\Vocabulary\ValueTable;
 use Illuminate\Support\Facades\DB;
@@ -537,3 +538,29 @@ test('what is typed in another language, or by a standard, is found', function (
     [$first] = app(SuggestValues::class)(Acts::definition('color'), $typed);
     expect([$first['label'], $first['near']])->toBe([$offered, true]);
 })->with([['Messing', 'Brass'], ['LR6', 'AA'], ['acier inoxydable', 'Stainless steel'], ['Buche', 'Beech']]);
+
+test('where an attribute says so, what is certain lands by itself, is listed, and is taken back; the rest waits', function (): void {
+    $color = Acts::definition('color');
+    $this->read("sku,Color\nK1,Burnt sienna\nK2,Viridian\n", COLOR_MAP);
+    DB::table('spellings')->update(['settled' => true]);
+    DB::table('definitions')->update(['policy' => 'certain']);
+    $this->read("sku,Color\nK3,\"Sienna, burnt\"\nK4,Virdian\nK5,Something else\n", COLOR_MAP);
+    // As a reading does it when it is through.
+    [$change] = app(SettleCertain::class)();
+    expect($change->summary)
+        ->toBe('By itself settled 1 newcomer: 1 merged, 0 gathered, 0 kept (Color)')
+        ->and(one('Sienna, burnt')->label)
+        ->toBe('Burnt sienna')
+        ->and(newcomers()['Sienna, burnt']->resolved)
+        ->toBeTrue()
+        ->and(newcomers()['Virdian']->resolved)
+        ->toBeFalse()
+        ->and(newcomers()['Virdian']->value->held)
+        ->toBeTrue()
+        ->and(app(SettleCertain::class)())
+        ->toBe([]);
+    Acts::takeBack($change);
+    expect(newcomers()['Sienna, burnt']->resolved)->toBeFalse();
+    app(SettleNewcomers::class)($color, [newcomers()['Sienna, burnt']->spelling => 'keep']);
+    expect(app(SettleCertain::class)())->toBe([]);
+});
