@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Feeds\FeedFile;
 use App\Models\Feed;
 use App\Sources\FeedBounds;
 use App\Sources\SaveSource;
@@ -14,9 +15,10 @@ final class FeedSourceCommand extends Command
 {
     protected $signature = 'feed:source {feed : name of the feed}
         {--inbox= : files of the inbox, such as tarnbeck-*.csv}
-        {--url= : an address, asked by GET}
+        {--url= : an address, asked by GET, or sftp://host/folder}
         {--user= : name there, where it asks for one}
         {--secret= : password, or a token where there is no name}
+        {--secret-file= : a file with it, or with a private key}
         {--private : the address may lie in a private network}
         {--pattern= : the file that is meant in an archive}
         {--hand : somebody brings the files}
@@ -47,7 +49,7 @@ final class FeedSourceCommand extends Command
         $kind = match (true) {
             $this->option('hand') => 'hand',
             $this->option('inbox') !== null => 'inbox',
-            $this->option('url') !== null => 'address',
+            $this->option('url') !== null => str_starts_with($this->textOption('url'), 'sftp:') ? 'server' : 'address',
             default => $source->kind->value,
         };
         $said = fn (string $option, string $was): string => $this->option($option) === null ? $was : $this->textOption($option);
@@ -64,7 +66,9 @@ final class FeedSourceCommand extends Command
             'pattern' => $said('inbox', $said('pattern', $source->pattern)),
             'url' => $said('url', $source->url),
             'user' => $said('user', $source->user),
-            'secret' => $this->textOption('secret'),
+            'secret' => $this->option('secret-file') === null
+                ? $this->textOption('secret')
+                : (string) stream_get_contents(FeedFile::open($this->textOption('secret-file'))),
             'private' => (bool) $this->option('private') || $source->private,
             'times' => $said('times', (string) $feed->times),
             'by_itself' => $yes('by-itself', $feed->by_itself),

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Sources;
 
+use App\Support\Refused;
+
 /** A file that has come and was not taken yet. */
 final readonly class Fetched
 {
@@ -19,6 +21,14 @@ final readonly class Fetched
         public array $marks = [],
         public bool $isOurs = false,
     ) {
+    }
+
+    /** Where what comes is put down. */
+    public static function room(): string
+    {
+        $path = tempnam(config('lokum.data').'/feeds', 'fetch-');
+
+        return $path === false ? throw new Refused('There is no room in the data directory for what comes.') : $path;
     }
 
     /** What stands in it, however it is called and packed. */

@@ -56,7 +56,7 @@ final readonly class RunDue
                 return $runs;
             }
         } while (
-            Source::of($feed)->kind === SourceKind::Inbox &&
+            Source::of($feed)->kind !== SourceKind::Address &&
             in_array($run->state, [RunState::Read, RunState::Held], true) &&
             count($runs) < self::MOST_FILES
         );

@@ -30,8 +30,12 @@ final readonly class RunFeed
 
     private const REMEMBERED = 200;
 
-    public function __construct(private ReadFeed $read, private TakeFromInbox $inbox, private TakeFromAddress $address)
-    {
+    public function __construct(
+        private ReadFeed $read,
+        private TakeFromInbox $inbox,
+        private TakeFromAddress $address,
+        private TakeFromServer $server,
+    ) {
     }
 
     /** @throws Refused when it is being looked at right now, or has no source */
@@ -58,9 +62,11 @@ final readonly class RunFeed
     private function run(Run $run, Feed $feed, Source $source): Run
     {
         try {
-            $fetched = $source->kind === SourceKind::Inbox
-                ? ($this->inbox)($feed, $source)
-                : ($this->address)($feed, $source);
+            $fetched = match ($source->kind) {
+                SourceKind::Inbox => ($this->inbox)($feed, $source),
+                SourceKind::Server => ($this->server)($feed, $source),
+                default => ($this->address)($feed, $source),
+            };
         } catch (Throwable $why) {
             return $this->fail($run, $feed, $why);
         }
@@ -164,7 +170,7 @@ final readonly class RunFeed
         $seen = $feed->seen ?? [];
         if ($fetched !== null) {
             $marks = array_diff_key($seen, ['etag' => 0, 'modified' => 0]);
-            $seen = $fetched->marks + array_slice($marks, -self::REMEMBERED, null, true) +
+            $seen = array_slice($marks, -self::REMEMBERED, null, true) + $fetched->marks +
                 ["file {$fetched->digest()}" => now()->toDateTimeString()];
             if ($fetched->isOurs) {
                 FeedFile::putAside($fetched->name);

@@ -53,7 +53,7 @@ final readonly class SaveSource
         ];
         if ($text('secret') !== '') {
             $row['secret'] = Crypt::encryptString($text('secret'));
-        } elseif ((bool) ($input['no_secret'] ?? false) || $source->kind !== SourceKind::Address) {
+        } elseif ((bool) ($input['no_secret'] ?? false) || ! $source->kind->isElsewhere()) {
             $row['secret'] = null;
         }
         // Another place has not told anything yet.

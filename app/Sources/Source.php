@@ -8,7 +8,8 @@ use App\Models\Feed;
 use App\Support\PublicAddress;
 use App\Support\Refused;
 
-/** Where a feed's files come from: nowhere by itself, from files of the inbox that match a pattern, or from an address. */
+/** Where a feed's files come from: nowhere by itself, from files of the inbox that match a pattern, from an
+ * address, or from a folder on a server. */
 final readonly class Source
 {
     /**
@@ -60,19 +61,30 @@ final readonly class Source
         if (mb_strlen($source->pattern) > 200 || mb_strlen($source->url) > 2000 || mb_strlen($source->user) > 200) {
             throw new Refused('This is longer than an address or a pattern can be.', 'url');
         }
-        if ($source->kind === SourceKind::Address) {
-            if (preg_match('~^https?://[^/\s@]+~i', $source->url) !== 1) {
-                throw new Refused(
-                    'An address begins with https:// or http://; a name and password have fields of their own.',
-                    'url',
-                );
-            }
-            if (! $source->private) {
-                PublicAddress::of($source->url);
-            }
+        if ($source->kind->isElsewhere()) {
+            $source->checkAddress();
         }
 
         return $source;
+    }
+
+    private function checkAddress(): void
+    {
+        $isServer = $this->kind === SourceKind::Server;
+        if (preg_match($isServer ? '~^sftp://[^/\s@:]+(:\d+)?(/|$)~i' : '~^https?://[^/\s@]+~i', $this->url) !== 1) {
+            throw new Refused(
+                $isServer
+                    ? 'A folder is written as sftp://host/folder; a name and password have fields of their own.'
+                    : 'An address begins with https:// or http://; a name and password have fields of their own.',
+                'url',
+            );
+        }
+        if ($isServer && $this->user === '') {
+            throw new Refused('Say by which name the server lets Lokum in.', 'user');
+        }
+        if (! $this->private) {
+            PublicAddress::of((string) preg_replace('/^sftp:/i', 'http:', $this->url));
+        }
     }
 
     /** @return array<string, mixed>|null */
@@ -94,7 +106,7 @@ final readonly class Source
         return match ($this->kind) {
             SourceKind::Hand => 'brought by somebody',
             SourceKind::Inbox => "inbox, {$this->pattern}",
-            SourceKind::Address => (string) preg_replace('/\?.*/', '?…', $this->url),
+            SourceKind::Address, SourceKind::Server => (string) preg_replace('/\?.*/', '?…', $this->url),
         };
     }
 }

@@ -22,10 +22,7 @@ final class TakeFromAddress
 
     public function __invoke(Feed $feed, Source $source): ?Fetched
     {
-        $path = tempnam(config('lokum.data').'/feeds', 'fetch-');
-        if ($path === false) {
-            throw new Refused('There is no room in the data directory for what comes.');
-        }
+        $path = Fetched::room();
         try {
             $fetched = $this->fetch($feed, $source, $path);
         } catch (ConnectionException $why) {

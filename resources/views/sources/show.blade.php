@@ -25,11 +25,11 @@
             </div>
             <x-error for="kind" />
             <div class="grid grid-cols-2 gap-3">
-                <div class="field of-inbox of-address"><label for="pattern">Names that are meant, in the inbox or an archive</label>
+                <div class="field of-inbox of-address of-server"><label for="pattern">Names that are meant, in the inbox or an archive</label>
                     <input class="input"
                     id="pattern" name="pattern" maxlength="200" value="{{ old('pattern', $source->pattern) }}"
                         placeholder="tarnbeck-*.csv"><x-error for="pattern" /></div>
-                <div class="field of-inbox of-address"><label for="times">When it is looked for</label>
+                <div class="field of-inbox of-address of-server"><label for="times">When it is looked for</label>
                     <input class="input" id="times" name="times"
                     maxlength="100" value="{{ old('times', $feed->times) }}" placeholder="only when somebody asks"
                         list="usual-times"><datalist id="usual-times">
@@ -37,16 +37,16 @@
                             <option value="{{ $time }}">
                         @endforeach
                     </datalist><x-error for="times" /></div>
-                <div class="field col-span-2 of-address"><label for="url">Address</label><input class="input" id="url" name="url" type="url"
-                    maxlength="2000" value="{{ old('url', $source->url) }}" placeholder="https://…"><x-error for="url" /></div>
-                <div class="field of-address"><label for="user">Name there, where it asks for one</label><input class="input" id="user"
+                <div class="field col-span-2 of-address of-server"><label for="url">Address</label><input class="input" id="url" name="url"
+                    maxlength="2000" value="{{ old('url', $source->url) }}" placeholder="https://…, or sftp://host/folder"><x-error for="url" /></div>
+                <div class="field of-address of-server"><label for="user">Name there, where it asks for one</label><input class="input" id="user"
                     name="user" maxlength="200" value="{{ old('user', $source->user) }}" autocomplete="off"></div>
-                <div class="field of-address"><label for="secret">Password, or a token without a name</label>
+                <div class="field of-address of-server"><label for="secret">Password, a token without a name, or a key</label>
                     <input class="input" id="secret"
                     name="secret" type="password" autocomplete="new-password"
                         placeholder="{{ $feed->secret === null ? 'none' : 'kept; type another to change it' }}"></div>
             </div>
-            <label class="check of-address"><input type="checkbox" name="private" value="1"
+            <label class="check of-address of-server"><input type="checkbox" name="private" value="1"
                 @checked(old('private', $source->private))><span>The address may lie in a private network</span></label>
             <x-error for="private" />
         </fieldset>
