@@ -16,6 +16,7 @@ use App\Models\User;
 use App\Publishing\EditionPublished;
 use App\Publishing\StatusBar;
 use App\Settings\Shop;
+use App\Sources\Outbox;
 use App\Storefront\ShopFrame;
 use App\Support\LookedUp;
 use Illuminate\Cache\RateLimiting\Limit;
@@ -28,6 +29,7 @@ use Illuminate\Queue\Events\WorkerStarting;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
+use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
@@ -83,6 +85,7 @@ final class AppServiceProvider extends ServiceProvider
         // Programs outside are told of every edition; whoever publishes need not know of them.
         Event::listen(EditionPublished::class, fn (EditionPublished $said) => SendNotice::toAll($said->edition));
 
+        Mail::extend('outbox', fn (): Outbox => new Outbox());
         Gate::define('look', fn (User $user): bool => true);
         Gate::define('edit', fn (User $user): bool => $user->role !== Role::Viewer);
         Gate::define('publish', fn (User $user): bool => $user->role !== Role::Viewer);

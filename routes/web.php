@@ -99,6 +99,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/line-ups', [LineupsController::class, 'show'])->name('line-ups');
     Route::get('/feeds', [FeedsController::class, 'index'])->name('feeds');
     Route::get('/feeds/sources/{feed}', [SourcesController::class, 'show'])->name('sources.show');
+    Route::get('/feeds/outbox', [SourcesController::class, 'outbox'])->name('outbox');
     Route::get('/feeds/runs', [SourcesController::class, 'runs'])->name('runs');
     Route::get('/feeds/readings/{reading}', [FeedsController::class, 'show'])->name('readings.show');
     Route::get('/feeds/readings/{reading}/refused.csv', [FeedsController::class, 'refused'])->name('readings.refused');

@@ -12,8 +12,8 @@ use App\Vocabulary\SettleCertain;
 use Throwable;
 
 /**
- * What comes behind a reading: newcomers that are certain land, fill rules run. The reading stands whatever becomes of them; where they were cut off, they run at the
- * next start, and where they fail the reading says so.
+ * What comes behind a reading: newcomers that are certain land, fill rules run. The reading stands whatever becomes of them; where they
+ * were cut off, they run at the next start, and where they fail the reading says so.
  */
 final readonly class FinishReading
 {

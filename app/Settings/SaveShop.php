@@ -27,6 +27,8 @@ final readonly class SaveShop
         'days' => 'days that files are kept',
         'publishes' => 'times of publishing by itself',
         'loss' => 'loss that is let pass',
+        'reports_to' => 'addresses for the night\'s report',
+        'reports_at' => 'time of the night\'s report',
     ];
 
     public function __construct(private Ledger $ledger)

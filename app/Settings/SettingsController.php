@@ -35,6 +35,15 @@ final class SettingsController
         }
     }
 
+    private static function areAddresses(string $field, mixed $said, Closure $fail): void
+    {
+        foreach (preg_split('/[\s,;]+/', is_string($said) ? $said : '', -1, PREG_SPLIT_NO_EMPTY) ?: [] as $address) {
+            if (filter_var($address, FILTER_VALIDATE_EMAIL) === false) {
+                $fail("\"{$address}\" is no e-mail address.");
+            }
+        }
+    }
+
     public function update(Request $request, SaveShop $save): RedirectResponse
     {
         $input = $request->validate([
@@ -49,6 +58,8 @@ final class SettingsController
             'days' => 'required|integer|between:0,3650',
             'publishes' => ['nullable', 'string', 'max:100', self::isTime(...)],
             'loss' => 'nullable|integer|between:0,100',
+            'reports_to' => ['nullable', 'string', 'max:2000', self::areAddresses(...)],
+            'reports_at' => ['nullable', 'string', 'max:100', self::isTime(...)],
             'version' => 'required|integer',
         ], [
             'language.in' => 'This language is not known. Choose one of the list.',
@@ -65,6 +76,8 @@ final class SettingsController
             'taxes' => (string) $input['taxes'],
             'editions' => (int) $input['editions'],
             'days' => (int) $input['days'],
+            'reports_to' => trim((string) ($input['reports_to'] ?? '')),
+            'reports_at' => trim((string) ($input['reports_at'] ?? '')),
             'publishes' => trim((string) ($input['publishes'] ?? '')),
             'loss' => (int) ($input['loss'] ?? Shop::LOSS) === Shop::LOSS ? null : (int) $input['loss'],
         ];

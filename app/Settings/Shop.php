@@ -27,6 +27,8 @@ final readonly class Shop
      * @param  int  $days  after which the files of deliveries that were read go; 0: they stay
      * @param  string  $publishes  when editions are published by themselves: "" never, "after readings", or times
      * @param  int  $loss  per cent of its products that a term may lose when nobody looks, 0 to 100
+     * @param  list<string>  $reportsTo  e-mail addresses that get the night's report
+     * @param  string  $reportsAt  when
      * @param  string|null  $pictures  whose drawings stand for products: "demo", or nobody's
      */
     public function __construct(
@@ -42,6 +44,8 @@ final readonly class Shop
         public ?string $pictures,
         public string $publishes,
         public int $loss,
+        public array $reportsTo,
+        public string $reportsAt,
     ) {
     }
 
@@ -62,6 +66,8 @@ final readonly class Shop
             days: is_int($said['days'] ?? null) ? $said['days'] : 0,
             pictures: $text('pictures', '') ?: null,
             publishes: $text('publishes', ''),
+            reportsTo: array_values(array_filter(preg_split('/[\s,;]+/', $text('reports_to', '')) ?: [])),
+            reportsAt: $text('reports_at', '07:00'),
             loss: is_int($said['loss'] ?? null) ? $said['loss'] : self::LOSS,
         );
     }

@@ -23,8 +23,9 @@ final class LookAtSources implements ShouldBeUnique, ShouldQueue
 
     public int $uniqueFor = 7200;
 
-    public function handle(RunDue $run): void
+    public function handle(RunDue $run, MailReport $mail): void
     {
         $run();
+        $mail();
     }
 }

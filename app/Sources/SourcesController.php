@@ -69,6 +69,11 @@ final class SourcesController
             ->with('done', "Put {$reading->file_name} aside.");
     }
 
+    public function outbox(): View
+    {
+        return view('sources.outbox', ['mails' => Outbox::newest()]);
+    }
+
     public function runs(Request $request): View
     {
         $state = RunState::tryFrom($request->string('state')->toString());

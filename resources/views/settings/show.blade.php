@@ -82,6 +82,13 @@
                     id="loss" type="number" name="loss" min="0" max="100" required value="{{ old('loss', $shop->loss) }}"><x-error
                         for="loss" /></div>
             </div>
+            <div class="flex gap-4 flex-wrap">
+                <div class="field grow"><label for="reports_to">The night's report goes to</label><input class="input" id="reports_to"
+                    name="reports_to" maxlength="2000" placeholder="nobody" inputmode="email"
+                        value="{{ old('reports_to', implode(', ', $shop->reportsTo)) }}"><x-error for="reports_to" /></div>
+                <div class="field grow"><label for="reports_at">At</label><input class="input" id="reports_at" name="reports_at"
+                    maxlength="100" value="{{ old('reports_at', $shop->reportsAt) }}"><x-error for="reports_at" /></div>
+            </div>
             <p class="soft small">It is held, too, where a filter would vanish from a page. Today tells what was published and what
                 was not, and why.</p>
         </section>

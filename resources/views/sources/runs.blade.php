@@ -40,4 +40,5 @@
     <h2>What runs by itself</h2>
     <p class="soft">Sources are looked at in their times. What is within a feed's bounds is read; what is not is held, with its
         reasons, until somebody reads it or puts it aside.</p>
+    <a class="button" href="{{ route('outbox') }}">Outbox</a>
 @endsection

@@ -25,7 +25,8 @@
             </div>
             <x-error for="kind" />
             <div class="grid grid-cols-2 gap-3">
-                <div class="field of-inbox of-address of-server"><label for="pattern">Names that are meant, in the inbox or an archive</label>
+                <div class="field of-inbox of-address of-server"><label for="pattern">Names that are meant, there or in an
+                    archive</label>
                     <input class="input"
                     id="pattern" name="pattern" maxlength="200" value="{{ old('pattern', $source->pattern) }}"
                         placeholder="tarnbeck-*.csv"><x-error for="pattern" /></div>
@@ -38,8 +39,10 @@
                         @endforeach
                     </datalist><x-error for="times" /></div>
                 <div class="field col-span-2 of-address of-server"><label for="url">Address</label><input class="input" id="url" name="url"
-                    maxlength="2000" value="{{ old('url', $source->url) }}" placeholder="https://…, or sftp://host/folder"><x-error for="url" /></div>
-                <div class="field of-address of-server"><label for="user">Name there, where it asks for one</label><input class="input" id="user"
+                    maxlength="2000" value="{{ old('url', $source->url) }}" placeholder="https://…, or sftp://host/folder"
+                    ><x-error for="url" /></div>
+                <div class="field of-address of-server"><label for="user">Name there, where it asks for one</label>
+                    <input class="input" id="user"
                     name="user" maxlength="200" value="{{ old('user', $source->user) }}" autocomplete="off"></div>
                 <div class="field of-address of-server"><label for="secret">Password, a token without a name, or a key</label>
                     <input class="input" id="secret"

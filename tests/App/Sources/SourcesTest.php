@@ -10,6 +10,8 @@ use App\Models\ReadingState;
 use App\Models\Run;
 use App\Models\RunState;
 use App\Settings\SaveShop;
+use App\Sources\MailReport;
+use App\Sources\Outbox;
 use App\Sources\RunDue;
 use App\Sources\RunFeed;
 use App\Sources\Source;
@@ -213,4 +215,30 @@ test('times are said plainly, in the zone of the shop, and missed ones count onc
     foreach (['', 'soon', '25:00', '* * *', 'weekdays'] as $none) {
         expect(fn () => Times::of($none))->toThrow(Refused::class);
     }
+});
+
+test('the morning brings the report by e-mail to those who want it, once', function (): void {
+    $this->actingAs($this->person());
+    $this->put('/settings', ['reports_to' => 'me'] + ['language' => 'en', 'currency' => 'EUR', 'timezone' => 'UTC'] +
+        ['taxes' => 'unsaid', 'editions' => 5, 'days' => 0, 'version' => 0])->assertSessionHasErrors('reports_to');
+    app(SaveShop::class)(['reports_to' => 'maren@shop.example, tobias@shop.example', 'name' => 'Käse & Tee'], 0);
+    feed_with(['kind' => 'inbox', 'pattern' => 'leaf-*.csv']);
+    Carbon::setTestNow('2026-11-27 05:31:00');
+    arrives('leaf-1.csv', goods(203), $this->data());
+    app(RunDue::class)();
+    $mail = app(MailReport::class);
+    expect($mail())->toBeFalse();
+    Carbon::setTestNow('2026-11-27 07:00:20');
+    expect($mail())->toBeTrue()->and($mail())->toBeFalse();
+    Carbon::setTestNow();
+    $sent = Outbox::newest();
+    expect($sent)
+        ->toHaveCount(1)
+        ->and($sent[0]['to'])
+        ->toBe('maren@shop.example, tobias@shop.example')
+        ->and($sent[0]['subject'])
+        ->toBe('Käse & Tee: the night\'s report')
+        ->and($sent[0]['text'])
+        ->toContain('Leaf: 203 rows: 3 new.');
+    $this->get('/feeds/outbox')->assertSee('203 rows: 3 new')->assertSee('tobias@shop.example');
 });

@@ -60,7 +60,7 @@ test('files of a folder come once, changed ones again, and a server with another
     $this->read("sku,name,category,price\nA,Tea,Tea,3\n", feed: 'Leaf');
     $feed = Feed::query()->where('name', 'Leaf')->sole();
     $user = (posix_getpwuid(posix_geteuid()) ?: ['name' => ''])['name'];
-    $from = ['kind' => 'server', 'pattern' => 'leaf-*.csv*', 'user' => $user, 'private' => true];
+    $from = ['kind' => 'server', 'pattern' => 'leaf-*.csv*'] + ['user' => $user, 'private' => true];
     $feed->update([
         'source' => Source::from(['url' => "sftp://127.0.0.1:{$port}{$dir}/files"] + $from)->toArray(),
         'secret' => (string) file_get_contents("{$dir}/client"),
