@@ -25,6 +25,8 @@ final readonly class DefinitionsPage extends Page
      * @param  Collection<int, string>  $sections
      * @param  int  $differing  products whose variants differ in it
      * @param  int  $joined  cells that may hold several
+     * @param  array{texts: int, items: int}|null  $again  texts of a text field that come again and again, and what carries them; null:
+     *         they do not
      * @param  Definition|null  $into  the one that the open one would be merged into
      * @param  array<string, mixed>|null  $ending  what deleting the open one would take
      */
@@ -43,6 +45,7 @@ final readonly class DefinitionsPage extends Page
         public Collection $sections,
         public int $differing,
         public int $joined,
+        public ?array $again,
         public ?Definition $into,
         public ?MergeFigures $merging,
         public ?string $mergeProblem,

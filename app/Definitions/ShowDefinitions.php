@@ -16,6 +16,11 @@ use Lokum\Vocabulary\Kind;
 /** Gathers what the room of definitions shows. */
 final readonly class ShowDefinitions
 {
+    /** Texts of a field that a choice of values could take the place of, and how often each comes at least. */
+    private const MOST_CHOICES = 300;
+
+    private const OFTEN = 3;
+
     public function __construct(
         private Coverage $coverage,
         private ReadAgain $readAgain,
@@ -60,8 +65,28 @@ final readonly class ShowDefinitions
             sections: $definitions->pluck('section')->filter()->unique()->sort()->values(),
             differing: $editing === null ? 0 : $this->readAgain->differing($editing),
             joined: $editing === null ? 0 : $this->readAgain->joined($editing)->count(),
+            again: $editing?->kind === Kind::Text ? $this->again($editing) : null,
             ending: $editing !== null && $request->boolean('end') ? $this->end->consequences($editing) : null,
         );
+    }
+
+    /**
+     * Whether few texts come again and again, so that a choice of them would do.
+     *
+     * @return array{texts: int, items: int}|null
+     */
+    private function again(Definition $definition): ?array
+    {
+        $counts = Spelling::table('s')
+            ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+            ->where('s.definition_id', $definition->id)
+            ->selectRaw('COUNT(DISTINCT s.id) AS texts, COUNT(*) AS items')
+            ->first();
+        [$texts, $items] = [(int) $counts?->texts, (int) $counts?->items];
+
+        return $texts > 0 && $texts <= self::MOST_CHOICES && $items >= self::OFTEN * $texts
+            ? ['texts' => $texts, 'items' => $items]
+            : null;
     }
 
     /** @return array{into: Definition|null, merging: MergeFigures|null, mergeProblem: string|null} */

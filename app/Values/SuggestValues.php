@@ -6,12 +6,17 @@ namespace App\Values;
 
 use App\Catalog\ProductCounts;
 use App\Models\Definition;
+use App\Models\Spelling;
+use App\Models\Value;
 use Lokum\LookAlike\Names;
 use Lokum\Text\StrictKey;
+use Lokum\Vocabulary\Kind;
 
 /**
  * Values that fit what is being typed, most products first; before them those that only look like it, or are it in another language
- * or by a standard.
+ * or by a standard. Of a text field the texts that were written before.
+ *
+ * @phpstan-type Offer array{label: string, colors: list<string>, products: int, near: bool, same: bool}
  */
 final readonly class SuggestValues
 {
@@ -22,6 +27,9 @@ final readonly class SuggestValues
 
     private const NEAR = 3;
 
+    /** Texts of a field that are looked through, the newest. */
+    private const TEXTS = 5000;
+
     /** Longer keys are not compared letter by letter. */
     private const LONGEST = 60;
 
@@ -29,29 +37,79 @@ final readonly class SuggestValues
     {
     }
 
-    /** @return list<array{label: string, colors: list<string>, products: int, near: bool, same: bool}> */
+    /** @return list<Offer> */
     public function __invoke(Definition $definition, string $typed): array
     {
-        $key = StrictKey::of($typed);
+        if ($definition->kind === Kind::Text) {
+            return $this->texts($definition, $typed);
+        }
         $products = $this->counts->lately($definition);
-        $meant = Names::shipped()->otherwise($key);
-        // Each with what it is ranked by.
-        $fit = [];
-        $near = [];
-        foreach (
-            $definition
-                ->values()
-                ->where('retired', false)
-                ->get(['id', 'label', 'look']) as $value
-        ) {
-            $own = StrictKey::of($value->label);
+        $values = $definition->values()->where('retired', false)->get(['id', 'label', 'look']);
+        [$near, $fit] = $this->ranked(
+            $typed,
+            $values->map(
+                fn (Value $value): array => [
+                    'label' => $value->label,
+                    'colors' => $value->look()->colors,
+                    'products' => $products[$value->id] ?? 0,
+                ],
+            )->all(),
+        );
+        $known = FindValue::known($definition, $typed);
+        if ($typed !== '' && $known !== null && ! in_array($known->label, array_column(array_column($fit, 1), 'label'), true)) {
             $row = [
-                'label' => $value->label,
-                'colors' => $value->look()->colors,
-                'products' => $products[$value->id] ?? 0,
+                'label' => $known->label,
+                'colors' => $known->look()->colors,
+                'products' => $products[$known->id] ?? 0,
                 'near' => false,
-                'same' => $own === $key,
+                'same' => true,
             ];
+            $fit[] = [[false, false, 0], $row];
+        }
+
+        return self::best($near, $fit);
+    }
+
+    /**
+     * Texts that were written before: they are proposed, and taken only by who chooses them.
+     *
+     * @return list<Offer>
+     */
+    private function texts(Definition $definition, string $typed): array
+    {
+        $products = $this->counts->bySpelling($definition);
+        $texts = Spelling::table()
+            ->where('definition_id', $definition->id)
+            ->orderByDesc('id')
+            ->limit(self::TEXTS)
+            ->get(['id', 'text'])
+            ->map(
+                fn (\stdClass $one): array => [
+                    'label' => trim($one->text),
+                    'colors' => [],
+                    'products' => $products[$one->id] ?? 0,
+                ],
+            )
+            ->filter(fn (array $one): bool => $one['products'] > 0 && mb_strlen($one['label']) <= self::LONGEST);
+        $best = self::best(...$this->ranked($typed, $texts->values()->all()));
+
+        return array_map(fn (array $one): array => ['same' => $one['label'] === $typed] + $one, $best);
+    }
+
+    /**
+     * @param  array<int, array{label: string, colors: list<string>, products: int}>  $rows
+     * @return array{0: list<array{0: list<mixed>, 1: Offer}>,
+     *         1: list<array{0: list<mixed>, 1: Offer}>} those
+     *         that look like it and those that hold it, each with what it is ranked by
+     */
+    private function ranked(string $typed, array $rows): array
+    {
+        $key = StrictKey::of($typed);
+        $meant = Names::shipped()->otherwise($key);
+        $fit = $near = [];
+        foreach ($rows as $row) {
+            $own = StrictKey::of($row['label']);
+            $row += ['near' => false, 'same' => $own === $key];
             if ($key === '' || str_contains($own, $key)) {
                 $fit[] = [[$own !== $key, ! str_starts_with($own, $key), -$row['products']], $row];
             } elseif (in_array($own, $meant, true)) {
@@ -65,17 +123,17 @@ final readonly class SuggestValues
                 $near[] = [[$distance], ['near' => true] + $row];
             }
         }
-        $known = FindValue::known($definition, $typed);
-        if ($typed !== '' && $known !== null && ! in_array($known->label, array_column(array_column($fit, 1), 'label'), true)) {
-            $row = [
-                'label' => $known->label,
-                'colors' => $known->look()->colors,
-                'products' => $products[$known->id] ?? 0,
-                'near' => false,
-                'same' => true,
-            ];
-            $fit[] = [[false, false, 0], $row];
-        }
+
+        return [$near, $fit];
+    }
+
+    /**
+     * @param  list<array{0: list<mixed>, 1: Offer}>  $near
+     * @param  list<array{0: list<mixed>, 1: Offer}>  $fit
+     * @return list<Offer>
+     */
+    private static function best(array $near, array $fit): array
+    {
         usort($fit, fn (array $a, array $b): int => $a[0] <=> $b[0]);
         usort($near, fn (array $a, array $b): int => $a[0] <=> $b[0]);
 

@@ -59,7 +59,7 @@ export class CellEditor {
     }
 
     async ask() {
-        if (this.kind !== 'choice' && this.kind !== 'flag') return;
+        if (!['choice', 'flag', 'text'].includes(this.kind)) return;
         const part = this.part();
         clearTimeout(this.timer);
         this.timer = setTimeout(async () => {

@@ -95,6 +95,12 @@
                     </select>
                 </div>
             @endif
+            @if ($again && $kind === Kind::Text)
+                <p class="note"><b>{{ Format::count($again['texts'], 'text') }}</b> come again and again, on
+                    {{ Format::count($again['items'], 'product or variant', 'products or variants') }}. As a choice they can be
+                    ticked, merged and dressed. <a href="{{ route('definitions', ['open' => $editing->slug,
+                        'kind' => Kind::Choice->value]) }}">Look at it as a choice</a></p>
+            @endif
             @if ($change && $change['kind'] !== $editing->kind)
                 <p @class(['note', 'harm' => $change['unread'] > 0])>As {{ mb_strtolower($kind->label()) }}: @if ($change['values'])
                         <b>{{ Format::count($change['values'], 'value') }}</b> arise{{ $change['unread'] ? ', ' : '.' }}

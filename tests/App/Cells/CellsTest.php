@@ -323,3 +323,28 @@ test('views are saved by name, replaced, proposed from expectations and removed'
         ['name' => 'Paint', 'query' => ['where' => ['category:paint'], 'columns' => ['finish']]],
     ]);
 });
+
+test('a text field proposes what was written before, and says when a choice would do', function (): void {
+    $this->read(
+        "sku,name,category,Care\n".implode("\n", array_map(
+            fn (int $i): string => "T{$i},Thing {$i},Things,".['Wash by hand', 'Wipe with a cloth', 'Dry clean'][$i % 3],
+            range(1, 12),
+        ))."\nT13,Thing,Things,Wash by Hand\n",
+        '{"columns": {"Care": {"kind": "text", "level": "product"}}}',
+    );
+    $this->actingAs($this->person());
+    $offers = fn (string $typed): array => array_map(
+        fn (array $one): string => ($one['same'] ? '=' : ($one['near'] ? '~' : '')).$one['label'].' '.$one['products'],
+        (array) $this->getJson('/products/suggest?definition=care&q='.urlencode($typed))->json(),
+    );
+    expect($offers('wash'))
+        ->toBe(['Wash by hand 4', 'Wash by Hand 1'])
+        ->and($offers('Wash by Hand'))
+        ->toBe(['Wash by hand 4', '=Wash by Hand 1'])
+        ->and($offers('Dry cleen'))
+        ->toBe(['~Dry clean 4'])
+        ->and($offers('something of its own'))
+        ->toBe([]);
+    $this->get('/definitions?open=care')->assertSee('come again and again')->assertSee('13 products or variants');
+    $this->get('/definitions?open=care&kind=choice')->assertSee('arise')->assertDontSee('come again and again');
+});
