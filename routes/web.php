@@ -151,6 +151,9 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
         ->withoutScopedBindings();
     Route::post('/values/{definition:slug}/merge', [ValueActsController::class, 'merge'])->name('values.merge');
     Route::post('/values/{definition:slug}/order', [ValuesController::class, 'order'])->name('values.order');
+    Route::put('/values/{definition:slug}/{value}/address', [ValuesController::class, 'address'])
+        ->name('values.address')
+        ->withoutScopedBindings();
     Route::put('/values/{definition:slug}/{value}/name', [ValuesController::class, 'rename'])
         ->name('values.rename')
         ->withoutScopedBindings();

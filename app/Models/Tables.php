@@ -17,6 +17,7 @@ final class Tables
         'expectations' => Expectation::class,
         'feeds' => Feed::class,
         'fill_rules' => FillRule::class,
+        'former_addresses' => FormerAddress::class,
         'filter_changes' => FilterChange::class,
         'filters' => Filter::class,
         'headings' => Heading::class,

@@ -6,11 +6,12 @@ namespace App\Publishing;
 
 use App\Catalog\TermNumbers;
 use App\Models\Definition;
+use App\Models\FormerAddress;
 use App\Models\Spelling;
 use App\Models\Value;
 use Lokum\Text\StrictKey;
 
-/** Addresses of values that are no terms any more, merged away or under an umbrella, and the terms that they lead to. */
+/** Addresses that lead on: of values that are no terms any more, merged away or under an umbrella, and those that values had before. */
 final class EndedAddresses
 {
     /** @return array<string, int> number of the term by slug */
@@ -26,8 +27,9 @@ final class EndedAddresses
             )
             ->get(['id', 'slug', 'merged_into']);
         $merged = $values->pluck('merged_into', 'id')->all();
+        $former = FormerAddress::table()->where('definition_id', $definition->id)->get(['value_id as id', 'slug']);
         $leads = [];
-        foreach ($values as $value) {
+        foreach ([...$values, ...$former] as $value) {
             // A value merged into one that was merged in its turn leads to the last.
             for ($stayed = (int) $value->id; isset($merged[$stayed]); $stayed = (int) $merged[$stayed]);
             $leads[(string) $value->slug] = $terms[$stayed] ?? $stayed;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Values;
 
 use App\Models\Definition;
+use App\Models\FormerAddress;
 use App\Models\Umbrella;
 use App\Models\Value;
 use App\Support\Refused;
@@ -63,6 +64,11 @@ final class TermNames
             [
                 ...Value::query()->where('definition_id', $definition->id)->whereNotIn('id', $inside)->pluck('slug')->all(),
                 ...Umbrella::query()->where('definition_id', $definition->id)->pluck('slug')->all(),
+                ...FormerAddress::query()
+                    ->where('definition_id', $definition->id)
+                    ->whereNotIn('value_id', $inside)
+                    ->pluck('slug')
+                    ->all(),
             ],
             true,
         );

@@ -134,6 +134,16 @@ final class ValuesController
             ->with('undo', $change?->id);
     }
 
+    public function address(Request $request, Definition $definition, Value $value, ChangeAddress $give): RedirectResponse
+    {
+        abort_unless($value->definition_id === $definition->id, 404);
+        $change = $give($definition, $value, $request->string('address')->toString());
+
+        return redirect(Workbench::address($request, $definition, ['value' => $value->id]))
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
+    }
+
     /** Its name alone, typed in its place. */
     public function rename(Request $request, Definition $definition, Value $value, SaveValue $save): RedirectResponse
     {

@@ -400,6 +400,7 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
+                'DROP TABLE former_addresses',
                 'DROP TABLE runs',
                 'DROP TABLE sent',
                 'ALTER TABLE readings DROP COLUMN held',

@@ -85,6 +85,7 @@ final class RandomActs
             $this->merge(...),
             $this->hide(...),
             $this->takeOut(...),
+            $this->changeAddress(...),
             $this->saveValue(...),
             $this->order(...),
             $this->changeDefinition(...),
@@ -96,6 +97,15 @@ final class RandomActs
             $this->give(...),
         ];
         $acts[array_rand($acts)]();
+    }
+
+    private function changeAddress(): void
+    {
+        $value = Value::query()->whereNull('merged_into')->with('definition')->inRandomOrder()->first();
+        if ($value !== null) {
+            $address = self::one(['shade', 'tone', 'green', "{$value->slug}-x", $value->slug]);
+            $this->send('PUT', "/values/{$value->definition->slug}/{$value->id}/address", ['address' => $address]);
+        }
     }
 
     /** Products go out of the shop, or come back. */

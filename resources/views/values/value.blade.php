@@ -51,3 +51,16 @@
         </div>
     @endcan
 </form>
+@can('edit')
+    <details @if ($errors->has('address')) open @endif>
+        <summary class="label">Its address in the shop</summary>
+        <form method="post" action="{{ route('values.address', [$definition, $open->value]) }}" class="grid gap-2 pt-2">@csrf
+            @method('put')<input type="hidden" name="lens" value="{{ $bench->lens }}">
+            <div class="field"><label for="address">Word in addresses</label><input class="input mono" id="address" name="address"
+                maxlength="200" value="{{ old('address', $open->value->slug) }}" @error('address') aria-invalid="true"
+                    aria-describedby="error-address" @enderror><x-error for="address" /></div>
+            <p class="small soft">Links to {{ $open->value->slug }} lead on, from the next edition on and for good.</p>
+            <button class="button">Change the address</button>
+        </form>
+    </details>
+@endcan

@@ -11,8 +11,10 @@ use App\Definitions\DefinitionForm;
 use App\Definitions\SaveDefinition;
 use App\History\TakeBack;
 use App\History\WayBack;
+use App\Lineups\EditLineup;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\FormerAddress;
 use App\Models\Item;
 use App\Models\State;
 use App\Models\Value;
@@ -266,4 +268,29 @@ test('merged values that were merged on lead to the last one', function (): void
         ->toBe('green')
         ->and(Value::query()->whereNull('merged_into')->count())
         ->toBe(2);
+});
+
+test('a value gets another address, the one it had leads on, and no other value takes it', function (): void {
+    $this->read("sku,name,category,Shade\nA,Tea,Tea,Grn\nB,Tin,Tea,Red\nC,Cup,Tea,Red\n", '{"columns": {"Shade": {"kind": "choice"}}}');
+    app(EditLineup::class)->add('shade');
+    $this->publish();
+    $shade = Acts::definition('shade');
+    $value = FindValue::named($shade, 'Grn');
+    $this->actingAs($this->person());
+    $put = fn (string $address) => $this->put("/values/shade/{$value->id}/address", ['address' => $address]);
+    $put('red')->assertSessionHasErrors('address');
+    $put(' ')->assertSessionHasErrors('address');
+    $put('Leaf green')->assertRedirect();
+    $this->publish();
+    // Old links narrow to the same.
+    $this->get('/shop?shade=grn')->assertRedirect('/shop?shade=leaf-green');
+    $this->get('/shop?shade=leaf-green')->assertSee('Tea')->assertDontSee('Tin<', false);
+    // A value of that name comes anew, and goes by another word.
+    $this->read("sku,name,category,Shade\nD,Jug,Tea,grn%\n", '{"columns": {"Shade": {"kind": "choice"}}}');
+    expect(Value::query()->where('definition_id', $shade->id)->where('label', 'grn%')->value('slug'))->toBe('grn-2');
+    // Back to what it was, and the way back of it all.
+    $put('grn')->assertRedirect();
+    expect(FormerAddress::query()->pluck('slug')->all())->toBe(['leaf-green']);
+    Acts::takeBack(app(TakeBack::class)->newest());
+    expect([$value->refresh()->slug, FormerAddress::query()->pluck('slug')->all()])->toBe(['leaf-green', ['grn']]);
 });
