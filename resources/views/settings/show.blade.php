@@ -69,9 +69,10 @@
             <p class="soft small">History and the figures of every reading stay. A file that went cannot be checked again.</p>
         </section>
         <section class="grid gap-3">
-            <h2>Publishing by itself</h2>
+            <h2>What happens by itself</h2>
             <div class="flex gap-4 flex-wrap">
-                <div class="field grow"><label for="publishes">When</label><input class="input" id="publishes" name="publishes"
+                <div class="field grow"><label for="publishes">Editions are published</label>
+                    <input class="input" id="publishes" name="publishes"
                     maxlength="100" value="{{ old('publishes', $shop->publishes) }}" placeholder="only when somebody does it"
                         list="publishing-times"><datalist id="publishing-times">
                         @foreach (['after readings', '06:00', 'weekdays 06:00', 'every hour'] as $time)

@@ -35,7 +35,8 @@
     <div class="field"><span class="label">Spellings: open one to take it out</span>
         <ul class="grid gap-1">
             @foreach (array_slice($open->spellings, 0, 40) as $spelling)
-                <li class="flex justify-between gap-3"><a class="mono whitespace-pre-wrap break-all"
+                <li class="flex justify-between gap-3"><a
+                        class="mono whitespace-pre-wrap break-all py-0.5"
                         href="{{ route('values.show', [$definition, 'lens' => $bench->lens,
                             'spelling' => $spelling['id']]) }}">{{ Format::spelling($spelling['text']) }}</a><span
                         class="soft">{{ Format::number($spelling['products']) }}</span></li>
@@ -47,7 +48,8 @@
     </div>
     @can('edit')
         <div class="deed"><button class="button main" data-key="s">Save <kbd>S</kbd></button>
-            <p class="small soft text-center">Its address …/{{ $open->value->slug }} stays. Next delivery: all its spellings land here.</p>
+            <p class="small soft text-center">Its address …/{{ $open->value->slug }} stays. Next delivery: all its spellings land
+                here.</p>
         </div>
     @endcan
 </form>
