@@ -42,6 +42,16 @@ final class DraftPages
         return $this->remembered->of('pages', $this->work(...));
     }
 
+    /** @return array<int, int>|null filters that show, by category id (0: the whole shop); null where that would take a while */
+    public function shown(): ?array
+    {
+        $pages = $this->remembered->soon('pages', $this->work(...));
+
+        return $pages !== null
+            ? array_map(fn (array $absences): int => count(array_filter($absences, is_null(...))), $pages)
+            : null;
+    }
+
     /** @return array<int, array<string, Absence|null>> */
     private function work(): array
     {

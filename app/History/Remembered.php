@@ -18,7 +18,7 @@ final readonly class Remembered
     private const LARGE = 20000;
 
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
-    private const SHAPE = 17;
+    private const SHAPE = 18;
 
     public function __construct(private Ledger $ledger)
     {
@@ -110,6 +110,22 @@ final readonly class Remembered
         $kept = Cache::get(self::key($name));
 
         return is_array($kept) && $kept[0] === $this->ledger->revision() ? $kept[1] : null;
+    }
+
+    /**
+     * What is kept for that state, or worked out where that keeps nobody waiting, in a catalog that is not large; else null.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $work
+     * @return T|null
+     */
+    public function soon(string $name, Closure $work): mixed
+    {
+        /** @var T|null $known */
+        $known = $this->known($name);
+
+        return $known ?? ((int) Item::table()->max('id') > self::LARGE ? null : $this->of($name, $work));
     }
 
     /** One row a name, which a newer state overwrites. */

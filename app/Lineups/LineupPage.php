@@ -25,6 +25,7 @@ final readonly class LineupPage extends Page
      * @param  string  $page  a category's id, or "shop", "search", "brands"
      * @param  string  $at  the placement that changes are for
      * @param  array<string, FilterWorth>  $worth  by key
+     * @param  array<int, int>|null  $shown  filters that show, by category (0: the whole shop); null where that is not known yet
      * @param  array<string, list<array{text: string, remedy: string, url: string, quiet?: string}>>  $warnings  by key of a filter
      * @param  array{filters: list<ShownFilter>, absent: array<string, Absence>}  $live  the page as it would be
      * @param  list<Item>  $goods  the first products of the page
@@ -50,6 +51,7 @@ final readonly class LineupPage extends Page
         public string $at,
         public ComposedLineup $lineup,
         public array $worth,
+        public ?array $shown,
         public array $warnings,
         public array $live,
         public array $goods,

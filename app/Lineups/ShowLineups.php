@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Lineups;
 
 use App\Draft\DraftLineups;
+use App\Draft\DraftPages;
 use App\Draft\DraftTerms;
 use App\Draft\FilterFacts;
 use App\Draft\PageFacts;
@@ -36,6 +37,7 @@ final readonly class ShowLineups
         private LineupWarnings $warnings,
         private DraftListing $listing,
         private DraftTerms $terms,
+        private DraftPages $pages,
     ) {
     }
 
@@ -58,6 +60,7 @@ final readonly class ShowLineups
             at: $asked->placement,
             lineup: $lineup,
             worth: $earned,
+            shown: $this->pages->shown(),
             warnings: $this->warnings->of($page, $lineup, $this->facts, $earned),
             live: $this->listing->of($page, $lineup, $all),
             goods: $this->listing->products($page, $lineup),

@@ -31,9 +31,14 @@
                 $changed = array_sum(array_map(fn($one) => count($one->changed) + ($one->order === null ? 0 : 1), $own));
                 return trim(($added ? "+{$added} " : '') . ($dropped ? "−{$dropped} " : '') . ($changed ? "~{$changed}" : ''));
             })
+            @php($number = function (string $page, int $category) use ($all, $shown) {
+                $there = count($all->of($page)->filters);
+                $show = $shown === null ? $there : $shown[$category] ?? 0;
+                return "<b title=\"{$show} of {$there} filters show on it\">{$show}</b>";
+            })
             <a href="{{ route('line-ups', ['page' => 'shop']) }}" @if ($page === 'shop') aria-current="page" @endif><i
                 class="starts"></i>Whole shop
-                <b>{{ count($all->of('shop')->filters) }}</b></a>
+                {!! $number('shop', 0) !!}</a>
             @foreach ($tree->flat() as [$one, $depth])
                 @php($said = $mark(["below:{$one->id}", "only:{$one->id}"]))<a class="d{{ min(4, $depth + 1) }}"
                     href="{{ route('line-ups', ['page' => $one->id]) }}"
@@ -41,7 +46,7 @@
                         @class(['starts' => $said !== ''])></i>{{ $one->name }}@if ($said !== '')
                         <span class="tag">{{ $said }}</span>
                     @endif
-                    <b>{{ count($all->of((string) $one->id)->filters) }}</b></a>
+                    {!! $number((string) $one->id, $one->id) !!}</a>
             @endforeach
             @foreach (['search' => 'Search results', 'brands' => 'Brand pages'] as $one => $name)
                 @php($said = $mark([$one]))<a href="{{ route('line-ups', ['page' => $one]) }}" @if ($page === $one)
