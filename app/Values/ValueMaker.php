@@ -42,15 +42,19 @@ final class ValueMaker
      * @param  int|null  $umbrella  that it goes under; the one of its name when left out
      * @param  bool  $held  whether shoppers wait for it
      * @param  string|null  $look  what it wears, as it is kept; where nobody says, what its name says
+     * @param  string  $address  the word for it in addresses, where it is free; else, and where none is given, its name
      * @return int the new value
      *
      * @throws UniqueConstraintViolationException where somebody else has made one of the same address since
      */
-    public function make(string $text, ?int $umbrella = null, bool $held = false, ?string $look = null): int
+    public function make(string $text, ?int $umbrella = null, bool $held = false, ?string $look = null, string $address = ''): int
     {
         $this->look();
         $label = Label::of($text);
-        $slug = Slug::unique($label, fn (string $slug): bool => isset($this->taken[$slug]));
+        $wanted = $address === '' ? '' : Slug::of($address);
+        $slug = $wanted !== '' && ! isset($this->taken[$wanted])
+            ? $wanted
+            : Slug::unique($label, fn (string $slug): bool => isset($this->taken[$slug]));
         $this->taken[$slug] = true;
         $row = [
             'definition_id' => $this->definition->id,

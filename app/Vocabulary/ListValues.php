@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Vocabulary;
 
 use App\Models\Definition;
+use App\Models\KeptApart;
 use Lokum\Feed\CsvWriter;
 use Lokum\LookAlike\Names;
 use Lokum\Text\StrictKey;
@@ -16,7 +17,10 @@ final readonly class ListValues
 {
     public const FORMATS = ['csv', 'turtle', 'jsonld'];
 
-    public const HEADINGS = ['value', 'umbrella', 'spelling', 'colors', 'help', 'language'];
+    public const HEADINGS = ['value', 'umbrella', 'spelling', 'colors', 'help', 'language', 'hidden', 'address', 'apart'];
+
+    /** Between labels of one cell. */
+    public const BETWEEN = '|';
 
     public function __construct(private ValueTable $table)
     {
@@ -24,6 +28,8 @@ final readonly class ListValues
 
     public function write(Definition $definition, string $format): string
     {
+        $rows = $this->table->of($definition);
+        $apart = self::apart($definition, $rows);
         $values = array_map(
             fn (ValueRow $row): ListedValue => new ListedValue(
                 $row->value->label,
@@ -33,8 +39,10 @@ final readonly class ListValues
                 $row->value->look()->colors,
                 $row->value->look()->help,
                 self::languages(array_map(fn (array $spelling): string => $spelling['text'], $row->spellings)),
+                $row->value->held,
+                $apart[$row->value->id] ?? [],
             ),
-            $this->table->of($definition),
+            $rows,
         );
 
         return match ($format) {
@@ -42,6 +50,27 @@ final readonly class ListValues
             'jsonld' => (new Skos($definition->slug, $definition->label, $values))->jsonLd(),
             default => $this->csv($values),
         };
+    }
+
+    /**
+     * @param  list<ValueRow>  $rows
+     * @return array<int, list<string>> labels of the others, by value
+     */
+    private static function apart(Definition $definition, array $rows): array
+    {
+        $labels = [];
+        foreach ($rows as $row) {
+            $labels[$row->value->id] = $row->value->label;
+        }
+        $apart = [];
+        foreach (KeptApart::query()->where('definition_id', $definition->id)->orderBy('id')->get() as $pair) {
+            if (isset($labels[$pair->one_id], $labels[$pair->other_id])) {
+                $apart[$pair->one_id][] = $labels[$pair->other_id];
+                $apart[$pair->other_id][] = $labels[$pair->one_id];
+            }
+        }
+
+        return $apart;
     }
 
     /**
@@ -68,6 +97,9 @@ final readonly class ListValues
                     implode(' ', $value->colors),
                     $value->help ?? '',
                     $value->languages[$spelling] ?? '',
+                    $value->hidden ? 'yes' : '',
+                    $value->slug,
+                    implode(self::BETWEEN, $value->apart),
                 ]);
             }
         }

@@ -25,6 +25,7 @@ use Lokum\Feed\CsvWriter;
 use Lokum\Feed\UnreadableFile;
 use Lokum\Text\Label;
 use Lokum\Text\StrictKey;
+use Lokum\Vocabulary\FlagWord;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Look;
 
@@ -39,8 +40,8 @@ final readonly class TakeInValues
     }
 
     /**
-     * @param  resource  $source  CSV with the columns value and, where they are known, umbrella, spelling, colors and help; others are
-     *                            passed over
+     * @param  resource  $source  CSV with the columns value and, where they are known, umbrella, spelling, colors, help, hidden,
+     *                            address and apart; others are passed over
      * @return array{values: int, spellings: int, moved: int, umbrellas: int} what comes new, and spellings that move
      */
     public function consequences(Definition $definition, $source): array
@@ -164,9 +165,30 @@ final readonly class TakeInValues
                 $journal->update(Spelling::class, $known->id, ['value_id' => $values[$key]]);
                 $figures['moved']++;
             }
+            if (FlagWord::read($row['hidden']) === true) {
+                $journal->update(Value::class, $values[$key], ['held' => 1]);
+            }
         }
+        $this->keepApart($journal, $definition, $rows, $values);
 
         return $figures;
+    }
+
+    /**
+     * @param  list<array<string, string>>  $rows
+     * @param  array<string, int>  $values  by their letters
+     */
+    private function keepApart(Journal $journal, Definition $definition, array $rows, array $values): void
+    {
+        foreach ($rows as $row) {
+            foreach ($row['apart'] === '' ? [] : explode(ListValues::BETWEEN, $row['apart']) as $label) {
+                $other = $values[StrictKey::of($label)] ?? FindValue::known($definition, $label)?->id;
+                $one = $values[StrictKey::of($row['value'])];
+                if ($other !== null && $other !== $one) {
+                    KeepApart::write($journal, $definition, [$one, $other]);
+                }
+            }
+        }
     }
 
     /**
@@ -190,7 +212,7 @@ final readonly class TakeInValues
         } catch (InvalidArgumentException $why) {
             throw new Refused("{$row['value']}: {$why->getMessage()}");
         }
-        $id = $maker->make($row['value'], $umbrella, look: $look->toJson());
+        $id = $maker->make($row['value'], $umbrella, look: $look->toJson(), address: $row['address']);
         CreateValue::ownSpelling($journal, $definition, $id, $row['value']);
         $figures['values']++;
         $figures['spellings']++;

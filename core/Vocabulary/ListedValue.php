@@ -11,6 +11,8 @@ final readonly class ListedValue
      * @param  list<string>  $spellings  as they came, in any order; the label's own may be among them
      * @param  list<string>  $colors  as #rrggbb
      * @param  array<string, string>  $languages  BCP 47 tags of spellings whose language is known
+     * @param  bool  $hidden  from shoppers
+     * @param  list<string>  $apart  labels of those that somebody has said are different
      */
     public function __construct(
         public string $label,
@@ -20,6 +22,8 @@ final readonly class ListedValue
         public array $colors = [],
         public ?string $help = null,
         public array $languages = [],
+        public bool $hidden = false,
+        public array $apart = [],
     ) {
     }
 }

@@ -3,6 +3,12 @@
 declare(strict_types=1);
 
 use App\Models\Role;
+use App\Models\Value;
+use App\Values\FindValue;
+use App\Vocabulary\ChangeAddress;
+use App\Vocabulary\KeepApart;
+use App\Vocabulary\ListValues;
+use App\Vocabulary\TakeInValues;
 use Illuminate\Http\UploadedFile;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\Support\Acts;
@@ -59,4 +65,29 @@ test('what is none is refused at its field, and no name leads to other files', f
     $this->actingAs($this->person(Role::Viewer))
         ->post('/values/color/vocabulary', sentList("value\nRed\n"))
         ->assertForbidden();
+});
+
+test('what is hidden, kept apart or goes by a word of its own leaves in the list and comes in with it', function (): void {
+    $map = fn (string $name): string => '{"columns": {"'.$name.'": {"kind": "choice", "level": "product"}}}';
+    $this->read("sku,name,Ware\nA,a,Stoneware\nB,b,Stone ware\nC,c,\"Clay, raw\"\n", $map('Ware'));
+    $ware = Acts::definition('ware');
+    $named = fn (string $label): Value => FindValue::named($ware, $label);
+    app(KeepApart::class)($ware, [$named('Stoneware')->id, $named('Clay, raw')->id]);
+    app(ChangeAddress::class)($ware, $named('Stoneware'), 'stone');
+    $named('Clay, raw')->update(['held' => true]);
+    $list = app(ListValues::class)->write($ware, 'csv');
+    $lines = explode("\n", trim(str_replace("\r", '', $list)));
+    expect($lines[0])
+        ->toBe('value,umbrella,spelling,colors,help,language,hidden,address,apart')
+        ->and(array_values(array_filter($lines, fn (string $line): bool => str_starts_with($line, 'Stoneware,'))))
+        ->toBe(['Stoneware,,Stoneware,,,,,stone,"Clay, raw"']);
+
+    $this->read("sku,name,Pottery\nD,d,Other\n", $map('Pottery'));
+    $pottery = Acts::definition('pottery');
+    app(TakeInValues::class)($pottery, Acts::file($list));
+    $without = fn (string $csv): array => array_values(array_filter(
+        explode("\n", str_replace("\r", '', $csv)),
+        fn (string $line): bool => ! str_starts_with($line, 'Other'),
+    ));
+    expect($without(app(ListValues::class)->write($pottery, 'csv')))->toBe($without($list));
 });
