@@ -35,7 +35,10 @@ final readonly class SaveSource
     {
         $source = Source::from($input);
         $person = Auth::user();
-        if ($source->private && ! Source::of($feed)->private && $person instanceof User && $person->role !== Role::Manager) {
+        $was = Source::of($feed);
+        // What was allowed is that one address, not the network.
+        $isAllowed = $was->private && $was->url === $source->url;
+        if ($source->private && ! $isAllowed && $person instanceof User && $person->role !== Role::Manager) {
             throw new Refused('Only a manager lets a source lie in a private network.', 'private');
         }
         $text = fn (string $key): string => is_scalar($input[$key] ?? null) ? trim((string) $input[$key]) : '';
@@ -57,7 +60,7 @@ final readonly class SaveSource
             $row['secret'] = null;
         }
         // Another place has not told anything yet.
-        if ($source->url !== Source::of($feed)->url) {
+        if ($source->url !== $was->url) {
             $row['seen'] = null;
         }
 

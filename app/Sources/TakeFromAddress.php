@@ -26,7 +26,8 @@ final class TakeFromAddress
         try {
             $fetched = $this->fetch($feed, $source, $path);
         } catch (ConnectionException $why) {
-            throw new Refused('The address does not answer: '.mb_strimwidth($why->getMessage(), 0, 160, '…'));
+            $said = (string) preg_replace('/ \(see .*$/s', '', $why->getMessage());
+            throw new Refused('The address does not answer: '.mb_strimwidth($said, 0, 160, '…'));
         } finally {
             if (! isset($fetched)) {
                 @unlink($path);

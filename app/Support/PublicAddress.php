@@ -49,7 +49,7 @@ final readonly class PublicAddress
         foreach ($found as $ip) {
             if (! self::isPublic($ip)) {
                 throw new Refused(
-                    "{$host} is an address of this machine or of a private network ({$ip}); notices go to the open network only.",
+                    "{$host} is an address of this machine or of a private network ({$ip}), where nothing is asked from here.",
                     'url',
                 );
             }

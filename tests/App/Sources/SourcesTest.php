@@ -7,6 +7,7 @@ use App\Models\Feed;
 use App\Models\Item;
 use App\Models\Reading;
 use App\Models\ReadingState;
+use App\Models\Role;
 use App\Models\Run;
 use App\Models\RunState;
 use App\Settings\SaveShop;
@@ -134,6 +135,19 @@ test('an address is asked with what is known of it, and what is new is taken', f
 });
 
 test('private addresses are refused unless a manager allows them', function (): void {
+    $feed = Feed::query()->where('name', 'Leaf')->sole();
+    $put = fn (Role $role, string $url) => $this->actingAs($this->person($role))->put("/feeds/sources/{$feed->id}", [
+        'kind' => 'address',
+        'url' => $url,
+        'private' => '1',
+        'version' => $feed->refresh()->version,
+    ]);
+    $put(Role::Editor, 'http://10.0.0.1/leaf.csv')->assertSessionHasErrors('private');
+    $put(Role::Manager, 'http://10.0.0.1/leaf.csv')->assertSessionHasNoErrors();
+    // An editor may go on with that one, and go nowhere else in the network.
+    $put(Role::Editor, 'http://10.0.0.1/leaf.csv')->assertSessionHasNoErrors();
+    $put(Role::Editor, 'http://10.0.0.1/admin')->assertSessionHasErrors('private');
+    $put(Role::Viewer, 'http://10.0.0.1/leaf.csv')->assertForbidden();
     expect(fn () => Source::from(['kind' => 'address', 'url' => 'http://127.0.0.1/x.csv']))
         ->toThrow(Refused::class, 'private network')
         ->and(fn () => Source::from(['kind' => 'address', 'url' => 'file:///etc/passwd']))
