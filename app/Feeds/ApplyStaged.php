@@ -141,6 +141,7 @@ final class ApplyStaged
             [RowChange::New->value],
         );
         $this->gone($now);
+        $this->followProducts();
         $this->staging->run('DELETE FROM sent WHERE feed_id = ? AND ? AND item_id IN (SELECT item_id FROM temp.staged_gone)', [
             $this->feed->id,
             (int) $this->feed->whole,
@@ -172,6 +173,38 @@ final class ApplyStaged
                 [$now, $now, $this->feed->id],
             );
         }
+    }
+
+    /** A product comes back with any of its variants, and variants are in the shop or out of it with their product. */
+    private function followProducts(): void
+    {
+        if ($this->staging->number('SELECT EXISTS (SELECT 1 FROM items WHERE out_since IS NOT NULL)') === 0) {
+            return;
+        }
+        $this->move(
+            'SELECT p.id FROM temp.staged_rows s JOIN items v ON v.id = s.item_id JOIN items p ON p.id = v.parent_id WHERE p.out_by > 0',
+            'out_since = NULL, out_by = NULL',
+        );
+        $this->move(
+            'SELECT v.id FROM items v JOIN items p ON p.id = v.parent_id WHERE v.out_since IS NOT p.out_since OR v.out_by IS NOT p.out_by',
+            'out_since = (SELECT p.out_since FROM items p WHERE p.id = items.parent_id),
+                out_by = (SELECT p.out_by FROM items p WHERE p.id = items.parent_id)',
+        );
+    }
+
+    /**
+     * @param  string  $ids  SQL that gives them
+     * @param  string  $sets  SQL of what becomes of them
+     */
+    private function move(string $ids, string $sets): void
+    {
+        $this->staging->run('DELETE FROM temp.staged_moves');
+        $this->staging->run("INSERT OR IGNORE INTO temp.staged_moves {$ids}");
+        (new ItemMoves())->noteBefore(
+            $this->change,
+            "SELECT item_id FROM temp.staged_moves EXCEPT SELECT item_id FROM item_changes WHERE change_id = {$this->change}",
+        );
+        $this->staging->run("UPDATE items SET {$sets}, version = version + 1 WHERE id IN (SELECT item_id FROM temp.staged_moves)");
     }
 
     private function updateChanged(string $now): void

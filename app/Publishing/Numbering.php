@@ -47,6 +47,9 @@ final class Numbering
             Rows::of('SELECT id, COALESCE(parent_id, id) AS product FROM items WHERE variant_count = 0 AND out_since IS NULL
                 ORDER BY product, id') as [$id, $product]
         ) {
+            if ($this->numbers[$product] === self::NONE) {
+                continue;
+            }
             $lane = $product === $last ? $lane + 1 : 0;
             $last = $product;
             $this->shown[$id] = $this->numbers[$product];

@@ -15,6 +15,7 @@ use App\Models\Value;
 use App\Support\Refused;
 use App\Values\TermNames;
 use Lokum\Text\Slug;
+use Lokum\Vocabulary\Kind;
 
 /** Gives a value another word in addresses. The one it had leads on, from the next edition on and for good. */
 final readonly class ChangeAddress
@@ -29,6 +30,9 @@ final readonly class ChangeAddress
     public function __invoke(Definition $definition, Value $value, string $address): ?Change
     {
         ManagersOnly::allow($definition->id);
+        if ($definition->kind !== Kind::Choice) {
+            throw new Refused('Yes and no go by these words for good.', 'address');
+        }
         $slug = Slug::of($address);
         if (trim($address) === '' || mb_strlen($slug) > self::LONGEST) {
             throw new Refused('An address has 1 to '.self::LONGEST.' letters and digits.', 'address');

@@ -53,7 +53,7 @@
         </div>
     @endcan
 </form>
-@can('edit')
+@if ($definition->kind === Lokum\Vocabulary\Kind::Choice && auth()->user()?->can('edit'))
     <details @if ($errors->has('address')) open @endif>
         <summary class="label">Its address in the shop</summary>
         <form method="post" action="{{ route('values.address', [$definition, $open->value]) }}" class="grid gap-2 pt-2">@csrf
@@ -65,4 +65,4 @@
             <button class="button">Change the address</button>
         </form>
     </details>
-@endcan
+@endif

@@ -120,3 +120,22 @@ test('a person takes products out and brings them back, and feeds leave them as 
     Acts::takeBack(app(TakeBack::class)->newest());
     expect(implode(', ', standing()))->toBe('– out, 9 out, 4 out, 2, 1');
 });
+
+test('variants are in the shop or out of it with their product, whichever of them a delivery has', function (): void {
+    $this->actingAs($this->person());
+    $this->post('/products/out', ['pick' => [Item::query()->where('sku', 'P')->value('id')], 'out' => 'out']);
+    $this->read("sku,parent_sku,price,stock,Color\nP-3,P,9,1,Green\n");
+    expect(standing()['P-3'])->toBe('1 out');
+    Acts::takeBack(app(TakeBack::class)->newest());
+    expect(standing())->not->toHaveKey('P-3');
+    $this->post('/products/out', ['all' => 1, 'where' => ['gone:out'], 'out' => 'back']);
+    says(Gone::Out);
+    $this->read(without('P', 'P-1', 'P-2'));
+    expect(implode(', ', standing()))->toBe('– out, 3 out, 4 out, 2, 1');
+    // One of its variants comes again, in a part.
+    Feed::query()->update(['whole' => false]);
+    $this->read("sku,parent_sku,price,stock,Color\nP-1,P,5,3,Red\n");
+    expect(implode(', ', standing()))->toBe('–, 3, 4, 2, 1');
+    Acts::takeBack(app(TakeBack::class)->newest());
+    expect(implode(', ', standing()))->toBe('– out, 3 out, 4 out, 2, 1');
+});
