@@ -76,7 +76,7 @@ final class SendNotice implements ShouldQueue
                 ->connectTimeout(5)
                 ->withHeaders(['Signature' => Receiver::signature($body, $delivery->receiver->secret)])
                 ->withoutRedirecting()
-                ->withOptions(['curl' => $this->where($url)])
+                ->withOptions(['curl' => Receiver::isStandIn($url) ? [] : PublicAddress::of($url)->pinned()])
                 ->withBody($body, 'application/json')
                 ->post($url);
             [$done, $answer] = [$response->successful(), 'answered '.$response->status()];
@@ -101,20 +101,5 @@ final class SendNotice implements ShouldQueue
             ->where('receiver_id', $delivery->receiver_id)
             ->where('edition_id', '>', $delivery->edition_id)
             ->exists();
-    }
-
-    /**
-     * The machine that was looked at is the one that is asked, so that a name cannot lead elsewhere meanwhile.
-     *
-     * @return array<int, list<string>>
-     */
-    private function where(string $url): array
-    {
-        if (Receiver::isStandIn($url)) {
-            return [];
-        }
-        $address = PublicAddress::of($url);
-
-        return [CURLOPT_RESOLVE => ["{$address->host}:{$address->port}:{$address->ip}"]];
     }
 }

@@ -49,13 +49,7 @@ final readonly class ChangeCells
             }
             $figures = self::write($journal, $chosen, $change);
             if ($counted !== null && $figures->items !== $counted) {
-                throw new Refused(
-                    'It would be done to '.
-                        number_format($figures->items).
-                        ' products or variants now, not to '.
-                        number_format($counted).
-                        '. Look at the figures again.',
-                );
+                throw Refused::countedOtherwise('products or variants', $figures->items, $counted);
             }
 
             return $change->sentence(

@@ -7,7 +7,6 @@ namespace App\Console;
 use App\Models\Feed;
 use App\Models\Run;
 use App\Models\RunState;
-use App\Sources\NightReport;
 use App\Sources\RunDue;
 use App\Support\Refused;
 
@@ -29,7 +28,7 @@ final class FeedRunCommand extends Command
             ? $run()
             : $run->feed(Feed::query()->where('name', $name)->first() ?? throw Refused::unknown('feed', $name));
         $this->answer(
-            ['runs' => array_map(NightReport::run(...), $runs)],
+            ['runs' => array_map(fn (Run $one): array => $one->document(), $runs)],
             $runs === []
                 ? ['No feed\'s time has come.']
                 : array_map(fn (Run $one): string => ($one->feed->name ?? 'Publishing').": {$one->said}", $runs),

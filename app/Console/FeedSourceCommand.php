@@ -19,6 +19,8 @@ final class FeedSourceCommand extends Command
         {--user= : name there, where it asks for one}
         {--secret= : password, or a token where there is no name}
         {--secret-file= : a file with it, or with a private key}
+        {--no-secret : forget the password that is kept}
+        {--new-key : the server has another key than before, and that is right}
         {--private : the address may lie in a private network}
         {--pattern= : the file that is meant in an archive}
         {--hand : somebody brings the files}
@@ -69,6 +71,8 @@ final class FeedSourceCommand extends Command
             'secret' => $this->option('secret-file') === null
                 ? $this->textOption('secret')
                 : (string) stream_get_contents(FeedFile::open($this->textOption('secret-file'))),
+            'no_secret' => (bool) $this->option('no-secret'),
+            'new_key' => (bool) $this->option('new-key'),
             'private' => (bool) $this->option('private') || $source->private,
             'times' => $said('times', (string) $feed->times),
             'by_itself' => $yes('by-itself', $feed->by_itself),

@@ -34,12 +34,18 @@ final class FeedFile
         return self::open(self::kept($reading->path));
     }
 
-    /** Puts a file of the inbox aside that was taken, beside those that wait. */
+    /**
+     * Puts a file of the inbox aside that was taken, beside those that wait.
+     *
+     * @throws Refused when it cannot be moved
+     */
     public static function putAside(string $name): void
     {
         $aside = config('lokum.data').'/inbox/taken';
         @mkdir($aside, 0700);
-        @rename(config('lokum.data')."/inbox/{$name}", $aside.'/'.date('Ymd-His')."-{$name}");
+        if (! @rename(config('lokum.data')."/inbox/{$name}", $aside.'/'.date('Ymd-His')."-{$name}")) {
+            throw new Refused("{$name} was taken and cannot be moved to inbox/taken. Move it away, so that the next one is taken.");
+        }
     }
 
     /** Keeps a copy of a file under the data directory and says where, from there. */

@@ -49,6 +49,7 @@ final class StartReading
         $reading->delete();
         Feed::query()
             ->whereKey($reading->feed_id)
+            ->whereNull('source')
             ->whereDoesntHave('readings')
             ->whereNotIn('id', Item::table()->whereNotNull('feed_id')->select('feed_id'))
             ->whereNotIn('id', Heading::table()->select('feed_id'))

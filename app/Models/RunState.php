@@ -27,4 +27,15 @@ enum RunState: string
             self::Unpublished => 'not published',
         };
     }
+
+    /** The tone of its tag. */
+    public function tone(): string
+    {
+        return match ($this) {
+            self::Read, self::Published => 'settled',
+            self::Failed => 'harm',
+            self::Held, self::Unpublished => 'waiting',
+            default => '',
+        };
+    }
 }

@@ -118,8 +118,12 @@ final class ProductsController
         if ($picked === [] && ! $request->boolean('all')) {
             throw new Refused('Select at least one product, or all that match, first.');
         }
-        $chosen = $request->boolean('all') ? Chosen::all(Narrowing::from($request)) : Chosen::items($picked);
-        $change = $take($chosen, $request->string('out')->toString() !== 'back');
+        $isAll = $request->boolean('all');
+        $change = $take(
+            $isAll ? Chosen::all(Narrowing::from($request)) : Chosen::items($picked),
+            $request->string('out')->toString() !== 'back',
+            $isAll && $request->filled('products') ? $request->integer('products') : null,
+        );
 
         return redirect(Back::to($request, route('products')))
             ->with('done', $change->summary)

@@ -30,13 +30,18 @@ final readonly class TakeOut
 
     /**
      * @param  bool  $out  whether they go out; else they come back
+     * @param  int|null  $counted  products that were shown; null: ticked one by one, or too many to be counted
      *
-     * @throws Refused when all of them are so already
+     * @throws Refused when all of them are so already, or others are chosen now
      */
-    public function __invoke(Chosen $chosen, bool $out): Change
+    public function __invoke(Chosen $chosen, bool $out, ?int $counted = null): Change
     {
-        return DB::transaction(function () use ($chosen, $out): Change {
+        return DB::transaction(function () use ($chosen, $out, $counted): Change {
             $chosen->target(Level::Product);
+            $now = DB::table('temp.targets')->count();
+            if ($counted !== null && $now !== $counted) {
+                throw Refused::countedOtherwise('products', $now, $counted);
+            }
             $moved = self::WITH_VARIANTS.' WHERE i.out_since IS '.($out ? 'NULL' : 'NOT NULL');
             $products = $this->those($moved)->whereNull('parent_id')->count();
             if ($products === 0) {

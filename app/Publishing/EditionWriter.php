@@ -78,12 +78,8 @@ final class EditionWriter
         $this->statements[$table]->execute();
     }
 
-    /**
-     * Finishes the file, brings it to the disk and gives it its name.
-     *
-     * @return int its size in bytes
-     */
-    public function finish(string $name): int
+    /** Finishes the file, brings it to the disk and gives it its name. */
+    public function finish(string $name): void
     {
         $this->pdo->exec('COMMIT');
         $this->statements = [];
@@ -93,11 +89,8 @@ final class EditionWriter
             fsync($file);
             fclose($file);
         }
-        $bytes = (int) filesize($this->path);
         if (! rename($this->path, dirname($this->path).'/'.$name)) {
             throw new Refused('The file of the new edition cannot be given its name. Shoppers still see the edition before.');
         }
-
-        return $bytes;
     }
 }

@@ -6,15 +6,12 @@ namespace App\Publishing;
 
 use App\Data\FileLock;
 use App\Draft\DraftTerms;
-use App\History\Ledger;
 use App\Models\Edition;
 use App\Models\Item;
-use App\Models\Room;
-use App\Settings\Shop;
 use App\Support\Refused;
 use Closure;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
+use Throwable;
 
 /**
  * Makes a new edition and serves it. The file is written aside from one snapshot of the catalog, while people go on working;
@@ -22,7 +19,7 @@ use Illuminate\Support\Facades\DB;
  */
 final readonly class Publish
 {
-    public function __construct(private DraftSummary $summary, private DraftTerms $terms, private Ledger $ledger)
+    public function __construct(private DraftSummary $summary, private DraftTerms $terms, private EnterEdition $enter)
     {
     }
 
@@ -61,66 +58,44 @@ final readonly class Publish
         if (! Item::query()->exists()) {
             throw new Refused('There are no products to publish. Read a feed first.');
         }
-        $name = 'edition-'.date('Ymd-His').'-'.bin2hex(random_bytes(4)).'.sqlite';
+        $name = EnterEdition::newName();
         try {
-            $edition = $this->made($name, $started, $progress);
-        } catch (\Throwable $failure) {
+            [$number, $figures] = $this->write($name, $progress);
+        } catch (Throwable $failure) {
             // No half copies stay.
             array_map(fn (string $file) => @unlink(Edition::directory().'/'.$file), ["{$name}.part", $name]);
             throw $failure;
         }
-        event(new EditionPublished($edition));
-        $this->clearOld();
+        $edition = ($this->enter)(
+            $number,
+            $name,
+            $figures,
+            microtime(true) - $started,
+            "Published edition {$number}: ".number_format($figures['products']).' products, '.number_format($figures['terms']).' terms',
+        );
         $progress('Done', 1.0);
 
         return $edition;
     }
 
-    /** @param  Closure(string, float): void  $progress */
-    private function made(string $name, float $started, Closure $progress): Edition
+    /**
+     * @param  Closure(string, float): void  $progress
+     * @return array{0: int, 1: array<string, int>} its number and figures
+     */
+    private function write(string $name, Closure $progress): array
     {
         $writer = new EditionWriter(Edition::directory()."/{$name}.part");
         $pdo = DB::connection()->getPdo();
         // One read transaction: the edition shows the catalog of one moment.
         $pdo->exec('BEGIN DEFERRED');
         try {
-            $number = (int) Edition::query()->max('id') + 1;
+            $number = EnterEdition::nextNumber();
             $figures = (new BuildEdition($writer, $this->terms))($number, ($this->summary)(), $progress);
         } finally {
             $pdo->exec('ROLLBACK');
         }
-        $bytes = $writer->finish($name);
+        $writer->finish($name);
 
-        return DB::transaction(
-            fn (): Edition => Edition::query()->create(
-                $figures + [
-                    'id' => $number,
-                    'file' => $name,
-                    'bytes' => $bytes,
-                    'seconds' => round(microtime(true) - $started, 3),
-                    'user_id' => Auth::id(),
-                    'change_id' => $this->ledger->note(
-                        Room::Publishing,
-                        "Published edition {$number}: ".
-                            number_format($figures['products']).
-                            ' products, '.
-                            number_format($figures['terms']).
-                            ' terms',
-                        $figures,
-                    )->id,
-                ],
-            ),
-        );
-    }
-
-    /** Keeps the newest files, and removes what a killed publication left behind. */
-    private function clearOld(): void
-    {
-        $kept = Edition::query()->orderByDesc('id')->limit(Shop::current()->editions)->pluck('file')->all();
-        foreach (glob(Edition::directory().'/edition-*') ?: [] as $file) {
-            if (! in_array(basename($file), $kept, true) && filemtime($file) < time() - 60) {
-                @unlink($file);
-            }
-        }
+        return [$number, $figures];
     }
 }

@@ -7,19 +7,15 @@ namespace App\Publishing;
 use App\Data\FileLock;
 use App\Editions\EditionFile;
 use App\Editions\Served;
-use App\History\Ledger;
 use App\Models\Edition;
-use App\Models\Room;
 use App\Support\Refused;
-use Illuminate\Support\Facades\Auth;
-use Illuminate\Support\Facades\DB;
 use Lokum\Edition\Drift;
 use PDO;
 
 /** Serves an earlier edition again, at once and under a new number, so that whoever follows the numbers follows it too. */
 final readonly class ServeAgain
 {
-    public function __construct(private Ledger $ledger)
+    public function __construct(private EnterEdition $enter)
     {
     }
 
@@ -46,19 +42,16 @@ final readonly class ServeAgain
             FileLock::tryHold(Publish::lock()) ??
             throw new Refused('Another edition is being made right now. Wait until it is served.');
         try {
-            $again = $this->copy($edition);
+            return $this->copy($edition);
         } finally {
             $lock->release();
         }
-        event(new EditionPublished($again));
-
-        return $again;
     }
 
     private function copy(Edition $edition): Edition
     {
-        $number = (int) Edition::query()->max('id') + 1;
-        $name = 'edition-'.date('Ymd-His').'-'.bin2hex(random_bytes(4)).'.sqlite';
+        $number = EnterEdition::nextNumber();
+        $name = EnterEdition::newName();
         $part = Edition::directory()."/{$name}.part";
         if (! @copy(Edition::directory()."/{$edition->file}", $part)) {
             @unlink($part);
@@ -69,21 +62,13 @@ final readonly class ServeAgain
         unset($file);
         rename($part, Edition::directory()."/{$name}");
         clearstatcache();
-        $figures = $edition->only(['products', 'variants', 'terms']);
 
-        return DB::transaction(
-            fn (): Edition => Edition::query()->create([
-                'id' => $number,
-                'file' => $name,
-                'bytes' => (int) filesize(Edition::directory()."/{$name}"),
-                'seconds' => 0,
-                'user_id' => Auth::id(),
-                'change_id' => $this->ledger->note(
-                    Room::Publishing,
-                    "Served edition {$edition->id} again, as edition {$number}",
-                    $figures,
-                )->id,
-            ] + $figures),
+        return ($this->enter)(
+            $number,
+            $name,
+            $edition->only(['products', 'variants', 'terms']),
+            0,
+            "Served edition {$edition->id} again, as edition {$number}",
         );
     }
 }

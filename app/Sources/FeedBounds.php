@@ -9,7 +9,7 @@ use App\Models\Feed;
 use App\Models\Reading;
 use App\Models\ReadingState;
 use App\Models\Run;
-use App\Models\RunState;
+use Illuminate\Support\Carbon;
 use Lokum\Feed\Bounds;
 use Lokum\Feed\DeliveryFigures;
 
@@ -17,8 +17,6 @@ use Lokum\Feed\DeliveryFigures;
 final class FeedBounds
 {
     private const PAST = 12;
-
-    private const MOST_MISSED = 6;
 
     public static function of(Feed $feed): Bounds
     {
@@ -33,16 +31,23 @@ final class FeedBounds
 
     private static function missed(Feed $feed): int
     {
-        $last = Run::query()->where('feed_id', $feed->id)->where('state', RunState::Read)->max('id') ?? 0;
+        $day = fn (Carbon $time): int => intdiv($time->getTimestamp(), 86400);
+        $read = $feed
+            ->readings()
+            ->where('state', ReadingState::Done)
+            ->latest('id')
+            ->limit(self::PAST)
+            ->get()
+            ->map(fn (Reading $reading): int => $day($reading->finished_at ?? $reading->created_at))
+            ->all();
+        $looked = Run::query()
+            ->where('feed_id', $feed->id)
+            ->where('started_at', '>=', Carbon::createFromTimestamp(max([0, ...$read]) * 86400))
+            ->pluck('started_at')
+            ->map($day)
+            ->all();
 
-        return min(
-            self::MOST_MISSED,
-            Run::query()
-                ->where('feed_id', $feed->id)
-                ->where('id', '>', $last)
-                ->whereIn('state', [RunState::Held, RunState::Failed, RunState::Nothing])
-                ->count(),
-        );
+        return Bounds::missed(array_values($read), array_values($looked), $day(now()));
     }
 
     public static function proposed(Feed $feed): Bounds

@@ -37,4 +37,12 @@ final readonly class Fetched
         // What is not packed is read as it is.
         return (string) hash_file('xxh128', "compress.zlib://{$this->path}");
     }
+
+    /** What was fetched is not kept; whoever read it has a copy. */
+    public function leave(): void
+    {
+        if (! $this->isOurs) {
+            @unlink($this->path);
+        }
+    }
 }

@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace App\Sources;
 
 use App\Models\Item;
+use App\Models\Origin;
 use App\Models\Reading;
 use App\Models\ReadingState;
 use App\Models\Run;
 use App\Models\RunState;
+use App\Settings\Shop;
+use App\Support\Format;
 use DateTimeInterface;
 use Illuminate\Database\Eloquent\Collection;
 
@@ -21,7 +24,7 @@ final readonly class NightReport
      * @param  list<Run>  $runs  those that did something, the newest first
      * @param  int  $quiet  runs in which nothing new had come
      * @param  Collection<int, Reading>  $held  deliveries that wait for somebody, whenever they came
-     * @param  int  $gone  products that went out of the shop
+     * @param  int  $gone  products that went out of the shop, since no feed sends them any more
      */
     private function __construct(
         public DateTimeInterface $since,
@@ -41,12 +44,16 @@ final readonly class NightReport
             array_values((clone $runs)->whereNot('state', RunState::Nothing)->limit(self::MOST)->get()->all()),
             (clone $runs)->where('state', RunState::Nothing)->count(),
             self::held(),
-            Item::query()->whereNull('parent_id')->where('out_since', '>=', $since->format('Y-m-d H:i:s'))->count(),
+            Item::query()
+                ->whereNull('parent_id')
+                ->where('out_by', '>', Origin::HAND)
+                ->where('out_since', '>=', $since->format('Y-m-d H:i:s'))
+                ->count(),
         );
     }
 
     /** @return Collection<int, Reading> */
-    public static function held(): Collection
+    private static function held(): Collection
     {
         return Reading::query()
             ->with('feed')
@@ -67,7 +74,7 @@ final readonly class NightReport
     {
         return [
             'since' => $this->since->format(DATE_ATOM),
-            'runs' => array_map(self::run(...), $this->runs),
+            'runs' => array_map(fn (Run $run): array => $run->document(), $this->runs),
             'nothing_new' => $this->quiet,
             'held' => array_values(
                 $this->held
@@ -85,35 +92,22 @@ final readonly class NightReport
     /** @return list<string> for people */
     public function lines(): array
     {
+        $zone = Shop::current()->timezone;
         $lines = array_map(
-            fn (Run $run): string => $run->started_at->format('H:i').' '.($run->feed->name ?? 'Publishing').": {$run->said}",
+            fn (Run $run): string => $run->started_at->copy()->setTimezone($zone)->format('H:i ').
+                ($run->feed->name ?? 'Publishing').": {$run->said}",
             array_reverse($this->runs),
         );
         if ($this->quiet > 0) {
-            $lines[] = number_format($this->quiet).' times nothing new had come.';
+            $lines[] = Format::count($this->quiet, 'time').' nothing new had come.';
         }
         if ($this->gone > 0) {
-            $lines[] = number_format($this->gone).' products went out of the shop, since no feed sends them any more.';
+            $lines[] = Format::count($this->gone, 'product').' went out of the shop, since no feed sends them any more.';
         }
         foreach ($this->held as $one) {
             $lines[] = "{$one->feed->name} waits: {$one->file_name}: ".implode('; ', $one->held ?? []).'.';
         }
 
         return $lines === [] ? ['Nothing has run by itself.'] : $lines;
-    }
-
-    /** @return array<string, mixed> */
-    public static function run(Run $run): array
-    {
-        return [
-            'run' => $run->id,
-            'feed' => $run->feed?->name,
-            'state' => $run->state->value,
-            'said' => $run->said,
-            'file' => $run->reading?->file_name,
-            'reading' => $run->reading_id,
-            'edition' => $run->edition_id,
-            'started_at' => $run->started_at->toIso8601String(),
-        ];
     }
 }

@@ -15,6 +15,7 @@ use App\Support\Refused;
 use App\Support\Times;
 use Illuminate\Support\Carbon;
 use Lokum\Edition\PublishGuards;
+use Throwable;
 
 /** Publishes without anybody, after readings or at its times, where shoppers lose nothing beyond the bounds; else it says why not. */
 final readonly class PublishByItself
@@ -38,44 +39,47 @@ final readonly class PublishByItself
         if (! $isDue || Publish::isUnderWay()) {
             return null;
         }
-        $run = Run::query()->create(['state' => RunState::Running, 'started_at' => now()]);
+        // Whoever was at them would hold the lock.
+        foreach (Run::underWay(null)->get() as $lost) {
+            $lost->end(RunState::Failed, 'It was broken off.');
+        }
+        $run = Run::begin(null);
+        try {
+            return $this->publish($run, $shop->loss / 100);
+        } catch (Refused $why) {
+            return $run->end(RunState::Unpublished, $why->getMessage());
+        } catch (Throwable $why) {
+            report($why);
+
+            return $run->end(
+                RunState::Failed,
+                'It stopped, and shoppers see what they saw before; the newest log in storage/logs says why.',
+            );
+        }
+    }
+
+    private function publish(Run $run, float $most): Run
+    {
         $served = Served::now();
         $drift = ($this->drift)();
-        $reasons = PublishGuards::reasons(
-            $drift,
-            $served->edition === null ? null : $served->file()->summary(),
-            $shop->loss / 100,
-        );
-        if ($reasons === [] && $drift->differences() === 0) {
-            return $this->end($run, RunState::Nothing, 'Shoppers see all there is; nothing was to be published.');
-        }
+        $reasons = PublishGuards::reasons($drift, $served->edition === null ? null : $served->file()->summary(), $most);
         if ($reasons !== []) {
-            return $this->end($run, RunState::Unpublished, 'Not published: '.implode('; ', $reasons).'.');
+            return $run->end(RunState::Unpublished, 'Not published: '.implode('; ', $reasons).'.');
         }
-        try {
-            $edition = ($this->publish)(fn () => null);
-        } catch (Refused $why) {
-            return $this->end($run, RunState::Unpublished, $why->getMessage());
+        if ($drift->differences() === 0) {
+            return $run->end(RunState::Nothing, 'Shoppers see all there is; nothing was to be published.');
         }
+        $edition = ($this->publish)(fn () => null);
         $run->update(['edition_id' => $edition->id]);
-
         $lines = array_column(DriftInWords::lines($drift), 'text');
         $more = count($lines) - self::NAMED;
 
-        return $this->end(
-            $run,
+        return $run->end(
             RunState::Published,
             "Published edition {$edition->id}: ".
                 lcfirst(implode('; ', array_slice($lines, 0, self::NAMED))).
                 ($more > 0 ? "; and {$more} more" : '').
                 '.',
         );
-    }
-
-    private function end(Run $run, RunState $state, string $said): Run
-    {
-        $run->update(['state' => $state, 'said' => mb_strimwidth($said, 0, 2000, '…'), 'finished_at' => now()]);
-
-        return $run;
     }
 }

@@ -32,7 +32,11 @@ final readonly class RunDue
         $timezone = Shop::current()->timezone;
         foreach (Feed::query()->whereNotNull('source')->whereNotNull('times')->orderBy('name')->get() as $feed) {
             if (self::isDue($feed, now(), $timezone)) {
-                array_push($runs, ...$this->feed($feed));
+                try {
+                    array_push($runs, ...$this->feed($feed));
+                } catch (Refused) {
+                    // Somebody is at it already.
+                }
             }
         }
         $published = ($this->publish)(in_array(RunState::Read, array_column($runs, 'state'), true));
@@ -43,23 +47,21 @@ final readonly class RunDue
     /**
      * All that is new of one source.
      *
-     * @return list<Run>
+     * @return non-empty-list<Run>
+     *
+     * @throws Refused when it is being looked at right now, or there is none
      */
     public function feed(Feed $feed): array
     {
         $runs = [];
         do {
-            try {
-                $runs[] = $run = ($this->run)($feed);
-            } catch (Refused) {
-                // Somebody is at it already.
-                return $runs;
-            }
+            $runs[] = $run = ($this->run)($feed);
         } while (
             Source::of($feed)->kind !== SourceKind::Address &&
             in_array($run->state, [RunState::Read, RunState::Held], true) &&
             count($runs) < self::MOST_FILES
         );
+        RunFeed::progress($feed)->end();
         // That nothing more has come is not worth a line where something has.
         if (count($runs) > 1 && $run->state === RunState::Nothing) {
             $run->delete();

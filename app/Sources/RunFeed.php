@@ -16,6 +16,7 @@ use App\Models\Reading;
 use App\Models\ReadingState;
 use App\Models\Run;
 use App\Models\RunState;
+use App\Support\Progress;
 use App\Support\Refused;
 use Throwable;
 
@@ -45,11 +46,11 @@ final readonly class RunFeed
         if ($source->kind === SourceKind::Hand) {
             throw new Refused("{$feed->name} has no source: somebody brings its files.");
         }
-        $lock = FileLock::tryHold(config('lokum.data')."/feeds/source-{$feed->id}.lock") ??
+        $lock = FileLock::tryHold(self::lock($feed)) ??
             throw new Refused("The source of {$feed->name} is being looked at right now.");
         try {
             $this->noteBrokenOff($feed);
-            $run = Run::query()->create(['feed_id' => $feed->id, 'state' => RunState::Running, 'started_at' => now()]);
+            $run = Run::begin($feed);
             // A run that fails has been made all the same.
             self::note($feed, ['looked_at' => now()]);
 
@@ -57,6 +58,21 @@ final readonly class RunFeed
         } finally {
             $lock->release();
         }
+    }
+
+    public static function isUnderWay(Feed $feed): bool
+    {
+        return FileLock::isHeld(self::lock($feed));
+    }
+
+    public static function progress(Feed $feed): Progress
+    {
+        return new Progress("source:{$feed->id}");
+    }
+
+    private static function lock(Feed $feed): string
+    {
+        return config('lokum.data')."/feeds/source-{$feed->id}.lock";
     }
 
     private function run(Run $run, Feed $feed, Source $source): Run
@@ -70,29 +86,43 @@ final readonly class RunFeed
         } catch (Throwable $why) {
             return $this->fail($run, $feed, $why);
         }
-        if ($fetched === null || $this->isKnown($feed, $fetched)) {
+        try {
+            if ($fetched === null || $this->isKnown($feed, $fetched)) {
+                $run->end(RunState::Nothing, 'Nothing new has come.');
+            } else {
+                $reading = StartReading::later($fetched->path, $fetched->name, $feed->name);
+                $run->update(['reading_id' => $reading->id]);
+                $this->judge($run, $feed, $reading);
+            }
             $this->taken($feed, $fetched);
-
-            return $this->end($run, RunState::Nothing, 'Nothing new has come.');
+        } catch (Throwable $why) {
+            // It comes again at the next try.
+            return $this->fail($run, $feed, $why);
+        } finally {
+            $fetched?->leave();
         }
-        $reading = StartReading::later($fetched->path, $fetched->name, $feed->name);
-        $run->update(['reading_id' => $reading->id]);
-        $done = $this->judge($run, $feed, $reading);
-        $this->taken($feed, $fetched);
 
-        return $done;
+        return $run;
     }
 
-    private function judge(Run $run, Feed $feed, Reading $reading): Run
+    /** @throws Throwable for what has nothing to do with the file; then nothing of the reading stays */
+    private function judge(Run $run, Feed $feed, Reading $reading): void
     {
         $lock = ReadingLock::hold($reading);
         $map = MappingForm::remembered($reading);
+        // Whoever looks at the source or at the reading sees how far it is.
+        $progress = [self::progress($feed), new Progress("reading:{$reading->id}")];
+        $tell = function (string $what, int $rows, float $share) use ($progress): void {
+            foreach ($progress as $one) {
+                $one->report($what, $rows, $share);
+            }
+        };
         $read = fn (bool $check): ReadingFigures => ($this->read)(
             FeedFile::ofReading($reading),
             $feed->name,
             $map,
             $check,
-            fn () => null,
+            $tell,
             true,
             $reading,
         );
@@ -107,32 +137,34 @@ final readonly class RunFeed
                 $reasons = ['nobody has said that it may be read by itself', ...$reasons];
             }
             if ($reasons !== []) {
-                return $this->hold($run, $reading, $reasons);
+                $this->hold($run, $reading, $reasons);
+
+                return;
             }
             $reading->update(['state' => ReadingState::Reading, 'takes_good_rows' => true]);
             $read(false);
 
-            return $this->end($run, RunState::Read, ReadingWords::of($reading->refresh()));
+            $run->end(RunState::Read, ReadingWords::of($reading->refresh()));
         } catch (Refused $why) {
             // A file that cannot be read stays as it is, however often it is looked at.
             $reading->update(['state' => ReadingState::Failed, 'message' => $why->getMessage()]);
 
-            return $this->hold($run, $reading, [lcfirst($why->getMessage())]);
+            $this->hold($run, $reading, [rtrim(lcfirst($why->getMessage()), '.')]);
         } catch (Throwable $why) {
-            $reading->update(['state' => ReadingState::Failed, 'message' => 'It stopped before it was done, and nothing was written.']);
-
-            return $this->fail($run, $feed, $why);
+            $run->update(['reading_id' => null]);
+            StartReading::abandon($reading);
+            throw $why;
         } finally {
+            $progress[1]->end();
             $lock?->release();
         }
     }
 
     /** @param  non-empty-list<string>  $reasons */
-    private function hold(Run $run, Reading $reading, array $reasons): Run
+    private function hold(Run $run, Reading $reading, array $reasons): void
     {
         $reading->update(['held' => $reasons]);
-
-        return $this->end($run, RunState::Held, 'Held: '.implode('; ', $reasons).'.');
+        $run->end(RunState::Held, 'Held: '.implode('; ', $reasons).'.');
     }
 
     private function fail(Run $run, Feed $feed, Throwable $why): Run
@@ -143,20 +175,12 @@ final readonly class RunFeed
         self::note($feed, ['failures' => $feed->failures + 1]);
         $said = $why instanceof Refused ? $why->getMessage() : 'It stopped; the newest log in storage/logs says why.';
 
-        return $this->end(
-            $run,
+        return $run->end(
             RunState::Failed,
             $said.($feed->failures >= self::MOST_FAILURES
                 ? ' That was the '.self::MOST_FAILURES.'th time in a row: the source is left alone until somebody looks at it.'
                 : ''),
         );
-    }
-
-    private function end(Run $run, RunState $state, string $said): Run
-    {
-        $run->update(['state' => $state, 'said' => mb_strimwidth($said, 0, 2000, '…'), 'finished_at' => now()]);
-
-        return $run;
     }
 
     /** Each file is taken once, by what stands in it. */
@@ -165,20 +189,20 @@ final readonly class RunFeed
         return isset($feed->seen["file {$fetched->digest()}"]);
     }
 
+    /** @throws Refused when it is in the way of the next one and cannot be moved */
     private function taken(Feed $feed, ?Fetched $fetched): void
     {
-        $seen = $feed->seen ?? [];
         if ($fetched !== null) {
-            $marks = array_diff_key($seen, ['etag' => 0, 'modified' => 0]);
-            $seen = array_slice($marks, -self::REMEMBERED, null, true) + $fetched->marks +
-                ["file {$fetched->digest()}" => now()->toDateTimeString()];
+            $marks = array_diff_key($feed->seen ?? [], ['etag' => 0, 'modified' => 0]);
+            self::note($feed, [
+                'seen' => array_slice($marks, -self::REMEMBERED, null, true) + $fetched->marks +
+                    ["file {$fetched->digest()}" => now()->toDateTimeString()],
+            ]);
             if ($fetched->isOurs) {
                 FeedFile::putAside($fetched->name);
-            } else {
-                @unlink($fetched->path);
             }
         }
-        self::note($feed, ['seen' => $seen, 'failures' => 0]);
+        self::note($feed, ['failures' => 0]);
     }
 
     /**
@@ -194,8 +218,8 @@ final readonly class RunFeed
     /** Of runs that nobody is at any more, since this one holds the lock. */
     private function noteBrokenOff(Feed $feed): void
     {
-        foreach (Run::query()->where('feed_id', $feed->id)->where('state', RunState::Running)->get() as $run) {
-            $this->end($run, RunState::Failed, 'It was broken off; the next run takes the file up again.');
+        foreach (Run::underWay($feed)->get() as $run) {
+            $run->end(RunState::Failed, 'It was broken off; the next run takes the file up again.');
             if ($run->reading !== null && $run->reading->state !== ReadingState::Done) {
                 StartReading::abandon($run->reading);
             }

@@ -15,6 +15,7 @@ use App\Support\Refused;
 use App\Support\Times;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Crypt;
+use Lokum\Feed\BadBound;
 use Lokum\Feed\Bounds;
 use Lokum\Feed\Gone;
 
@@ -26,8 +27,8 @@ final readonly class SaveSource
     }
 
     /**
-     * @param  array<string, mixed>  $input  source (kind, pattern, url, user, private), secret, times, by_itself, whole, gone,
-     *         own_bounds and bounds
+     * @param  array<string, mixed>  $input  source (kind, pattern, url, user, private), secret, no_secret, new_key, times, by_itself,
+     *         whole, gone, own_bounds and bounds
      *
      * @throws Refused naming the field
      */
@@ -49,29 +50,47 @@ final readonly class SaveSource
             'by_itself' => (int) (bool) ($input['by_itself'] ?? false),
             'whole' => (int) (bool) ($input['whole'] ?? false),
             'gone' => (Gone::tryFrom($text('gone')) ?? Gone::Stay)->value,
-            'bounds' => (bool) ($input['own_bounds'] ?? false)
-                ? (string) json_encode(Bounds::from((array) ($input['bounds'] ?? []))->toArray())
-                : null,
+            'bounds' => (bool) ($input['own_bounds'] ?? false) ? self::bounds((array) ($input['bounds'] ?? [])) : null,
             'failures' => 0,
         ];
+        // What one machine asks for is told to no other.
+        $isForgotten = $feed->secret !== null && $text('secret') === '' &&
+            ((bool) ($input['no_secret'] ?? false) || $source->machine() !== $was->machine());
         if ($text('secret') !== '') {
             $row['secret'] = Crypt::encryptString($text('secret'));
-        } elseif ((bool) ($input['no_secret'] ?? false) || ! $source->kind->isElsewhere()) {
+        } elseif ($isForgotten) {
             $row['secret'] = null;
         }
         // Another place has not told anything yet.
         if ($source->url !== $was->url) {
             $row['seen'] = null;
+        } elseif ((bool) ($input['new_key'] ?? false)) {
+            $row['seen'] = (string) json_encode(array_diff_key($feed->seen ?? [], ['host key' => 0]));
         }
 
-        return $this->ledger->record(Room::Feeds, function (Journal $journal) use ($feed, $row, $source, $version): string {
+        return $this->ledger->record(Room::Feeds, function (Journal $journal) use ($feed, $row, $source, $version, $isForgotten): string {
             if ($feed->refresh()->version !== $version) {
                 throw Refused::changedMeanwhile($feed->name);
             }
             $journal->update(Feed::class, $feed->id, $row);
 
             return "{$feed->name}: {$source->inWords()}".($row['times'] === null ? '' : ", {$row['times']}").
-                ($row['by_itself'] === 1 ? ', read by itself within bounds' : '');
+                ($row['by_itself'] === 1 ? ', read by itself within bounds' : '').
+                ($isForgotten ? '; its password is forgotten' : '');
         });
+    }
+
+    /**
+     * @param  array<string, mixed>  $said
+     *
+     * @throws Refused naming the field
+     */
+    private static function bounds(array $said): string
+    {
+        try {
+            return (string) json_encode(Bounds::from($said)->toArray());
+        } catch (BadBound $why) {
+            throw new Refused($why->getMessage(), "bounds.{$why->figure}");
+        }
     }
 }

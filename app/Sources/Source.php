@@ -101,6 +101,16 @@ final readonly class Source
             ]);
     }
 
+    /** Who is asked, however it is spelled; nobody for what is here. */
+    public function machine(): string
+    {
+        $parts = $this->kind->isElsewhere() ? (parse_url($this->url) ?: []) : [];
+
+        return $parts === []
+            ? ''
+            : strtolower(($parts['scheme'] ?? '').'://'.($parts['host'] ?? '')).':'.($parts['port'] ?? '');
+    }
+
     public function inWords(): string
     {
         return match ($this->kind) {

@@ -29,6 +29,7 @@ final class SourcesController
             'source' => Source::of($feed),
             'bounds' => FeedBounds::of($feed),
             'proposed' => FeedBounds::proposed($feed),
+            'progress' => RunFeed::progress($feed)->now(),
             'next' => $feed->times === null ? null : Times::of($feed->times)->next(now(), $shop->timezone),
             'runs' => Run::query()->with('reading')->where('feed_id', $feed->id)->latest('id')->limit(12)->get(),
         ]);
@@ -45,15 +46,14 @@ final class SourcesController
     }
 
     /** Now, whatever its times say. */
-    public function run(Feed $feed, RunDue $run): RedirectResponse
+    public function run(Feed $feed): RedirectResponse
     {
-        $feed->fill(['failures' => 0])->saveQuietly();
-        $runs = $run->feed($feed);
-        $last = end($runs);
+        if (! RunFeed::isUnderWay($feed)) {
+            $feed->fill(['failures' => 0])->saveQuietly();
+            LookNow::at($feed);
+        }
 
-        return redirect()
-            ->route('sources.show', $feed)
-            ->with('done', $last === false ? 'Its source is being looked at already.' : $last->said);
+        return redirect()->route('sources.show', $feed);
     }
 
     /** A delivery that nobody wants does not wait for ever. */

@@ -49,7 +49,7 @@ final class TakeFromAddress
                 'Accept-Encoding' => 'gzip',
             ]))
             ->withOptions([
-                'curl' => $this->where($source),
+                'curl' => $source->private ? [] : PublicAddress::of($source->url)->pinned(),
                 'progress' => function (mixed $total, mixed $done) use ($most): void {
                     if ($total > $most || $done > $most) {
                         throw new Refused('What comes is larger than '.($most >> 20).' MB.');
@@ -86,20 +86,5 @@ final class TakeFromAddress
                 'modified' => $response->header('Last-Modified'),
             ]),
         );
-    }
-
-    /**
-     * The machine that was looked at is the one that is asked.
-     *
-     * @return array<int, list<string>>
-     */
-    private function where(Source $source): array
-    {
-        if ($source->private) {
-            return [];
-        }
-        $address = PublicAddress::of($source->url);
-
-        return [CURLOPT_RESOLVE => ["{$address->host}:{$address->port}:{$address->ip}"]];
     }
 }

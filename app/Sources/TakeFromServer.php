@@ -62,7 +62,7 @@ final class TakeFromServer
         if ($known !== $mark) {
             throw new Refused(
                 "{$host} has another key than before ({$mark} instead of {$known}). Ask its owner; where that is right, save the ".
-                    'source with another address and back.',
+                    'source with the tick at its new key.',
             );
         }
 

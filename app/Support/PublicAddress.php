@@ -62,6 +62,16 @@ final readonly class PublicAddress
         );
     }
 
+    /**
+     * The machine that was looked at is the one that is asked, so that a name cannot lead elsewhere meanwhile.
+     *
+     * @return array<int, list<string>> options for cURL
+     */
+    public function pinned(): array
+    {
+        return [CURLOPT_RESOLVE => ["{$this->host}:{$this->port}:{$this->ip}"]];
+    }
+
     public static function isPublic(string $ip): bool
     {
         $packed = @inet_pton($ip);

@@ -27,4 +27,12 @@ final class Refused extends RuntimeException
             'again if it still holds.',
         );
     }
+
+    /** What was shown is not what it would be done to now. */
+    public static function countedOtherwise(string $what, int $now, int $counted): self
+    {
+        return new self(
+            'It would be done to '.number_format($now)." {$what} now, not to ".number_format($counted).'. Look at the figures again.',
+        );
+    }
 }

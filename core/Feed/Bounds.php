@@ -29,6 +29,11 @@ final readonly class Bounds
         'headings' => 'heading is new',
     ];
 
+    private const ROWS = ['least_rows', 'most_rows'];
+
+    /** As many as there may ever be. */
+    private const ANY_ROWS = 1_000_000_000;
+
     /** What adds up from one delivery to the next. */
     private const GROWING = ['new', 'changed', 'gone', 'values'];
 
@@ -39,6 +44,9 @@ final readonly class Bounds
     private const SHARE = 0.05;
 
     private const LEAST = 5;
+
+    /** So many deliveries at most count as missed. */
+    private const MOST_MISSED = 6;
 
     /** Without a past: so much of the rows. */
     private const SHARE_AT_FIRST = 0.2;
@@ -58,7 +66,7 @@ final readonly class Bounds
     public static function proposed(array $past): self
     {
         if ($past === []) {
-            return new self(1, 1_000_000, array_fill_keys(['refused', 'gone', 'jumps', 'headings'], 0));
+            return new self(1, self::ANY_ROWS, array_fill_keys(['refused', 'gone', 'jumps', 'headings'], 0));
         }
         [$rows, $spread] = self::middle(array_column($past, 'rows'));
         $share = count($past) < 3 ? self::SHARE_AT_FIRST : self::SHARE;
@@ -79,9 +87,32 @@ final readonly class Bounds
     }
 
     /**
+     * How many deliveries came to nothing: the days since the last one that was read on which the source was looked at, by the median of
+     * days from one delivery to the next. A feed that comes once a week and is looked for daily has missed none on its sixth day.
+     *
+     * @param  list<int>  $read  days on which deliveries were read, as whole numbers, in any order
+     * @param  list<int>  $looked  days on which its source was looked at, in any order
+     * @param  int  $today  the day itself does not count
+     * @return int from 0 to 6
+     */
+    public static function missed(array $read, array $looked, int $today): int
+    {
+        $read = array_values(array_unique($read));
+        sort($read);
+        if ($read === []) {
+            return 0;
+        }
+        $last = end($read);
+        $days = array_unique(array_filter($looked, fn (int $day): bool => $day > $last && $day < $today));
+        $gaps = array_map(fn (int $one, int $next): int => $next - $one, array_slice($read, 0, -1), array_slice($read, 1));
+
+        return min(self::MOST_MISSED, intdiv(count($days), max(1, (int) self::median($gaps))));
+    }
+
+    /**
      * After deliveries that came to nothing more is new, changed and gone at once.
      *
-     * @param  int  $missed  how many, from 0
+     * @param  int  $missed  how many, from 0: {@see missed()}
      */
     public function after(int $missed): self
     {
@@ -93,24 +124,34 @@ final readonly class Bounds
         return new self($this->leastRows, $this->mostRows, $most);
     }
 
-    /** @param  array<string, mixed>  $data  as {@see toArray()} gives it */
+    /**
+     * @param  array<string, mixed>  $data  as {@see toArray()} gives it; a figure that is empty or not in it has no bound
+     *
+     * @throws BadBound for one that is no whole number from 0, or that nothing is called
+     */
     public static function from(array $data): self
     {
-        $most = [];
-        foreach (array_keys(self::WORDS) as $figure) {
-            if (is_numeric($data[$figure] ?? null)) {
-                $most[$figure] = max(0, (int) $data[$figure]);
+        $said = [];
+        $figures = [...self::ROWS, ...array_keys(self::WORDS)];
+        foreach (array_filter($data, fn (mixed $value): bool => $value !== null && $value !== '') as $figure => $value) {
+            if (! in_array($figure, $figures, true)) {
+                throw BadBound::unknown($figure, ...$figures);
             }
+            $number = filter_var($value, FILTER_VALIDATE_INT, ['options' => ['min_range' => 0]]);
+            $said[$figure] = $number === false ? throw BadBound::noNumber($figure, $value) : $number;
         }
-        $rows = fn (string $end, int $usual): int => is_numeric($data[$end] ?? null) ? max(0, (int) $data[$end]) : $usual;
 
-        return new self($rows('least_rows', 1), $rows('most_rows', 1_000_000_000), $most);
+        return new self(
+            $said['least_rows'] ?? 1,
+            $said['most_rows'] ?? self::ANY_ROWS,
+            array_intersect_key($said, self::WORDS),
+        );
     }
 
     /** @return array<string, int> */
     public function toArray(): array
     {
-        return ['least_rows' => $this->leastRows, 'most_rows' => $this->mostRows] + $this->most;
+        return ['least_rows' => $this->leastRows] + ($this->hasMostRows() ? ['most_rows' => $this->mostRows] : []) + $this->most;
     }
 
     /** @return list<string> why a delivery is not read by itself, each with its figure and the bound; none: it is within */
@@ -146,8 +187,17 @@ final readonly class Bounds
             }
         }
 
-        return 'Read by itself with '.number_format($this->leastRows).' to '.number_format($this->mostRows).' rows'.
+        $rows = $this->hasMostRows()
+            ? number_format($this->leastRows).' to '.number_format($this->mostRows).' rows'
+            : 'at least '.number_format($this->leastRows).($this->leastRows === 1 ? ' row' : ' rows');
+
+        return "Read by itself with {$rows}".
             ($parts === [] ? '' : ', where '.implode(', ', $parts)).'; else it is held.';
+    }
+
+    private function hasMostRows(): bool
+    {
+        return $this->mostRows < self::ANY_ROWS;
     }
 
     /** @return array<string, string> what can be bounded from above, in words */

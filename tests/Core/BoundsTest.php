@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Lokum\Feed\BadBound;
 use Lokum\Feed\Bounds;
 use Lokum\Feed\DeliveryFigures;
 
@@ -69,7 +70,7 @@ test('every figure beyond its bound is named with both', function (): void {
 });
 
 test('bounds are kept and read again, and said in one sentence', function (): void {
-    $bounds = Bounds::from(['least_rows' => '5', 'most_rows' => 9, 'new' => '3'] + ['refused' => 0, 'changed' => 'x', 'gone' => -4]);
+    $bounds = Bounds::from(['least_rows' => '5', 'most_rows' => 9, 'new' => ' 3 '] + ['refused' => 0, 'changed' => '', 'gone' => 0]);
     expect(Bounds::from($bounds->toArray()))
         ->toEqual($bounds)
         ->and($bounds->inWords())
@@ -79,4 +80,37 @@ test('bounds are kept and read again, and said in one sentence', function (): vo
         )
         ->and($bounds->exceededBy(new DeliveryFigures(6, changed: 5000)))
         ->toBe([]);
+});
+
+test('a bound that is none is refused by its name', function (array $data, string $words): void {
+    expect(fn () => Bounds::from($data))->toThrow(BadBound::class, $words);
+})->with([
+    [['changed' => 'x'], 'The bound of changed is a whole number from 0, or empty for any; "x" is not.'],
+    [['gone' => -4], '"-4" is not'],
+    [['new' => '3.5'], '"3.5" is not'],
+    [['least_rows' => [1]], '"a list" is not'],
+    [['nwe' => 3], 'No figure of a delivery is called "nwe". There are least_rows, most_rows, refused, new,'],
+]);
+
+test('a delivery is missed by the days on which it usually comes', function (): void {
+    // Nightly; the third night came to nothing, however often it was looked for, and today does not count.
+    expect(Bounds::missed([1, 2], [2, 2, 3, 3, 3, 4, 4], 4))
+        ->toBe(1)
+        ->and(Bounds::missed([1, 2], [2, 3], 3))
+        ->toBe(0)
+        // Once a week, looked for every day.
+        ->and(Bounds::missed([0, 7, 14], range(15, 21), 21))
+        ->toBe(0)
+        ->and(Bounds::missed([14, 0, 7], range(15, 28), 28))
+        ->toBe(1)
+        // On working days: nobody looks on the others.
+        ->and(Bounds::missed([0, 1, 2, 3, 4], [7], 7))
+        ->toBe(0)
+        // Several a day, none at all for two months, none ever.
+        ->and(Bounds::missed([1, 1, 1, 2, 2], [3], 4))
+        ->toBe(1)
+        ->and(Bounds::missed([1, 2], range(3, 60), 60))
+        ->toBe(6)
+        ->and(Bounds::missed([], range(3, 60), 60))
+        ->toBe(0);
 });

@@ -88,10 +88,10 @@ final class Xlsx implements Format
         foreach (ZipXml::elements($this->file, 'xl/styles.xml', 'numFmt', 'cellXfs', 'cellStyleXfs', 'cellStyles', 'xf') as $one) {
             if ($one->localName === 'numFmt') {
                 $codes[(int) $one->getAttribute('numFmtId')] = (string) $one->getAttribute('formatCode');
-            } elseif ($one->localName === 'xf') {
+            } elseif ($one->localName === 'xf' && $inCells) {
                 $format = (int) $one->getAttribute('numFmtId');
-                $this->formats = $inCells ? [...$this->formats, $codes[$format] ?? $format] : $this->formats;
-            } else {
+                $this->formats[] = $codes[$format] ?? $format;
+            } elseif ($one->localName !== 'xf') {
                 $inCells = $one->localName === 'cellXfs';
             }
         }

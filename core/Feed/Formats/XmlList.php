@@ -80,7 +80,7 @@ final class XmlList implements Format
                     $node = $reader->expand();
                     yield ++$number => $node instanceof DOMElement ? self::texts($node) : [];
                     $more = $reader->next();
-                    self::check();
+                    XmlErrors::check();
 
                     continue;
                 }
@@ -124,9 +124,7 @@ final class XmlList implements Format
 
     private static function reader(LocalFile $file): XMLReader
     {
-        libxml_use_internal_errors(true);
-        libxml_clear_errors();
-
+        XmlErrors::keep();
         $reader = XMLReader::open($file->path, null, LIBXML_NONET | LIBXML_COMPACT | LIBXML_NOCDATA);
 
         return $reader === false ? throw UnreadableFile::cannotOpen(basename($file->path)) : $reader;
@@ -136,22 +134,11 @@ final class XmlList implements Format
     {
         $more = $reader->read();
         if (! $more) {
-            self::check();
+            XmlErrors::check();
         } elseif ($reader->nodeType === XMLReader::ENTITY_REF) {
             throw UnreadableFile::damaged('it names an entity of its own, which is not resolved');
         }
 
         return $more;
-    }
-
-    /** @throws UnreadableFile naming the line at which it is damaged */
-    private static function check(): void
-    {
-        foreach (libxml_get_errors() as $error) {
-            if ($error->level === LIBXML_ERR_FATAL) {
-                libxml_clear_errors();
-                throw UnreadableFile::damaged("line {$error->line}: ".trim($error->message));
-            }
-        }
     }
 }

@@ -30,8 +30,7 @@ final class ZipXml
      */
     public static function elements(LocalFile $file, string $entry, string ...$names): Generator
     {
-        libxml_use_internal_errors(true);
-        libxml_clear_errors();
+        XmlErrors::keep();
         $reader = XMLReader::open("zip://{$file->path}#{$entry}", null, LIBXML_NONET | LIBXML_COMPACT);
         if ($reader === false) {
             throw UnreadableFile::damaged("there is no {$entry} in it");
@@ -41,12 +40,7 @@ final class ZipXml
                 yield $reader;
             }
         }
-        foreach (libxml_get_errors() as $error) {
-            if ($error->level === LIBXML_ERR_FATAL) {
-                libxml_clear_errors();
-                throw UnreadableFile::damaged("{$entry}, line {$error->line}: ".trim($error->message));
-            }
-        }
+        XmlErrors::check($entry);
         $reader->close();
     }
 

@@ -157,17 +157,8 @@
 @endsection
 @section('panel')
     @if ($running)
-        <div hx-get="{{ route('readings.show', $reading) }}" hx-trigger="every 400ms" hx-select="#panel" hx-target="#panel"
-            hx-swap="outerHTML" class="grid gap-3">
-            <h2>{{ $reading->state === ReadingState::Checking ? 'Checking' : 'Reading' }}</h2>
-            <p role="status"><b>{{ Format::count($progress['count'] ?? 0, 'row') }}</b> · {{ $progress['what'] ?? 'finishing' }}</p>
-            <x-meter class="wide rose" :share="(int) round(($progress['share'] ?? 1) * 100)" label="Progress" />
-            <p class="soft">You can leave this page; it goes on.</p>
-            @if (($progress['at'] ?? time()) < time() - 30)
-                <p class="note">No sign of life for {{ time() - $progress['at'] }} seconds. Is the worker running?
-                <code class="mono">bin/lokum serve</code> starts it.</p>
-            @endif
-        </div>
+        <x-under-way :href="route('readings.show', $reading)" :head="$reading->state === ReadingState::Checking ? 'Checking' : 'Reading'"
+            :$progress>You can leave this page; it goes on.</x-under-way>
     @elseif ($problem)
         <h2>Nothing was written</h2>
     @elseif ($reading->state === ReadingState::Done)

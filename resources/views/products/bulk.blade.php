@@ -25,6 +25,9 @@
             <input type="hidden" name="where[]" value="{{ $line }}">
         @endforeach
         @if ($bulk->all)<input type="hidden" name="all" value="1">
+            @unless ($many)
+                <input type="hidden" name="products" value="{{ $bulk->count }}">
+            @endunless
         @else
             @foreach ($picked as $id)
                 <input type="hidden" name="pick[]" value="{{ $id }}">

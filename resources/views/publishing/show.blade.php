@@ -93,17 +93,8 @@
 @section('panel')
     @php($running = isset($progress['what']))
     @if ($running)
-        <div hx-get="{{ route('publishing') }}" hx-trigger="every 600ms" hx-select="#panel" hx-target="#panel" hx-swap="outerHTML"
-            class="grid gap-3">
-            <h2>Making an edition</h2>
-            <p role="status">{{ $progress['what'] }}</p>
-            <x-meter class="wide rose" :share="(int) round($progress['share'] * 100)" label="Progress" />
-            <p class="soft">Shoppers go on seeing {{ $edition === null ? 'nothing' : "edition {$edition->id}" }} until it is complete.</p>
-            @if ($progress['at'] < time() - 30)
-                <p class="note">No sign of life for {{ time() - $progress['at'] }} seconds. Is the worker running?
-                <code class="mono">bin/lokum serve</code> starts it.</p>
-            @endif
-        </div>
+        <x-under-way :href="route('publishing')" head="Making an edition" :$progress :counts="false">Shoppers go on seeing
+            {{ $edition === null ? 'nothing' : "edition {$edition->id}" }} until it is complete.</x-under-way>
     @elseif ($again)
         <p class="label">Edition {{ $again->id }}, <x-when :at="$again->created_at" /></p>
         <h2>Serve it again?</h2>

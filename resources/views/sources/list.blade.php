@@ -1,5 +1,4 @@
 {{-- Runs, the newest first. --}}
-@use('App\Models\RunState')
 @if ($runs->isEmpty())
     <p class="soft">Nothing has run by itself yet.</p>
 @else
@@ -29,9 +28,7 @@
                         </td>
                     @endif
                     <td class="soft"><x-when :at="$run->started_at" /></td>
-                    <td><span @class(['tag', 'settled' => in_array($run->state, [RunState::Read, RunState::Published], true),
-                        'harm' => $run->state === RunState::Failed, 'waiting' => in_array($run->state, [RunState::Held,
-                        RunState::Unpublished], true)])>{{ $run->state->label() }}</span></td>
+                    <td><span class="tag {{ $run->state->tone() }}">{{ $run->state->label() }}</span></td>
                     <td class="whitespace-normal">
                         @if ($run->reading)
                             <a href="{{ route('readings.show', $run->reading) }}">{{ $run->reading->file_name }}</a> ·

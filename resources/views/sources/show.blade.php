@@ -43,12 +43,22 @@
                     ><x-error for="url" /></div>
                 <div class="field of-address of-server"><label for="user">Name there, where it asks for one</label>
                     <input class="input" id="user"
-                    name="user" maxlength="200" value="{{ old('user', $source->user) }}" autocomplete="off"></div>
+                    name="user" maxlength="200" value="{{ old('user', $source->user) }}" autocomplete="off"><x-error for="user" /></div>
                 <div class="field of-address of-server"><label for="secret">Password, a token without a name, or a key</label>
                     <input class="input" id="secret"
                     name="secret" type="password" autocomplete="new-password"
                         placeholder="{{ $feed->secret === null ? 'none' : 'kept; type another to change it' }}"></div>
             </div>
+            @if ($feed->secret !== null)
+                <label class="check of-address of-server"><input type="checkbox" name="no_secret" value="1"
+                    @checked(old('no_secret'))><span>Forget what is kept. Another machine than {{ parse_url($source->url,
+                    PHP_URL_HOST) }} is never told it.</span></label>
+            @endif
+            @isset($feed->seen['host key'])
+                <label class="check of-server"><input type="checkbox" name="new_key" value="1"
+                    @checked(old('new_key'))><span>It has a new key instead of <span class="mono small">{{ $feed->seen['host key']
+                    }}</span>, and its owner says so</span></label>
+            @endisset
             <label class="check of-address of-server"><input type="checkbox" name="private" value="1"
                 @checked(old('private', $source->private))><span>The address may lie in a private network</span></label>
             <x-error for="private" />
@@ -89,7 +99,7 @@
                     @foreach (['least_rows' => 'rows are fewer than', 'most_rows' => 'rows are more than',
                         ...array_map(fn($words) => "{$words}, more than", Bounds::figures())] as $figure => $words)
                         <tr>
-                            <td><label for="bound-{{ $figure }}">{{ $words }}</label></td>
+                            <td><label for="bound-{{ $figure }}">{{ $words }}</label><x-error for="bounds.{{ $figure }}" /></td>
                             <td class="num"><input class="input small w-24" id="bound-{{ $figure }}" name="bounds[{{ $figure }}]"
                                 inputmode="numeric" value="{{ old("bounds.{$figure}", $data[$figure] ?? '') }}"
                                     placeholder="any"></td>
@@ -100,12 +110,16 @@
             </table>
         </fieldset>
     </form>
-    <section class="pad grid gap-2">
+    <section class="pad grid gap-2" id="runs">
         <h2>Its last runs</h2>
         @include('sources.list', ['of' => null])
     </section>
 @endsection
 @section('panel')
+    @if (isset($progress['what']))
+        <x-under-way :href="route('sources.show', $feed)" head="Looking at the source" :$progress also="#runs">You can leave this
+            page; it goes on.</x-under-way>
+    @endif
     <p class="label">{{ $source->kind->label() }}</p>
     <h2>{{ $feed->name }}</h2>
     <dl class="figures">
@@ -140,9 +154,15 @@
     @elseif ($feed->failures)
         <p class="note">It failed {{ Format::count($feed->failures, 'time') }} in a row, and is tried again.</p>
     @endif
+    @if (isset($progress['stopped']))
+        <p class="note harm" role="alert">{{ $progress['stopped'] }}</p>
+    @elseif (!$progress && $runs->isNotEmpty() && $runs->first()->said)
+        <p role="status"><span class="tag {{ $runs->first()->state->tone() }}">{{ $runs->first()->state->label() }}</span>
+            {{ $runs->first()->said }}</p>
+    @endif
     @can('edit')
-        @if ($source->kind !== SourceKind::Hand)
-            <form method="post" action="{{ route('sources.run', $feed) }}" data-busy="Looking at the source …">@csrf<button
+        @if ($source->kind !== SourceKind::Hand && !isset($progress['what']))
+            <form method="post" action="{{ route('sources.run', $feed) }}">@csrf<button
                 class="button" data-key="r">Look now <kbd>R</kbd></button></form>
         @endif
         <div class="deed"><button class="button main" form="source" data-key="s">Save <kbd>S</kbd></button></div>

@@ -1,6 +1,5 @@
 {{-- What happened by itself since yesterday, and what waits because of it. --}}
 @use('App\Support\Format')
-@use('App\Models\RunState')
 <section class="grid gap-2">
     <div class="flex gap-3 items-baseline">
         <h2>By itself, since yesterday</h2><a class="small" href="{{ route('runs') }}">all runs</a>
@@ -25,9 +24,7 @@
                                 <a class="name" href="{{ route('publishing') }}">Publishing</a>
                             @endif
                         </td>
-                        <td><span @class(['tag', 'settled' => in_array($run->state, [RunState::Read, RunState::Published], true),
-                            'harm' => $run->state === RunState::Failed, 'waiting' => in_array($run->state, [RunState::Held,
-                            RunState::Unpublished], true)])>{{ $run->state->label() }}</span></td>
+                        <td><span class="tag {{ $run->state->tone() }}">{{ $run->state->label() }}</span></td>
                         <td class="whitespace-normal">{{ $run->said }}</td>
                         <td class="soft whitespace-nowrap"><x-when :at="$run->started_at" /></td>
                     </tr>

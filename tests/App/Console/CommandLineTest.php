@@ -257,3 +257,19 @@ test('values are given, filled, gathered, kept apart and sent on, by commands al
         ->and(lokum($data, 'undo', '--json')[1]['took_back']['summary'])
         ->toStartWith('Kept apart');
 });
+
+test('a feed without a source cannot be looked at, a bound that is none is not kept, and both are failures', function (): void {
+    $data = $this->data().'/fresh';
+    expect(lokum($data, 'feed:source', 'Leaf', '--hand')[0])->toBe(0);
+    [$status, , $said] = lokum($data, 'feed:run', 'Leaf');
+    expect([$status, $said])->toBe([1, "lokum: Leaf has no source: somebody brings its files.\n"]);
+    foreach (['{"new": "many"}' => 'whole number from 0', '{"nwe": 3}' => 'called "nwe"'] as $bounds => $words) {
+        [$status, , $said] = lokum($data, 'feed:source', 'Leaf', '--inbox=leaf*', "--bounds={$bounds}");
+        expect([$status, str_contains($said, $words)])->toBe([1, true]);
+    }
+    [, $list] = lokum($data, 'feed:list', '--json');
+    expect($list['feeds'][0]['source'])->toBeNull();
+    expect(lokum($data, 'feed:source', 'Leaf', '--inbox=leaf*')[0])->toBe(0);
+    [$status, $answer] = lokum($data, 'feed:run', 'Leaf', '--json');
+    expect([$status, $answer['runs'][0]['state']])->toBe([0, 'nothing']);
+});

@@ -114,7 +114,11 @@ test('a person takes products out and brings them back, and feeds leave them as 
     $this->get('/products')->assertDontSee('>Oil<', false)->assertSee('>Brush<', false);
     $this->get('/products?where[]=gone:out')->assertSee('>Oil<', false)->assertDontSee('>Brush<', false);
     expect(fn () => Narrowing::where(['gone:soon']))->toThrow(Refused::class, 'is neither');
-    $this->post('/products/out', ['all' => 1, 'where' => ['gone:out'], 'out' => 'back'])->assertRedirect();
+    // Another number of products was shown than match now.
+    $back = ['all' => 1, 'where' => ['gone:out'], 'out' => 'back'];
+    $this->post('/products/out', $back + ['products' => 2])
+        ->assertSessionHasErrors(['refused' => 'It would be done to 1 products now, not to 2. Look at the figures again.']);
+    $this->post('/products/out', $back + ['products' => 1])->assertRedirect();
     expect(implode(', ', standing()))->toBe('–, 9, 4, 2, 1');
     $this->post('/products/out', ['pick' => [$id], 'out' => 'back'])->assertSessionHasErrors();
     Acts::takeBack(app(TakeBack::class)->newest());

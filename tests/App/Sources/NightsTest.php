@@ -106,6 +106,7 @@ function first_delivery(Supplier $supplier, string $data): void
 
 test('thirty nights leave what should have been accepted, and every hold says why', function (int $seed): void {
     mt_srand($seed);
+    Carbon::setTestNow('2026-11-01 09:00');
     $suppliers = array_map(fn (string $name): Supplier => new Supplier($name), ['A', 'B', 'C', 'D']);
     /** @var array<string, string|null> $sends */
     $sends = [];

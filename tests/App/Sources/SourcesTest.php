@@ -12,6 +12,7 @@ use App\Models\Run;
 use App\Models\RunState;
 use App\Settings\SaveShop;
 use App\Sources\MailReport;
+use App\Sources\NightReport;
 use App\Sources\Outbox;
 use App\Sources\RunDue;
 use App\Sources\RunFeed;
@@ -254,4 +255,95 @@ test('the morning brings the report by e-mail to those who want it, once', funct
         ->and($sent[0]['text'])
         ->toContain('Leaf: 203 rows: 3 new.');
     $this->get('/feeds/outbox')->assertSee('203 rows: 3 new')->assertSee('tobias@shop.example');
+});
+
+test('what stops for another reason leaves the file where it is, and waits longer each time', function (): void {
+    $feed = feed_with(['kind' => 'inbox', 'pattern' => 'leaf-*.csv']);
+    arrives('leaf-1.csv', goods(204), $this->data());
+    DB::statement("CREATE TRIGGER full BEFORE INSERT ON items BEGIN SELECT RAISE(ABORT, 'the disk is full'); END");
+    foreach ([1, 2] as $times) {
+        $run = app(RunFeed::class)($feed->refresh());
+        expect([$run->state, $run->said, $run->reading_id])
+            ->toBe([RunState::Failed, 'It stopped; the newest log in storage/logs says why.', null])
+            ->and([$feed->refresh()->failures, $feed->seen])
+            ->toBe([$times, null])
+            ->and(glob("{$this->data()}/inbox/leaf-1.csv"))
+            ->toHaveCount(1);
+    }
+    DB::statement('DROP TRIGGER full');
+    expect(app(RunFeed::class)($feed->refresh())->state)
+        ->toBe(RunState::Read)
+        ->and([Item::query()->count(), $feed->refresh()->failures])
+        ->toBe([204, 0]);
+});
+
+test('a publication that stops is a failed run, and one that was broken off is noted', function (): void {
+    app(SaveShop::class)(['publishes' => 'after readings'], 0);
+    app(App\Lineups\EditLineup::class)->several(['color', 'price']);
+    $this->publish();
+    feed_with(['kind' => 'inbox', 'pattern' => 'leaf-*.csv']);
+    $lost = Run::begin(null);
+    DB::statement("CREATE TRIGGER full BEFORE INSERT ON editions BEGIN SELECT RAISE(ABORT, 'the disk is full'); END");
+    arrives('leaf-1.csv', goods(203), $this->data());
+    $runs = app(RunDue::class)();
+    expect(array_column($runs, 'state'))
+        ->toBe([RunState::Read, RunState::Failed])
+        ->and($lost->refresh()->said)
+        ->toBe('It was broken off.')
+        ->and(glob(Edition::directory().'/edition-*'))
+        ->toHaveCount(1)
+        ->and(Edition::current()?->products)
+        ->toBe(200);
+    DB::statement('DROP TRIGGER full');
+});
+
+test('a password is told to no other machine than it was given for', function (): void {
+    $feed = Feed::query()->where('name', 'Leaf')->sole();
+    $this->actingAs($this->person());
+    $put = fn (array $form) => $this->put("/feeds/sources/{$feed->id}", $form + [
+        'kind' => 'address',
+        'url' => 'http://10.0.0.1/leaf.csv',
+        'private' => '1',
+        'version' => $feed->refresh()->version,
+    ])->assertSessionHasNoErrors();
+    $put(['secret' => 'sesame']);
+    $put(['url' => 'http://10.0.0.1/other.csv', 'secret' => '']);
+    expect($feed->refresh()->secret)->toBe('sesame');
+    $put(['url' => 'http://10.0.0.2/leaf.csv', 'secret' => ''])->assertSessionHas('done', fn (string $said): bool => str_contains(
+        $said,
+        'its password is forgotten',
+    ));
+    expect($feed->refresh()->secret)->toBeNull();
+    $put(['url' => 'http://10.0.0.2/leaf.csv', 'secret' => 'melon']);
+    $put(['url' => 'http://10.0.0.2/leaf.csv', 'no_secret' => '1']);
+    expect($feed->refresh()->secret)->toBeNull();
+});
+
+test('bounds that are none are refused beside their field, and nothing else is saved', function (): void {
+    $feed = Feed::query()->where('name', 'Leaf')->sole();
+    $this->actingAs($this->person());
+    $this->put("/feeds/sources/{$feed->id}", [
+        'kind' => 'inbox',
+        'pattern' => 'leaf*',
+        'version' => $feed->version,
+        'own_bounds' => '1',
+        'bounds' => ['new' => 'many'],
+    ])->assertSessionHasErrors(['bounds.new' => 'The bound of new is a whole number from 0, or empty for any; "many" is not.']);
+    expect($feed->refresh()->source)->toBeNull();
+});
+
+test('the report tells hours of the shop, and of what went out only what no feed sends', function (): void {
+    app(SaveShop::class)(['timezone' => 'Asia/Kolkata'], 0);
+    Run::query()->create([
+        'state' => RunState::Published,
+        'said' => 'Published edition 4: nothing else.',
+        'started_at' => now()->setTime(1, 0),
+    ]);
+    Run::begin(Feed::query()->sole())->end(RunState::Nothing, 'Nothing new has come.');
+    Item::query()->where('sku', 'S-1')->update(['out_since' => now(), 'out_by' => App\Models\Origin::HAND]);
+    $lines = NightReport::since(now()->startOfDay())->lines();
+    expect($lines)->toBe(['06:30 Publishing: Published edition 4: nothing else.', '1 time nothing new had come.']);
+    Item::query()->where('sku', 'S-2')->update(['out_since' => now(), 'out_by' => Feed::query()->sole()->id]);
+    expect(NightReport::since(now()->startOfDay())->lines()[2])
+        ->toBe('1 product went out of the shop, since no feed sends them any more.');
 });

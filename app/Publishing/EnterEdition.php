@@ -1,0 +1,76 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\History\Ledger;
+use App\Models\Edition;
+use App\Models\Room;
+use App\Settings\Shop;
+use Illuminate\Support\Facades\Auth;
+use Illuminate\Support\Facades\DB;
+use Throwable;
+
+/** Serves a file that is complete: from the row that this writes on, it is what shoppers see. */
+final readonly class EnterEdition
+{
+    public function __construct(private Ledger $ledger)
+    {
+    }
+
+    /** @return int of the edition that comes next */
+    public static function nextNumber(): int
+    {
+        return (int) Edition::query()->max('id') + 1;
+    }
+
+    /** @return string for a file that is not there yet */
+    public static function newName(): string
+    {
+        return 'edition-'.date('Ymd-His').'-'.bin2hex(random_bytes(4)).'.sqlite';
+    }
+
+    /**
+     * @param  string  $name  of its file
+     * @param  array<string, int>  $figures  products, variants, terms
+     * @param  float  $seconds  that it took
+     * @param  string  $said  for History
+     */
+    public function __invoke(int $number, string $name, array $figures, float $seconds, string $said): Edition
+    {
+        $path = Edition::directory()."/{$name}";
+        try {
+            $edition = DB::transaction(
+                fn (): Edition => Edition::query()->create(
+                    $figures + [
+                        'id' => $number,
+                        'file' => $name,
+                        'bytes' => (int) filesize($path),
+                        'seconds' => round($seconds, 3),
+                        'user_id' => Auth::id(),
+                        'change_id' => $this->ledger->note(Room::Publishing, $said, $figures)->id,
+                    ],
+                ),
+            );
+        } catch (Throwable $failure) {
+            @unlink($path);
+            throw $failure;
+        }
+        event(new EditionPublished($edition));
+        $this->clearOld();
+
+        return $edition;
+    }
+
+    /** Keeps the newest files, and removes what a killed publication left behind. */
+    private function clearOld(): void
+    {
+        $kept = Edition::query()->orderByDesc('id')->limit(Shop::current()->editions)->pluck('file')->all();
+        foreach (glob(Edition::directory().'/edition-*') ?: [] as $file) {
+            if (! in_array(basename($file), $kept, true) && filemtime($file) < time() - 60) {
+                @unlink($file);
+            }
+        }
+    }
+}
