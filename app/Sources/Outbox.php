@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sources;
 
 use Illuminate\Support\Carbon;
+use Symfony\Component\Mailer\Exception\TransportException;
 use Symfony\Component\Mailer\SentMessage;
 use Symfony\Component\Mailer\Transport\AbstractTransport;
 
@@ -29,7 +30,10 @@ final class Outbox extends AbstractTransport
     protected function doSend(SentMessage $message): void
     {
         @mkdir(self::directory(), 0700);
-        file_put_contents(self::directory().'/'.date('Ymd-His').'-'.bin2hex(random_bytes(3)).'.eml', $message->toString());
+        $path = self::directory().'/'.date('Ymd-His').'-'.bin2hex(random_bytes(3)).'.eml';
+        if (@file_put_contents($path, $message->toString()) !== strlen($message->toString())) {
+            throw new TransportException("The message cannot be put down in {$path}. Is the disk full?");
+        }
     }
 
     /** @return array{when: Carbon, to: string, subject: string, text: string} */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lokum\Feed\Formats;
 
+use Lokum\Feed\CsvFile;
+
 /** Merged cells of a sheet: each of them holds what the first one does. Rows are to be filled from the top down. */
 final class Merged
 {
@@ -13,10 +15,10 @@ final class Merged
     /** @var list<array{0: int, 1: int, 2: int, 3: string}> those that reach into the next row, with what they hold */
     private array $under = [];
 
-    /** Rows from 1, columns from 0. */
+    /** Rows from 1, columns from 0; of a whole row that is merged, as many columns as a file may have. */
     public function add(int $firstRow, int $lastRow, int $firstColumn, int $lastColumn): void
     {
-        $this->begin[$firstRow][] = [$lastRow, $firstColumn, $lastColumn];
+        $this->begin[$firstRow][] = [$lastRow, $firstColumn, min($lastColumn, $firstColumn + CsvFile::MOST_COLUMNS)];
     }
 
     /**

@@ -55,7 +55,7 @@ final class Ods implements Format
                 $rows = self::times($one, 'number-rows-spanned');
                 $columns = self::times($one, 'number-columns-spanned');
                 if ($rows > 1 || $columns > 1) {
-                    $merged->add($row, $row + $rows - 1, $column, $column + min($columns, self::MOST_REPEATED) - 1);
+                    $merged->add($row, $row + $rows - 1, $column, $column + $columns - 1);
                 }
                 $text = self::text($one);
                 if ($text !== '') {
