@@ -14,6 +14,7 @@ use Lokum\Feed\ColumnGuess;
 use Lokum\Feed\ColumnMap;
 use Lokum\Feed\ColumnName;
 use Lokum\Feed\ColumnWish;
+use Lokum\Feed\Formats\RecordFile;
 use Lokum\Feed\SupplierFile;
 use Lokum\Text\Label;
 use Lokum\Text\Slug;
@@ -38,6 +39,9 @@ final class ResolveColumns
     /** @var array<int, ColumnGuess> */
     private array $guesses = [];
 
+    /** @var list<string> what the headings are called, where they become definitions */
+    private array $called = [];
+
     public function __construct()
     {
         $this->definitions = Definition::query()->get()->toBase();
@@ -47,6 +51,7 @@ final class ResolveColumns
     public function __invoke(SupplierFile $file, ?Feed $feed, ColumnMap $map): array
     {
         $headings = $file->headings();
+        $this->called = $file instanceof RecordFile ? ColumnName::inner($headings) : $headings;
         $known = [];
         foreach (ColumnName::KNOWN as $name) {
             $index = ColumnName::amongHeadings($name, $headings);
@@ -100,8 +105,8 @@ final class ResolveColumns
     private function guess(SupplierFile $file, array $known): void
     {
         $parent = array_search('parent_sku', $known, true);
-        foreach ($file->headings() as $index => $heading) {
-            $this->guesses[$index] = new ColumnGuess($heading);
+        foreach ($this->called as $index => $called) {
+            $this->guesses[$index] = new ColumnGuess($called);
         }
         $rows = 0;
         foreach ($file->rows() as $row) {
@@ -174,10 +179,11 @@ final class ResolveColumns
     /** @param  list<string>  $empty */
     private function sameKey(int $index, string $heading, array $empty): ?TargetColumn
     {
-        $key = StrictKey::of($heading);
+        $called = $this->called[$index];
+        $key = StrictKey::of($called);
         $definition =
             $this->definitions->first(
-                fn (Definition $definition): bool => $definition->slug === Slug::of($heading) ||
+                fn (Definition $definition): bool => $definition->slug === Slug::of($called) ||
                     StrictKey::of($definition->label) === $key,
             ) ?? Heading::query()->where('key', $key)->whereNotNull('definition_id')->with('definition')->first()?->definition;
 
@@ -199,7 +205,7 @@ final class ResolveColumns
      */
     private function guessed(int $index, string $heading, array $empty, array $taken, ?ColumnWish $wish = null): TargetColumn
     {
-        $slug = Slug::of($wish->label ?? $heading);
+        $slug = Slug::of($wish->label ?? $this->called[$index]);
         [$column, $why] = $this->guesses[$index]->column($slug);
         $why .= $this->inWhat();
         $column = new Column(

@@ -112,9 +112,28 @@ final class ColumnName
         'image' => ['picture', 'image url', 'bild', 'bild url', 'image produit', 'imagen', 'immagine', 'afbeelding'],
     ];
 
-    /**
-     * The known column that a heading names outright.
-     */
+    /** Names inside records that say nothing without what is around them. Common practice, no source. */
+    private const SAY_LITTLE = [
+        'value',
+        'values',
+        'unit',
+        'amount',
+        'text',
+        'content',
+        'name',
+        'label',
+        'title',
+        'key',
+        'code',
+        'id',
+        'type',
+        'min',
+        'max',
+        'from',
+        'to',
+    ];
+
+    /** The known column that a heading names outright. */
     public static function of(string $heading): ?string
     {
         $name = str_replace([' ', '-'], '_', trim(str_replace('_', ' ', StrictKey::of(str_replace('_', ' ', $heading)))));
@@ -142,5 +161,28 @@ final class ColumnName
         }
 
         return null;
+    }
+
+    /**
+     * What headings of nested records are called: "attributes.Material" is Material, where that alone says what it is and no other
+     * heading of the file says the same.
+     *
+     * @param  list<string>  $headings
+     * @return list<string>
+     */
+    public static function inner(array $headings): array
+    {
+        $inner = array_map(fn (string $heading): string => substr((string) strrchr(".{$heading}", '.'), 1), $headings);
+        $times = array_count_values(array_map(StrictKey::of(...), $inner));
+
+        return array_map(
+            fn (string $heading, string $one): string => trim($one) === '' ||
+                $times[StrictKey::of($one)] > 1 ||
+                in_array(StrictKey::of($one), self::SAY_LITTLE, true)
+                    ? $heading
+                    : $one,
+            $headings,
+            $inner,
+        );
     }
 }

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use Lokum\Feed\ColumnName;
 use Lokum\Feed\Formats\Formats;
 use Lokum\Feed\Formats\SheetNumber;
 use Lokum\Feed\UnreadableFile;
@@ -187,3 +188,8 @@ test('numbers of sheets are shown as people see them', function (string $number,
     ['5', '[Red]0.00', false, '5'],
     ['x', 14, false, 'x'],
 ]);
+
+test('headings of nested records are called by what is inside, where that says enough', function (): void {
+    expect(ColumnName::inner(['sku', 'attributes.Material', 'attributes.name', 'size.value', 'front.Color', 'back.color', 'Fit.', 'a.b.Grip']))
+        ->toBe(['sku', 'Material', 'attributes.name', 'size.value', 'front.Color', 'back.color', 'Fit.', 'Grip']);
+});
