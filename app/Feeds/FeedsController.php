@@ -28,7 +28,7 @@ final class FeedsController
     {
         StartReading::noteBrokenOff();
         $readings = Reading::query()
-            ->with('feed', 'user')
+            ->with('feed')
             ->orderByDesc('id')
             ->cursorPaginate(20, cursor: PageCursor::from($request, 'id'));
 
@@ -84,7 +84,7 @@ final class FeedsController
         if ($request->hasHeader('HX-Request') && ! $reading->state->isRunning()) {
             return response()->noContent()->header('HX-Refresh', 'true');
         }
-        $reading->load('feed', 'user');
+        $reading->load('feed');
         $problem = null;
         $file = null;
         $targets = [];

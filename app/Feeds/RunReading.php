@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Feeds;
 
 use App\Catalog\Coverage;
+use App\History\Acting;
 use App\Models\Reading;
 use App\Models\ReadingState;
 use App\Support\Progress;
@@ -28,16 +29,18 @@ final class RunReading implements ShouldQueue
 
     public int $timeout = 7000;
 
+    /** Who asked for it. */
+    private readonly ?int $person;
+
     public function __construct(private readonly int $reading, private readonly ColumnMap $map, private readonly bool $check)
     {
+        $person = Auth::id();
+        $this->person = is_int($person) ? $person : null;
     }
 
     public function handle(ReadFeed $read, Coverage $coverage): void
     {
         $reading = Reading::query()->with('feed')->findOrFail($this->reading);
-        if ($reading->user_id !== null) {
-            Auth::onceUsingId($reading->user_id);
-        }
         $progress = new Progress('reading:'.$reading->id);
         $lock = ReadingLock::hold($reading);
         if ($lock === null || $reading->state === ReadingState::Done) {
@@ -46,14 +49,17 @@ final class RunReading implements ShouldQueue
             return;
         }
         try {
-            $figures = $read(
-                FeedFile::ofReading($reading),
-                $reading->feed->name,
-                $this->map,
-                $this->check,
-                $progress->report(...),
-                $reading->takes_good_rows,
-                $reading,
+            $figures = Acting::for(
+                $this->person,
+                fn (): ReadingFigures => $read(
+                    FeedFile::ofReading($reading),
+                    $reading->feed->name,
+                    $this->map,
+                    $this->check,
+                    $progress->report(...),
+                    $reading->takes_good_rows,
+                    $reading,
+                ),
             );
             if ($this->check) {
                 $reading->update(['state' => ReadingState::Checked, 'figures' => $figures->toKeep(), 'message' => null]);

@@ -28,7 +28,7 @@ final class HistoryController
                 $changes->lazyByIdDesc(500)->map(fn (Change $change): array => [
                     $change->id,
                     $change->created_at->toIso8601String(),
-                    $change->user->name ?? 'command line',
+                    $change->who(),
                     $change->room->value,
                     $change->summary,
                     $change->taken_back_by,

@@ -97,6 +97,7 @@ final readonly class Ledger
     {
         return Change::query()->create([
             'user_id' => Auth::id(),
+            'by_itself' => Acting::isByItself(),
             'room' => $room,
             'summary' => $summary,
             'figures' => $figures,

@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  *
  * @property int $id
  * @property int|null $user_id
+ * @property bool $by_itself whether nobody asked for it, but its time had come
  * @property Room $room
  * @property string $summary
  * @property array<string, mixed>|null $figures
@@ -39,6 +40,12 @@ final class Change extends Model
         return $this->belongsTo(User::class);
     }
 
+    /** On whose behalf it was done. */
+    public function who(): string
+    {
+        return $this->user->name ?? ($this->by_itself ? 'by itself' : 'command line');
+    }
+
     /** @return HasMany<ChangeRow, $this> */
     public function rows(): HasMany
     {
@@ -54,6 +61,11 @@ final class Change extends Model
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['room' => Room::class, 'figures' => 'array', 'has_way_back' => 'boolean'];
+        return [
+            'room' => Room::class,
+            'figures' => 'array',
+            'has_way_back' => 'boolean',
+            'by_itself' => 'boolean',
+        ];
     }
 }

@@ -19,7 +19,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $bytes of its file; null: of an edition from before they were noted
  * @property float $seconds
  * @property Carbon $created_at
- * @property-read User|null $user
+ * @property-read Change|null $change its entry in History
  */
 final class Edition extends Model
 {
@@ -43,9 +43,9 @@ final class Edition extends Model
         return is_file(self::directory()."/{$this->file}");
     }
 
-    /** @return BelongsTo<User, $this> */
-    public function user(): BelongsTo
+    /** @return BelongsTo<Change, $this> its entry in History */
+    public function change(): BelongsTo
     {
-        return $this->belongsTo(User::class);
+        return $this->belongsTo(Change::class);
     }
 }

@@ -26,7 +26,6 @@ use Illuminate\Support\Carbon;
  * @property Carbon $created_at
  * @property Carbon|null $finished_at
  * @property-read Feed $feed
- * @property-read User|null $user
  */
 final class Reading extends Model
 {
@@ -36,12 +35,6 @@ final class Reading extends Model
     public function feed(): BelongsTo
     {
         return $this->belongsTo(Feed::class);
-    }
-
-    /** @return BelongsTo<User, $this> */
-    public function user(): BelongsTo
-    {
-        return $this->belongsTo(User::class);
     }
 
     /** @return array<string, string> */

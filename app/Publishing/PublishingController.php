@@ -44,7 +44,7 @@ final class PublishingController
             'lines' => collect(DriftInWords::lines($found))->groupBy('about'),
             'edition' => Served::of($request)->edition,
             'problem' => Served::of($request)->problem,
-            'editions' => Edition::query()->with('user')->orderByDesc('id')->limit(12)->get(),
+            'editions' => Edition::query()->with('change.user')->orderByDesc('id')->limit(12)->get(),
             'progress' => $progress,
             'again' => $again,
             'differences' => $again === null ? null : $serve->consequences($again),

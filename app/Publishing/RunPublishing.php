@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\History\Acting;
 use App\Support\Progress;
 use App\Support\Refused;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Bus\Dispatchable;
 use Illuminate\Queue\InteractsWithQueue;
-use Illuminate\Support\Facades\Auth;
 use Throwable;
 
 /** Publishes in the background, and tells how far it is. */
@@ -35,12 +35,9 @@ final class RunPublishing implements ShouldQueue
 
     public function handle(Publish $publish): void
     {
-        if ($this->user !== null) {
-            Auth::onceUsingId($this->user);
-        }
         $progress = self::progress();
         try {
-            $publish(fn (string $what, float $share) => $progress->report($what, 0, $share));
+            Acting::for($this->user, fn () => $publish(fn (string $what, float $share) => $progress->report($what, 0, $share)));
             $progress->end();
         } catch (Throwable $why) {
             $this->fail($why);

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Sources;
 
+use App\History\Acting;
 use App\Models\Feed;
+use App\Models\User;
 use App\Support\Refused;
 use Illuminate\Bus\Queueable;
 use Illuminate\Contracts\Queue\ShouldQueue;
@@ -23,20 +25,20 @@ final class LookNow implements ShouldQueue
 
     public int $timeout = 7000;
 
-    public function __construct(private readonly int $feed)
+    public function __construct(private readonly int $feed, private readonly ?int $person)
     {
     }
 
-    public static function at(Feed $feed): void
+    public static function at(Feed $feed, ?User $person): void
     {
         RunFeed::progress($feed)->begin();
-        self::dispatch($feed->id);
+        self::dispatch($feed->id, $person?->id);
     }
 
     public function handle(RunDue $run): void
     {
         try {
-            $run->feed(Feed::query()->findOrFail($this->feed));
+            Acting::for($this->person, fn () => $run->feed(Feed::query()->findOrFail($this->feed)));
         } catch (Throwable $why) {
             $this->fail($why);
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sources;
 
+use App\History\Acting;
 use App\Models\Feed;
 use App\Models\Run;
 use App\Models\RunState;
@@ -27,6 +28,12 @@ final readonly class RunDue
 
     /** @return list<Run> */
     public function __invoke(): array
+    {
+        return Acting::byItself($this->all(...));
+    }
+
+    /** @return list<Run> */
+    private function all(): array
     {
         $runs = [];
         $timezone = Shop::current()->timezone;

@@ -46,11 +46,11 @@ final class SourcesController
     }
 
     /** Now, whatever its times say. */
-    public function run(Feed $feed): RedirectResponse
+    public function run(Request $request, Feed $feed): RedirectResponse
     {
         if (! RunFeed::isUnderWay($feed)) {
             $feed->fill(['failures' => 0])->saveQuietly();
-            LookNow::at($feed);
+            LookNow::at($feed, $request->user());
         }
 
         return redirect()->route('sources.show', $feed);

@@ -166,7 +166,7 @@
             : 'done' }}</span>
         <h2>{{ $entry?->taken_back_by ? 'Read, and taken back' : 'Read' }}</h2>
         @include('feeds.figures')
-        <p class="soft">{{ $reading->user?->name ?? 'command line' }}, <x-when :at="$reading->finished_at" never="" />. What
+        <p class="soft">{{ $entry?->who() }}, <x-when :at="$reading->finished_at" never="" />. What
             somebody set by hand was left as it is.</p>
         @if ($next)
             <a class="button main" href="{{ route('readings.show', $next) }}">Next: {{ $next->file_name }}</a>

@@ -21,7 +21,7 @@
             href="{{ route('history', [...request()->only('q', 'room', 'cursor'), 'entry' => $change->id]) }}" data-row data-stop>
             <span class="mono soft">{{ $change->id }}</span>
             <span><span class="what">{{ $change->summary }}</span>
-            <br><span class="small soft">{{ $change->user?->name ?? 'command line' }} · {{ $change->room->value }} · <x-when
+            <br><span class="small soft">{{ $change->who() }} · {{ $change->room->value }} · <x-when
                         :at="$change->created_at" /></span></span>
             <span>
                 @if ($change->taken_back_by)
@@ -54,7 +54,7 @@
         <h2>Choose an entry</h2>
         <p class="soft">It shows here what taking it back would do, before anything is done.</p>
     @else
-        <p class="label">Entry {{ $open->id }} · {{ $open->user?->name ?? 'command line' }}</p>
+        <p class="label">Entry {{ $open->id }} · {{ $open->who() }}</p>
         <h2>{{ $way->isOpen() ? 'Take this back?' : 'What happened' }}</h2>
         <p>{{ $open->summary }}</p>
         @if ($open->has_way_back)

@@ -72,7 +72,7 @@
                                 @endif
                             </td>
                             <td><x-when :at="$one->created_at" /></td>
-                            <td>{{ $one->user?->name ?? 'command line' }}</td>
+                            <td>{{ $one->change?->who() }}</td>
                             <td class="num">{{ Format::number($one->products) }}</td>
                             <td class="num">{{ Format::number($one->variants) }}</td>
                             <td class="num">{{ Format::number($one->terms) }}</td>

@@ -148,7 +148,7 @@
     @forelse ($latest as $change)
         <a class="grid gap-0.5 no-underline border-b pb-2 border-(--line)"
             href="{{ route('history', ['entry' => $change->id]) }}"><span>{{ $change->summary }}</span><span
-                class="small soft">{{ $change->user?->name ?? 'command line' }} · <x-when :at="$change->created_at" /></span></a>
+                class="small soft">{{ $change->who() }} · <x-when :at="$change->created_at" /></span></a>
     @empty
         <p class="soft">What people do is listed here, with its way back.</p>
     @endforelse

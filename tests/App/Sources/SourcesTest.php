@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Models\Change;
 use App\Models\Edition;
 use App\Models\Feed;
 use App\Models\Item;
@@ -20,6 +21,7 @@ use App\Sources\Source;
 use App\Support\Refused;
 use App\Support\Times;
 use Illuminate\Support\Carbon;
+use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Http;
 
 /* Deliveries that come by themselves: from the inbox and from an address, judged, read or held, and published within bounds. */
@@ -346,4 +348,23 @@ test('the report tells hours of the shop, and of what went out only what no feed
     Item::query()->where('sku', 'S-2')->update(['out_since' => now(), 'out_by' => Feed::query()->sole()->id]);
     expect(NightReport::since(now()->startOfDay())->lines()[2])
         ->toBe('1 product went out of the shop, since no feed sends them any more.');
+});
+
+test('History tells what happened by itself from what somebody asked for, one job after the other in one worker', function (): void {
+    $feed = feed_with(['kind' => 'inbox', 'pattern' => 'leaf-*.csv']);
+    $person = $this->person();
+    $last = fn (): string => Change::query()->latest('id')->firstOrFail()->who();
+    arrives('leaf-1.csv', goods(203), $this->data());
+    $this->actingAs($person)->post("/feeds/sources/{$feed->id}/run")->assertRedirect();
+    expect($last())->toBe($person->name);
+    Auth::forgetUser();
+    // A worker that was left with somebody signed in.
+    Auth::onceUsingId($person->id);
+    arrives('leaf-2.csv', goods(205), $this->data());
+    Feed::query()->update(['looked_at' => now()->subHour()]);
+    app(RunDue::class)();
+    expect($last())->toBe('by itself')->and(Auth::id())->toBe($person->id);
+    Auth::forgetUser();
+    $this->read(goods(206), feed: 'Leaf');
+    expect($last())->toBe('command line');
 });
