@@ -121,6 +121,7 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/definitions', [DefinitionsController::class, 'store'])->name('definitions.store');
     Route::post('/definitions/several', [DefinitionsController::class, 'several'])->name('definitions.several');
     Route::put('/definitions/{definition}', [DefinitionsController::class, 'update'])->name('definitions.update');
+    Route::put('/definitions/{definition:slug}/address', [DefinitionsController::class, 'address'])->name('definitions.address');
     Route::put('/definitions/{definition:slug}/day-order', [DefinitionsController::class, 'dayOrder'])->name('definitions.day-order');
     Route::post('/definitions/{definition}/merge', [DefinitionsController::class, 'merge'])->name('definitions.merge');
     Route::post('/definitions/{definition}/end', [DefinitionsController::class, 'end'])->name('definitions.end');

@@ -108,7 +108,7 @@ final class ApiController
     public function terms(Request $request, string $attribute): JsonResponse
     {
         $edition = Served::of($request)->file();
-        $found = $edition->attribute($attribute);
+        $found = $edition->attribute($edition->endedAttributes()[$attribute] ?? $attribute);
         if ($found === null) {
             return Answers::json(404, "There is no attribute \"{$attribute}\".");
         }

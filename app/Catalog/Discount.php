@@ -10,12 +10,15 @@ use Lokum\Vocabulary\Kind;
 /** What a product costs less than its list price, in per cent. The list price is a number field that says so by its name. */
 final class Discount
 {
+    /** What a definition is called in addresses that holds the price before. */
+    public const LIST_PRICES = ['list-price', 'old-price', 'price-before', 'recommended-price', 'rrp'];
+
     public static function listPrice(): ?Definition
     {
         return Definition::query()
             ->accepted()
             ->where('kind', Kind::Number)
-            ->whereIn('slug', ['list-price', 'old-price', 'price-before', 'recommended-price', 'rrp'])
+            ->whereIn('slug', self::LIST_PRICES)
             ->orderBy('id')
             ->first();
     }

@@ -100,7 +100,7 @@ final readonly class CellChange
         }
         $source =
             $mode === CellMode::Copy
-                ? Definition::query()->where('slug', $text('source'))->first() ??
+                ? Definition::called($text('source')) ??
                     throw new Refused('Say which definition to copy from.', 'source')
                 : null;
         if ($source?->id === $definition->id) {

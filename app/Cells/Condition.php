@@ -99,7 +99,7 @@ final readonly class Condition
     /** A value of an attribute that is called like one of the words below: Origin, Feed. */
     private static function ofValue(string $name, string $value): ?self
     {
-        $definition = in_array($name, self::WORDS, true) ? Definition::query()->where('slug', $name)->first() : null;
+        $definition = in_array($name, self::WORDS, true) ? Definition::called($name) : null;
 
         return $definition?->kind->isAttribute() === true && FindValue::known($definition, $value) !== null
             ? self::carried($name, $value)
@@ -403,6 +403,6 @@ final readonly class Condition
 
     private static function definition(string $slug): Definition
     {
-        return Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('definition', $slug);
+        return Definition::called($slug) ?? throw Refused::unknown('definition', $slug);
     }
 }

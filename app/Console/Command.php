@@ -67,7 +67,7 @@ abstract class Command extends BaseCommand
     {
         $slug = $this->text('attribute');
 
-        return Definition::query()->where('slug', $slug)->first() ?? throw Refused::unknown('attribute', $slug);
+        return Definition::called($slug) ?? throw Refused::unknown('attribute', $slug);
     }
 
     /** Shows how far work has come, on a terminal only. */

@@ -29,7 +29,7 @@ final class DefineCommand extends Command
             throw new InvalidOptionException('Say what it holds: --kind=choice, flag, number, text or date.');
         }
         $slug = $this->text('attribute');
-        $known = Definition::query()->where('slug', $slug)->first();
+        $known = Definition::called($slug);
         $form = DefinitionForm::from([
             'slug' => $slug,
             'label' => $this->option('label') ?? ($known->label ?? ucfirst(str_replace('-', ' ', $slug))),

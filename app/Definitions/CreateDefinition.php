@@ -25,7 +25,7 @@ final readonly class CreateDefinition
     {
         $key = StrictKey::of($form->label);
         foreach (Definition::query()->get() as $other) {
-            if (StrictKey::of($other->label) === $key || $other->slug === $form->slug) {
+            if (StrictKey::of($other->label) === $key || $other->goesBy((string) $form->slug)) {
                 throw new Refused("There is a definition {$other->label} already ({$other->slug}).", 'label');
             }
         }

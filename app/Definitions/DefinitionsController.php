@@ -70,6 +70,16 @@ final class DefinitionsController
             ->with('undo', $change?->id);
     }
 
+    public function address(Request $request, Definition $definition, ChangeDefinitionAddress $give): RedirectResponse
+    {
+        $change = $give($definition, $request->string('address')->toString());
+
+        return redirect()
+            ->route('definitions', ['open' => $definition->refresh()->slug])
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
+    }
+
     public function dayOrder(Request $request, Definition $definition, SayDayOrder $say): RedirectResponse
     {
         $order = DayOrder::tryFrom($request->string('order')->toString()) ?? throw new Refused('Say which comes first.', 'order');
@@ -97,9 +107,7 @@ final class DefinitionsController
     public function merge(Request $request, Definition $definition, MergeDefinitions $merge): RedirectResponse
     {
         $keep =
-            Definition::query()
-                ->where('slug', $request->string('into')->toString())
-                ->first() ?? throw new Refused('Choose the definition that stays.', 'into');
+            Definition::called($request->string('into')->toString()) ?? throw new Refused('Choose the definition that stays.', 'into');
         $change = $merge($keep, $definition);
 
         return redirect()

@@ -35,7 +35,7 @@ final class NewDefinition
             'slug' => Slug::unique(
                 $column->attribute,
                 fn (string $slug): bool => AddressWords::has($slug) ||
-                    Definition::query()->where('slug', $slug)->exists(),
+                    Definition::called($slug) !== null,
             ),
             'label' => $column->label,
             'kind' => $column->kind->value,

@@ -39,7 +39,7 @@ final readonly class ShowDefinitions
             ->when($words !== '', fn ($query) => $query->where('label', 'like', '%'.addcslashes($words, '%_\\').'%'))
             ->get();
         $open = $request->string('open')->toString();
-        $editing = $open === '' || $open === 'new' ? null : Definition::query()->where('slug', $open)->first() ?? abort(404);
+        $editing = $open === '' || $open === 'new' ? null : Definition::called($open) ?? abort(404);
 
         return new DefinitionsPage(
             ...$this->merging($request, $editing),
@@ -92,7 +92,7 @@ final readonly class ShowDefinitions
     /** @return array{into: Definition|null, merging: MergeFigures|null, mergeProblem: string|null} */
     private function merging(Request $request, ?Definition $editing): array
     {
-        $into = $editing === null ? null : Definition::query()->where('slug', $request->string('into')->toString())->first();
+        $into = $editing === null ? null : Definition::called($request->string('into')->toString());
         $figures = null;
         $problem = null;
         try {

@@ -57,7 +57,7 @@ final class ApplyStaged
             $definition =
                 $target->definition ??
                 ($made[$column->attribute] ??
-                    (Definition::query()->where('slug', $column->attribute)->first() ??
+                    (Definition::called($column->attribute) ??
                         NewDefinition::fromColumn($column, $target->described, $target->why)));
             $made[$column->attribute] = $definition;
             $definitions[$target->index] = $definition;

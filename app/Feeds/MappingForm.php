@@ -108,7 +108,7 @@ final class MappingForm
         if (in_array($choice, ColumnName::KNOWN, true)) {
             return $choice;
         }
-        $definition = Definition::query()->where('slug', $choice)->first() ?? throw Refused::unknown('definition', $choice);
+        $definition = Definition::called($choice) ?? throw Refused::unknown('definition', $choice);
 
         return $definition->asColumn();
     }

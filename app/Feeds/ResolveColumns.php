@@ -131,7 +131,7 @@ final class ResolveColumns
                 ? new TargetColumn($index, $heading, null, null, 'left aside', true)
                 : $this->field($index, $heading, $target, 'as you said');
         }
-        $definition = $this->definitions->firstWhere('slug', $target->attribute);
+        $definition = $this->definitions->firstWhere(fn (Definition $one): bool => $one->goesBy($target->attribute));
         if ($definition !== null && $definition->kind !== $target->kind) {
             throw new Refused(
                 "The map of column \"{$heading}\" ".

@@ -149,7 +149,7 @@ final class PlanFill
         $rows = $this->rule->settings['bands'];
         $bands = new Bands($rows);
         $field = (string) $this->rule->settings['field'];
-        $from = Definition::query()->where('slug', $field)->first();
+        $from = Definition::called($field);
         if ($from === null) {
             $this->fromField($field, $bands);
 
@@ -189,7 +189,7 @@ final class PlanFill
 
     private function fromDefinition(): void
     {
-        $from = Definition::query()->where('slug', (string) $this->rule->settings['from'])->first();
+        $from = Definition::called((string) $this->rule->settings['from']);
         if ($from === null) {
             return;
         }

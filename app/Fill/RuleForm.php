@@ -45,7 +45,7 @@ final readonly class RuleForm
     {
         $text = fn (string $key): string => is_scalar($input[$key] ?? null) ? trim((string) $input[$key]) : '';
         $definition =
-            Definition::query()->where('slug', $text('definition'))->first() ??
+            Definition::called($text('definition')) ??
             throw new Refused('Choose what the rule fills.', 'definition');
         $source =
             FillSource::tryFrom($text('source')) ?? throw new Refused('Choose what the rule takes its values from.', 'source');
@@ -186,7 +186,7 @@ final readonly class RuleForm
     private static function other(Definition $definition, string $slug): Definition
     {
         $other =
-            Definition::query()->where('slug', $slug)->first() ??
+            Definition::called($slug) ??
             throw new Refused('Choose the definition to take values from.', 'from');
 
         return $other->id === $definition->id

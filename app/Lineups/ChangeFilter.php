@@ -68,7 +68,7 @@ final readonly class ChangeFilter
     /** Names that the filter gives its terms must not be those of others. */
     private static function allowLooks(string $key, mixed $looks): void
     {
-        $definition = Definition::query()->where('slug', $key)->first();
+        $definition = Definition::called($key);
         $labels = array_filter(
             array_map(fn (mixed $look): mixed => is_array($look) ? $look['label'] ?? null : null, is_array($looks) ? $looks : []),
             is_string(...),

@@ -39,6 +39,7 @@ use Lokum\Vocabulary\TermOrder;
  * @property Role $edited_by
  * @property int|null $merged_into
  * @property string|null $dress how new values look: colors from their names, or letters; null: judged by itself
+ * @property list<string> $former_slugs that it had before, and that lead to it
  * @property bool $has_pages whether its values have pages of their own in the shop
  * @property int $version
  */
@@ -64,6 +65,27 @@ final class Definition extends Model
         return app(LookedUp::class)
             ->of('live definitions', fn (): Collection => self::query()->live()->get()->keyBy('slug'))
             ->get($slug);
+    }
+
+    /** The definition that a word in an address, a typed condition or a command means: its own, or one that it had before. */
+    public static function called(string $slug): ?self
+    {
+        return self::query()->where('slug', $slug)->first() ?? self::query()->whereJsonContains('former_slugs', $slug)->first();
+    }
+
+    /** Whether it is called so in addresses, or was. */
+    public function goesBy(string $slug): bool
+    {
+        return $this->slug === $slug || in_array($slug, $this->former_slugs, true);
+    }
+
+    /**
+     * @param  mixed  $value
+     * @param  string|null  $field
+     */
+    public function resolveRouteBinding($value, $field = null): ?Model
+    {
+        return $field === 'slug' && is_string($value) ? self::called($value) : parent::resolveRouteBinding($value, $field);
     }
 
     /** @param  Builder<self>  $query */
@@ -128,6 +150,7 @@ final class Definition extends Model
             'has_pages' => 'boolean',
             'state' => State::class,
             'policy' => Policy::class,
+            'former_slugs' => 'array',
             'edited_by' => Role::class,
             'term_order' => TermOrder::class,
         ];

@@ -47,9 +47,7 @@ final readonly class BulkForm
             return null;
         }
         $chosen = $all ? Chosen::all($narrowing) : Chosen::items($picked);
-        $definition = Definition::query()
-            ->where('slug', $request->string('give')->toString())
-            ->first();
+        $definition = Definition::called($request->string('give')->toString());
         $mode = CellMode::tryFrom($request->string('mode')->toString()) ?? CellMode::Set;
         $mode = $definition !== null && ! $mode->isFor($definition) ? CellMode::Set : $mode;
         $figures = null;

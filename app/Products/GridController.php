@@ -58,9 +58,7 @@ final class GridController
     /** Values that fit what is being typed; those that only look alike are marked. */
     public function suggest(Request $request, SuggestValues $suggest): JsonResponse
     {
-        $definition = Definition::query()
-            ->where('slug', $request->string('definition')->toString())
-            ->firstOrFail();
+        $definition = Definition::called($request->string('definition')->toString()) ?? abort(404);
 
         return response()->json($suggest($definition, $request->string('q')->toString()));
     }

@@ -6,6 +6,7 @@ namespace App\Products;
 
 use App\Models\Definition;
 use App\Models\Item;
+use App\Models\State;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Http\Request;
 use Lokum\Vocabulary\Kind;
@@ -93,8 +94,8 @@ final readonly class GridSort
     /** The lowest of what a product and its variants carry, or the greatest where these come first. */
     private static function carried(string $slug, bool $down): ?string
     {
-        $definition = Definition::query()->live()->where('slug', $slug)->first();
-        if ($definition === null) {
+        $definition = Definition::called($slug);
+        if ($definition === null || $definition->state === State::Aside) {
             return null;
         }
         $pick = $down ? 'MAX' : 'MIN';

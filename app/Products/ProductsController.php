@@ -32,7 +32,7 @@ final class ProductsController
     /** By what of a definition the list can be narrowed further. */
     public function choices(Request $request): View
     {
-        $definition = Definition::query()->where('slug', $request->string('by')->toString())->first();
+        $definition = Definition::called($request->string('by')->toString());
 
         return view('products.choices', [
             'choices' => $definition === null

@@ -63,7 +63,19 @@ final readonly class DraftSummary
             $this->pages(),
             ContentDigest::now(),
             array_filter($ended),
+            self::led(),
         );
+    }
+
+    /** @return array<string, string> slugs of definitions by the ones that they had */
+    private static function led(): array
+    {
+        $led = [];
+        foreach (Definition::query()->accepted()->where('former_slugs', '!=', '[]')->get() as $definition) {
+            $led += array_fill_keys($definition->former_slugs, $definition->slug);
+        }
+
+        return $led;
     }
 
     /** @return array<int, list<string>> labels of the values under each umbrella, by its term */

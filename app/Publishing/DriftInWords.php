@@ -60,6 +60,7 @@ final class DriftInWords
             'filters' => $drift->filters,
             'pages' => $drift->pages,
             'addresses' => $drift->addresses,
+            'attributes' => (object) $drift->attributes,
         ];
     }
 
@@ -116,6 +117,9 @@ final class DriftInWords
         }
         foreach ($drift->redressed as [, $after]) {
             $add('~', $after->attribute, "{$after->label} has another look");
+        }
+        foreach ($drift->attributes as $from => $to) {
+            $add('~', 'Addresses', "{$from}=… will lead to {$to}=…");
         }
         foreach ($drift->addresses as ['attribute' => $attribute, 'from' => $from, 'to' => $to]) {
             $add(

@@ -71,13 +71,17 @@ final class EndedAddresses
         return $leads;
     }
 
-    /** @return array<string, string> slug of the definition that stayed, by slug of the one that was merged into it */
+    /** @return array<string, string> slug of the definition that an address leads to, by one that was merged into it or that it had */
     public static function ofDefinitions(): array
     {
-        $slugs = Definition::query()->pluck('slug', 'id')->all();
+        $stays = self::stays();
+        $all = Definition::query()->get();
+        $slugs = $all->pluck('slug', 'id')->all();
         $leads = [];
-        foreach (self::stays() as $goes => $keep) {
-            $leads[$slugs[$goes]] = $slugs[$keep];
+        foreach ($all as $definition) {
+            $id = $definition->id;
+            $words = [...$definition->former_slugs, ...(isset($stays[$id]) ? [$definition->slug] : [])];
+            $leads += array_fill_keys($words, $slugs[$stays[$id] ?? $id]);
         }
 
         return $leads;

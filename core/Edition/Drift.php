@@ -22,6 +22,7 @@ final readonly class Drift
      * @param  int  $products  products more (or fewer, below zero) than served
      * @param  int  $variants  likewise
      * @param  bool  $content  whether names, prices, stock or other product data differ
+     * @param  array<string, string>  $attributes  slugs that attributes have from now on, by the ones that they had
      */
     private function __construct(
         public array $new,
@@ -37,6 +38,7 @@ final readonly class Drift
         public int $products,
         public int $variants,
         public bool $content,
+        public array $attributes,
     ) {
     }
 
@@ -46,6 +48,9 @@ final readonly class Drift
     public static function between(?Summary $served, Summary $draft): self
     {
         $served ??= new Summary(0, 0, [], [], [], '');
+        $known = array_fill_keys(array_map(fn (TermLine $term): string => $term->attribute, $served->terms), true);
+        $attributes = array_intersect_key($draft->led, $known);
+        $served = $served->calling($attributes);
         $renamed = $regrouped = $redressed = $recounted = [];
         $pairs = self::pairs($served, $draft);
         foreach ($pairs as $id => $before) {
@@ -83,6 +88,7 @@ final readonly class Drift
             $draft->products - $served->products,
             $draft->variants - $served->variants,
             $served->content !== $draft->content,
+            $attributes,
         );
     }
 
@@ -98,6 +104,7 @@ final readonly class Drift
             count($this->renamed) +
             count($this->regrouped) +
             count($this->redressed) +
+            count($this->attributes) +
             count($this->filters['appearing']) +
             count($this->filters['disappearing']) +
             count($this->filters['changed']) +

@@ -15,6 +15,7 @@ final readonly class Summary
      * @param  array<string, list<string>>  $pages  titles of the filters that show on each category's page, by slug
      * @param  string  $content  digest of the product data that shoppers see
      * @param  array<string, array<string, int>>  $ended  terms that addresses without a term of their own lead to, by slug, by attribute
+     * @param  array<string, string>  $led  slugs of attributes by the ones that they had before
      */
     public function __construct(
         public int $products,
@@ -24,6 +25,39 @@ final readonly class Summary
         public array $pages,
         public string $content,
         public array $ended = [],
+        public array $led = [],
     ) {
+    }
+
+    /**
+     * The same where attributes are called otherwise, so that a new word in addresses is one difference and not one for each term.
+     *
+     * @param  array<string, string>  $led  slugs by the ones that end
+     */
+    public function calling(array $led): self
+    {
+        if ($led === []) {
+            return $this;
+        }
+        $said = [];
+        foreach ($led as $old => $new) {
+            $said[(string) json_encode($old)] = (string) json_encode($new);
+        }
+        $filters = [];
+        foreach ($this->filters as $name => $line) {
+            $words = explode(' ', $name);
+            $words[] = $led[$last = array_pop($words)] ?? $last;
+            $filters[implode(' ', $words)] = new FilterLine($line->title, $line->adds, strtr($line->says, $said));
+        }
+
+        return new self(
+            $this->products,
+            $this->variants,
+            array_map(fn (TermLine $term): TermLine => $term->of($led[$term->attribute] ?? $term->attribute), $this->terms),
+            $filters,
+            $this->pages,
+            $this->content,
+            $this->ended,
+        );
     }
 }

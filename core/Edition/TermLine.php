@@ -24,4 +24,10 @@ final readonly class TermLine
         public array $holds = [],
     ) {
     }
+
+    /** The same of an attribute by another slug. */
+    public function of(string $attribute): self
+    {
+        return new self($this->id, $attribute, $this->label, $this->slug, $this->look, $this->products, $this->holds);
+    }
 }

@@ -165,6 +165,21 @@
             </p>
         @endif
     </form>
+    @if ($editing && auth()->user()?->can('edit'))
+        <details @if ($errors->has('address')) open @endif>
+            <summary class="label">Its word in addresses</summary>
+            <form method="post" action="{{ route('definitions.address', $editing) }}" class="grid gap-2 pt-2">@csrf
+                @method('put')
+                <div class="field"><label for="address">Word in addresses</label><input class="input mono" id="address"
+                    name="address" maxlength="100" value="{{ old('address', $editing->slug) }}" @error('address')
+                        aria-invalid="true" aria-describedby="error-address" @enderror><x-error for="address" /></div>
+                <p class="small soft">Filters, typed conditions and commands go by it.
+                    {{ $editing->former_slugs === [] ? 'The one it has now leads on.'
+                        : 'What it was called before leads on: ' . implode(', ', $editing->former_slugs) . '.' }}</p>
+                <button class="button">Change the address</button>
+            </form>
+        </details>
+    @endif
     @can('edit')
         <div class="deed">
             @if ($editing && $editing->state !== App\Models\State::Accepted)
