@@ -50,7 +50,7 @@ final readonly class BrandPages
                     $value,
                     $value->label,
                     $value->look(),
-                    false,
+                    $value->showing(),
                     $value->version,
                     new ValuePage(self::ABOUT[$value->label], Pictures::keep($this->mark($value->label, $i))),
                 );

@@ -57,6 +57,6 @@ final readonly class PaperPatterns
         imagepng($image);
         $value = FindValue::named($surface, $label)->loadMissing('definition');
         $look = new Look([], null, null, Pictures::keep((string) ob_get_clean()));
-        ($this->save)($value, $value->label, $look, false, $value->version);
+        ($this->save)($value, $value->label, $look, $value->showing(), $value->version);
     }
 }

@@ -87,6 +87,8 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/values', [ValuesController::class, 'index'])->name('values');
     Route::get('/values/vocabulary-{format}.zip', [VocabularyController::class, 'everything'])->name('values.vocabulary.everything');
     Route::get('/values/{definition:slug}/vocabulary', [VocabularyController::class, 'show'])->name('values.vocabulary');
+    Route::get('/values/{definition:slug}/vocabulary.zip', [VocabularyController::class, 'withPictures'])
+        ->name('values.vocabulary.pictures');
     Route::get('/values/{definition:slug}/vocabulary/{format}', [VocabularyController::class, 'export'])
         ->name('values.vocabulary.export');
     Route::get('/values/{definition:slug}/look-alikes', [ReviewController::class, 'show'])->name('values.review');

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Lokum\Vocabulary\Look;
+use Lokum\Vocabulary\Showing;
 
 /**
  * A value of an attribute. A merged one stays behind, pointing at the one that stayed, so that its address leads there
@@ -19,7 +20,8 @@ use Lokum\Vocabulary\Look;
  * @property string $slug
  * @property int $position
  * @property string|null $look
- * @property bool $held
+ * @property bool $held from filters
+ * @property bool $on_products whether one that is held is told on the pages of its products
  * @property bool $retired held back for good, and not offered where values are typed
  * @property int|null $merged_into
  * @property int|null $umbrella_id
@@ -56,6 +58,21 @@ final class Value extends Model implements OfDefinition
         return $this->hasMany(Spelling::class);
     }
 
+    public function showing(): Showing
+    {
+        return match (true) {
+            ! $this->held => Showing::Everywhere,
+            $this->on_products => Showing::Products,
+            default => Showing::Nowhere,
+        };
+    }
+
+    /** @return array{held: int, on_products: int} how it is kept that shoppers see it there */
+    public static function shown(Showing $where): array
+    {
+        return ['held' => (int) ($where !== Showing::Everywhere), 'on_products' => (int) ($where === Showing::Products)];
+    }
+
     public function look(): Look
     {
         return Look::fromJson($this->look);
@@ -64,6 +81,6 @@ final class Value extends Model implements OfDefinition
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['held' => 'boolean', 'retired' => 'boolean'];
+        return ['held' => 'boolean', 'on_products' => 'boolean', 'retired' => 'boolean'];
     }
 }

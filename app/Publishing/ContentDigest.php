@@ -42,7 +42,7 @@ final class ContentDigest
         foreach (
             Rows::from(
                 $pdo,
-                "SELECT s.id, s.text, s.number, v.label, v.look, v.held, v.position FROM spellings s
+                "SELECT s.id, s.text, s.number, v.label, v.look, v.held, v.on_products, v.position FROM spellings s
                     LEFT JOIN attribute_values v ON v.id = s.value_id
                     WHERE s.definition_id IN ({$ids}) AND EXISTS (SELECT 1 FROM assignments a WHERE a.spelling_id = s.id)",
             ) as $row

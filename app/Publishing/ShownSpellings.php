@@ -95,7 +95,8 @@ final class ShownSpellings
             $statement = DB::connection()
                 ->getPdo()
                 ->query(
-                    'SELECT s.id, s.definition_id, s.text, s.number, v.label, v.look, v.held, v.position FROM spellings s
+                    'SELECT s.id, s.definition_id, s.text, s.number, v.label, v.look, v.held AND NOT v.on_products AS hidden, v.position
+                        FROM spellings s
                         LEFT JOIN attribute_values v ON v.id = s.value_id WHERE s.id IN ('.
                         implode(',', $chunk).
                         ')',
@@ -113,7 +114,7 @@ final class ShownSpellings
     private function shown(array $row): ?array
     {
         $definition = $this->definitions[(int) $row['definition_id']] ?? null;
-        if ($definition === null || (bool) $row['held']) {
+        if ($definition === null || (bool) $row['hidden']) {
             return null;
         }
         $look = Look::fromJson($row['look'] === null ? null : (string) $row['look']);

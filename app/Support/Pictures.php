@@ -12,7 +12,7 @@ use GdImage;
  */
 final class Pictures
 {
-    private const LARGEST_FILE = 10 << 20;
+    public const LARGEST_FILE = 10 << 20;
 
     private const LARGEST_PIXELS = 40_000_000;
 

@@ -13,12 +13,14 @@ use App\Models\Room;
 use App\Models\Value;
 use App\Support\Refused;
 use App\Values\FirstLook;
+use Lokum\Vocabulary\Showing;
 
-/** One thing done to several values at once: hidden from shoppers or shown, retired or brought back, dressed from their names. */
+/** One thing done to several values: hidden from shoppers or from filters, shown, retired or brought back, dressed from their names. */
 final readonly class ChangeValues
 {
     public const DEEDS = [
         'hide' => 'Hid from shoppers',
+        'products' => 'Showed on products alone',
         'show' => 'Showed to shoppers',
         'retire' => 'Retired',
         'restore' => 'Brought back',
@@ -62,10 +64,11 @@ final readonly class ChangeValues
     private static function changes(string $deed, Value $value): array
     {
         return match ($deed) {
-            'hide' => ['held' => 1],
-            'show' => ['held' => 0, 'retired' => 0],
-            'retire' => ['held' => 1, 'retired' => 1],
-            'restore' => ['held' => 0, 'retired' => 0],
+            'hide' => Value::shown(Showing::Nowhere),
+            'products' => ['retired' => 0] + Value::shown(Showing::Products),
+            'show' => ['retired' => 0] + Value::shown(Showing::Everywhere),
+            'retire' => ['retired' => 1] + Value::shown(Showing::Nowhere),
+            'restore' => ['retired' => 0] + Value::shown(Showing::Everywhere),
             default => $value->look()->isUndressed() && ($look = FirstLook::fromName($value->label)) !== null
                 ? ['look' => $look]
                 : [],

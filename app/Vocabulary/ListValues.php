@@ -6,18 +6,34 @@ namespace App\Vocabulary;
 
 use App\Models\Definition;
 use App\Models\KeptApart;
+use App\Models\Value;
+use App\Support\Pictures;
 use Lokum\Feed\CsvWriter;
 use Lokum\LookAlike\Names;
 use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\ListedValue;
 use Lokum\Vocabulary\Skos;
+use ZipArchive;
 
 /** An attribute's values for another shop: as CSV, one spelling a line, or as SKOS. */
 final readonly class ListValues
 {
     public const FORMATS = ['csv', 'turtle', 'jsonld'];
 
-    public const HEADINGS = ['value', 'umbrella', 'spelling', 'colors', 'help', 'language', 'hidden', 'address', 'apart'];
+    public const HEADINGS = [
+        'value',
+        'umbrella',
+        'spelling',
+        'colors',
+        'help',
+        'language',
+        'hidden',
+        'address',
+        'apart',
+        'picture',
+        'page',
+        'page_picture',
+    ];
 
     /** Between labels of one cell. */
     public const BETWEEN = '|';
@@ -39,8 +55,11 @@ final readonly class ListValues
                 $row->value->look()->colors,
                 $row->value->look()->help,
                 self::languages(array_map(fn (array $spelling): string => $spelling['text'], $row->spellings)),
-                $row->value->held,
+                $row->value->showing(),
                 $apart[$row->value->id] ?? [],
+                $row->value->look()->picture,
+                $row->value->description,
+                $row->value->picture,
             ),
             $rows,
         );
@@ -84,6 +103,27 @@ final readonly class ListValues
         return array_filter(array_combine($spellings, $tags), is_string(...));
     }
 
+    /**
+     * The list, and beside it the pictures that it names.
+     *
+     * @param  string  $name  of the list in the archive
+     */
+    public function addTo(ZipArchive $archive, Definition $definition, string $format, string $name): void
+    {
+        $archive->addFromString($name, $this->write($definition, $format));
+        foreach (self::pictures($definition) as $picture) {
+            $archive->addFile(Pictures::path($picture), "pictures/{$picture}");
+        }
+    }
+
+    /** @return list<string> file names of the pictures that its values wear or have on their pages */
+    public static function pictures(Definition $definition): array
+    {
+        $names = $definition->values()->get()->flatMap(fn (Value $value): array => [$value->picture, $value->look()->picture]);
+
+        return array_values($names->filter(fn (?string $name): bool => $name !== null && is_file(Pictures::path($name)))->unique()->all());
+    }
+
     /** @param  list<ListedValue>  $values */
     private function csv(array $values): string
     {
@@ -97,9 +137,12 @@ final readonly class ListValues
                     implode(' ', $value->colors),
                     $value->help ?? '',
                     $value->languages[$spelling] ?? '',
-                    $value->hidden ? 'yes' : '',
+                    $value->shown->mark(),
                     $value->slug,
                     implode(self::BETWEEN, $value->apart),
+                    $value->picture ?? '',
+                    $value->page ?? '',
+                    $value->pagePicture ?? '',
                 ]);
             }
         }

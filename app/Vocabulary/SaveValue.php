@@ -15,6 +15,7 @@ use App\Values\FindValue;
 use App\Values\TermNames;
 use Lokum\Text\Label;
 use Lokum\Vocabulary\Look;
+use Lokum\Vocabulary\Showing;
 
 /** Renames a value and dresses it. Its address stays, so that links to it go on working. */
 final readonly class SaveValue
@@ -29,7 +30,7 @@ final readonly class SaveValue
      *
      * @throws Refused when another value has these letters, or someone else saved it meanwhile
      */
-    public function __invoke(Value $value, string $label, Look $look, bool $held, int $version, ?ValuePage $page = null): ?Change
+    public function __invoke(Value $value, string $label, Look $look, Showing $shown, int $version, ?ValuePage $page = null): ?Change
     {
         $label = Label::of($label);
         if ($label === '' || mb_strlen($label) > 500) {
@@ -39,7 +40,7 @@ final readonly class SaveValue
         if ($other !== null && $other->id !== $value->id) {
             throw new Refused("\"{$label}\" is what {$other->label} is called or spelled. Merge the two instead.", 'label');
         }
-        if ($value->umbrella_id === null && ! $held) {
+        if ($value->umbrella_id === null && $shown === Showing::Everywhere) {
             TermNames::allow($value->definition, $label, [$value->id], 'label');
             if ($look->label !== null) {
                 TermNames::allow($value->definition, $look->label, [$value->id], 'look_label');
@@ -50,7 +51,7 @@ final readonly class SaveValue
             $value,
             $label,
             $look,
-            $held,
+            $shown,
             $version,
             $page,
         ): string {
@@ -64,8 +65,7 @@ final readonly class SaveValue
                 [
                     'label' => $label,
                     'look' => $look->toJson(),
-                    'held' => (int) $held,
-                ] + ($page === null ? [] : ['description' => $page->description, 'picture' => $page->picture]),
+                ] + Value::shown($shown) + ($page === null ? [] : ['description' => $page->description, 'picture' => $page->picture]),
             );
             if ($label !== $before) {
                 CreateValue::ownSpelling($journal, $value->definition, $value->id, $label);

@@ -25,9 +25,9 @@ use Lokum\Feed\CsvWriter;
 use Lokum\Feed\UnreadableFile;
 use Lokum\Text\Label;
 use Lokum\Text\StrictKey;
-use Lokum\Vocabulary\FlagWord;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Look;
+use Lokum\Vocabulary\Showing;
 
 /**
  * Takes in a list of values with their spellings, umbrellas and looks, as another shop has cleaned it. Values that are there
@@ -40,25 +40,27 @@ final readonly class TakeInValues
     }
 
     /**
-     * @param  resource  $source  CSV with the columns value and, where they are known, umbrella, spelling, colors, help, hidden,
-     *                            address and apart; others are passed over
+     * @param  resource  $source  CSV, or an archive of one with its pictures, with the columns value and, where they are known,
+     *                            those of ListValues::HEADINGS; others are passed over
      * @return array{values: int, spellings: int, moved: int, umbrellas: int} what comes new, and spellings that move
      */
     public function consequences(Definition $definition, $source): array
     {
-        $rows = $this->rows($definition, $source);
+        $list = new SentList($source);
+        $rows = $this->rows($definition, $list->csv());
 
-        return $this->ledger->rehearse(fn (Journal $journal): array => $this->write($journal, $definition, $rows));
+        return $this->ledger->rehearse(fn (Journal $journal): array => $this->write($journal, $definition, $rows, $list));
     }
 
     /** @param  resource  $source */
     public function __invoke(Definition $definition, $source): ?Change
     {
         ManagersOnly::allow($definition->id);
-        $rows = $this->rows($definition, $source);
+        $list = new SentList($source);
+        $rows = $this->rows($definition, $list->csv());
 
-        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $rows): string {
-            $figures = $this->write($journal, $definition, $rows);
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $rows, $list): string {
+            $figures = $this->write($journal, $definition, $rows, $list);
 
             return "Took in a list for {$definition->label}: ".
                 number_format($figures['values']).
@@ -123,7 +125,7 @@ final readonly class TakeInValues
      * @param  list<array<string, string>>  $rows
      * @return array{values: int, spellings: int, moved: int, umbrellas: int}
      */
-    private function write(Journal $journal, Definition $definition, array $rows): array
+    private function write(Journal $journal, Definition $definition, array $rows, SentList $list): array
     {
         $figures = [
             'values' => 0,
@@ -145,7 +147,8 @@ final readonly class TakeInValues
             $key = StrictKey::of($row['value']);
             $umbrella = $umbrellas[Label::of($row['umbrella'])] ?? null;
             $values[$key] ??=
-                FindValue::known($definition, $row['value'])->id ?? $this->made($journal, $maker, $definition, $row, $umbrella, $figures);
+                FindValue::known($definition, $row['value'])->id ??
+                $this->made($journal, $maker, $definition, $row, $umbrella, $list, $figures);
             if ($umbrella !== null) {
                 $journal->update(Value::class, $values[$key], ['umbrella_id' => $umbrella]);
             }
@@ -165,9 +168,13 @@ final readonly class TakeInValues
                 $journal->update(Spelling::class, $known->id, ['value_id' => $values[$key]]);
                 $figures['moved']++;
             }
-            if (FlagWord::read($row['hidden']) === true) {
-                $journal->update(Value::class, $values[$key], ['held' => 1]);
-            }
+            $shown = Showing::fromMark($row['hidden']);
+            $journal->update(
+                Value::class,
+                $values[$key],
+                ($shown === Showing::Everywhere ? [] : Value::shown($shown)) +
+                    array_filter(['description' => $row['page'] ?: null, 'picture' => $list->picture($row['page_picture'])]),
+            );
         }
         $this->keepApart($journal, $definition, $rows, $values);
 
@@ -201,6 +208,7 @@ final readonly class TakeInValues
         Definition $definition,
         array $row,
         ?int $umbrella,
+        SentList $list,
         array &$figures,
     ): int {
         try {
@@ -208,6 +216,7 @@ final readonly class TakeInValues
                 array_values(array_filter(preg_split('/[\s,;|]+/', strtolower($row['colors'])) ?: [])),
                 null,
                 $row['help'] === '' ? null : $row['help'],
+                $list->picture($row['picture']),
             );
         } catch (InvalidArgumentException $why) {
             throw new Refused("{$row['value']}: {$why->getMessage()}");

@@ -17,6 +17,7 @@ use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Showing;
 use Lokum\Vocabulary\TermOrder;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
@@ -124,7 +125,7 @@ final class ValuesController
             $value,
             $request->string('label')->toString(),
             LookForm::read($request, $value->look()),
-            $request->boolean('held'),
+            Showing::tryFrom($request->string('shown')->toString()) ?? $value->showing(),
             $request->integer('version'),
             $definition->has_pages ? ValuePage::from($request, $value) : null,
         );
@@ -148,7 +149,7 @@ final class ValuesController
     public function rename(Request $request, Definition $definition, Value $value, SaveValue $save): RedirectResponse
     {
         abort_unless($value->definition_id === $definition->id, 404);
-        $change = $save($value, $request->string('label')->toString(), $value->look(), $value->held, $value->version);
+        $change = $save($value, $request->string('label')->toString(), $value->look(), $value->showing(), $value->version);
 
         return redirect()
             ->back()

@@ -6,6 +6,7 @@ namespace App\Vocabulary;
 
 use App\Models\Definition;
 use App\Support\Refused;
+use Closure;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\Http\Response;
@@ -30,6 +31,7 @@ final class VocabularyController
         return view('values.vocabulary', [
             'definition' => $definition,
             'values' => $definition->values()->whereNull('merged_into')->count(),
+            'pictures' => count(ListValues::pictures($definition)),
             'kept' => $kept,
             'figures' => $kept === '' ? null : $take->consequences($definition, KeptList::open($kept)),
         ]);
@@ -49,23 +51,45 @@ final class VocabularyController
     public function everything(string $format, ListValues $list): BinaryFileResponse
     {
         abort_unless(isset(self::TYPES[$format]), 404);
+
+        return self::archive("vocabulary-{$format}.zip", function (ZipArchive $archive) use ($format, $list): void {
+            foreach (
+                Definition::query()->live()->whereIn('kind', [Kind::Choice, Kind::Flag])->orderBy('slug')->get() as $definition
+            ) {
+                $list->addTo($archive, $definition, $format, "{$definition->slug}.".self::ENDINGS[$format]);
+            }
+        });
+    }
+
+    /** One attribute's list with its pictures. */
+    public function withPictures(Definition $definition, ListValues $list): BinaryFileResponse
+    {
+        abort_unless($definition->kind->isAttribute(), 404);
+
+        return self::archive(
+            "{$definition->slug}.zip",
+            fn (ZipArchive $archive) => $list->addTo($archive, $definition, 'csv', "{$definition->slug}.csv"),
+        );
+    }
+
+    /** @param  Closure(ZipArchive): void  $fill */
+    private static function archive(string $name, Closure $fill): BinaryFileResponse
+    {
         $path = (string) tempnam(sys_get_temp_dir(), 'lokum');
         $archive = new ZipArchive();
         if ($archive->open($path, ZipArchive::OVERWRITE) !== true) {
             throw new Refused('The archive cannot be written. Is the disk full?');
         }
-        foreach (Definition::query()->live()->whereIn('kind', [Kind::Choice, Kind::Flag])->orderBy('slug')->get() as $definition) {
-            $archive->addFromString("{$definition->slug}.".self::ENDINGS[$format], $list->write($definition, $format));
-        }
+        $fill($archive);
         $archive->close();
 
-        return response()->download($path, "vocabulary-{$format}.zip")->deleteFileAfterSend();
+        return response()->download($path, $name)->deleteFileAfterSend();
     }
 
     /** Keeps a list that came and shows what taking it in would do. */
     public function look(Request $request, Definition $definition, TakeInValues $take): RedirectResponse
     {
-        $request->validate(['list' => 'required|file|max:20480'], ['list.required' => 'Choose a file first.']);
+        $request->validate(['list' => 'required|file|max:102400'], ['list.required' => 'Choose a file first.']);
         $file = $request->file('list');
         if (! ($file instanceof UploadedFile)) {
             throw new Refused('Choose a file first.', 'list');

@@ -11,8 +11,11 @@ final readonly class ListedValue
      * @param  list<string>  $spellings  as they came, in any order; the label's own may be among them
      * @param  list<string>  $colors  as #rrggbb
      * @param  array<string, string>  $languages  BCP 47 tags of spellings whose language is known
-     * @param  bool  $hidden  from shoppers
+     * @param  Showing  $shown  where shoppers see it
      * @param  list<string>  $apart  labels of those that somebody has said are different
+     * @param  string|null  $picture  file name of the picture of its look
+     * @param  string|null  $page  what its page in the shop says
+     * @param  string|null  $pagePicture  file name of the picture on its page
      */
     public function __construct(
         public string $label,
@@ -22,8 +25,11 @@ final readonly class ListedValue
         public array $colors = [],
         public ?string $help = null,
         public array $languages = [],
-        public bool $hidden = false,
+        public Showing $shown = Showing::Everywhere,
         public array $apart = [],
+        public ?string $picture = null,
+        public ?string $page = null,
+        public ?string $pagePicture = null,
     ) {
     }
 }

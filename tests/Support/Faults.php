@@ -400,6 +400,7 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
+                'ALTER TABLE attribute_values DROP COLUMN on_products',
                 'ALTER TABLE definitions DROP COLUMN former_slugs',
                 'ALTER TABLE changes DROP COLUMN by_itself',
                 'DROP TABLE former_addresses',

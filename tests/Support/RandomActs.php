@@ -362,7 +362,7 @@ final class RandomActs
         [$definition, $values] = $this->values(2);
         $this->send('POST', "/values/{$definition->slug}/several", [
             'pick' => array_column($values, 'id'),
-            'do' => self::one(['hide', 'show', 'retire', 'restore', 'dress']),
+            'do' => self::one(['hide', 'products', 'show', 'retire', 'restore', 'dress']),
         ]);
     }
 

@@ -58,8 +58,8 @@
                                 'shown', 'in'), 'umbrella' => $tray->id]) }}"
                             data-drop="umbrella:{{ $tray->label }}" data-panel><x-cube :label="$tray->label" :look="$tray->look()" /><span
                             class="n">{{ Format::count($box->products, 'product') }} · {{ $box->members }}</span></a>@else<span
-                            class="flow-self @if ($row->value->held) held @endif">{{ $row->value->held ? 'hidden from shoppers'
-                                : $row->value->look()->label ?? $row->value->label }}</span>
+                            class="flow-self @if ($row->value->held) held @endif">{{ $row->value->held ? ($row->value->on_products
+                                ? 'not in filters' : 'hidden from shoppers') : $row->value->look()->label ?? $row->value->label }}</span>
                     @endif
                 </foreignObject>
             @endforeach

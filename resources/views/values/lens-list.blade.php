@@ -49,7 +49,7 @@
                             @if ($row->value->retired)
                                 <span class="tag">retired</span>
                             @elseif ($row->value->held)
-                                <span class="tag waiting">held</span>
+                                <span class="tag waiting">{{ $row->value->on_products ? 'not in filters' : 'held' }}</span>
                             @endif
                         </td>
                         <td class="num">

@@ -6,11 +6,17 @@
             <input type="hidden" name="pick[]" value="{{ $id }}">
         @endforeach
         @php($rows = array_values(array_filter(array_map($bench->row(...), $picked))))
+        @php($onProducts = count(array_filter($rows, fn($row) => $row->value->showing() === Lokum\Vocabulary\Showing::Products)))
+        @php($nowhere = count(array_filter($rows, fn($row) => $row->value->showing() === Lokum\Vocabulary\Showing::Nowhere)))
         @php($heldBack = count(array_filter($rows, fn($row) => $row->value->held)))
         <div class="flex flex-wrap gap-2">
-            @if ($heldBack < count($rows))
+            @if ($onProducts < count($rows))
+                <button class="button small" name="do" value="products"
+                    title="Products tell it on their pages; filters have no term for it">On products only</button>
+            @endif
+            @if ($nowhere < count($rows))
                 <button class="button small" name="do" value="hide"
-                    title="Products keep the value; shoppers find no term for it">Hide from shoppers</button>
+                    title="Products keep the value; shoppers see it nowhere">Hide from shoppers</button>
                 @endif @if ($heldBack > 0)
                     <button class="button small" name="do" value="show">Show to shoppers</button>
                 @endif

@@ -15,8 +15,12 @@
             value="{{ old('label', $open->value->label) }}" @error('label') aria-invalid="true" aria-describedby="error-label"
                 @enderror><x-error for="label" /></div>
     @include('values.look', ['label' => $open->value->label])
-    <label class="check"><input type="checkbox" name="held" value="1" @checked(old('held', $open->value->held))><span>Held back
-        from shoppers</span></label>
+    <div class="field"><label for="shown">Shoppers see it</label><select class="select" id="shown" name="shown">
+            @foreach (Lokum\Vocabulary\Showing::cases() as $where)
+                <option value="{{ $where->value }}" @selected(old('shown', $open->value->showing()->value) ===
+                    $where->value)>{{ $where->label() }}</option>
+            @endforeach
+        </select></div>
     @if ($definition->has_pages)
         <div class="field"><label for="description">Its page in the shop says</label>
             <textarea class="input" id="description" name="description" rows="4" maxlength="5000">{{ old('description',

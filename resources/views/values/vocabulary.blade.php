@@ -10,12 +10,16 @@
     <div class="pad grid gap-6 max-w-[720px]">
         <section class="grid gap-2">
             <h2>Take it along</h2>
-            <p class="soft">{{ Format::count($values, 'value') }} with spellings, umbrellas, colors and help; spellings in another language
+            <p class="soft">{{ Format::count($values, 'value') }} with spellings, umbrellas, looks and pages; spellings in another language
                 carry its tag where it is known.</p>
             <div class="flex gap-2 flex-wrap">
                 @foreach (['csv' => 'CSV, a spelling a line', 'turtle' => 'SKOS, Turtle', 'jsonld' => 'SKOS, JSON-LD'] as $format => $name)
                     <a class="button" download href="{{ route('values.vocabulary.export', [$definition, $format]) }}">{{ $name }}</a>
                 @endforeach
+                @if ($pictures)
+                    <a class="button" download href="{{ route('values.vocabulary.pictures', $definition) }}">CSV with
+                        {{ Format::count($pictures, 'picture') }}, as an archive</a>
+                @endif
             </div>
             <p class="small soft">All attributes in one archive: @foreach (['csv' => 'CSV', 'turtle' => 'Turtle', 'jsonld' => 'JSON-LD']
                 as $format => $name)
@@ -27,12 +31,13 @@
             <section class="grid gap-2">
                 <h2>Take a list in</h2>
                 <p class="soft">CSV with a column <span class="mono">value</span> and, where they are known, <span
-                    class="mono">umbrella</span>, <span class="mono">spelling</span>, <span class="mono">colors</span> and <span
-                        class="mono">help</span>. Values that are there are known by their letters; spellings that stand for another value
+                    class="mono">umbrella</span>, <span class="mono">spelling</span>, <span class="mono">colors</span>, <span
+                        class="mono">help</span>, <span class="mono">hidden</span> and what else a list from here has; with pictures as
+                    the archive. Values that are there are known by their letters; spellings that stand for another value
                     here move to the one that the list says.</p>
                 <form method="post" action="{{ route('values.vocabulary.look', $definition) }}" enctype="multipart/form-data"
                     class="flex gap-2 items-center flex-wrap">@csrf<input class="input" type="file" name="list" required
-                        accept=".csv,.tsv,.txt,text/csv" aria-label="List of values"><button class="button">Look at it</button></form>
+                        accept=".csv,.tsv,.txt,.zip,text/csv" aria-label="List of values"><button class="button">Look at it</button></form>
                 <x-error for="list" />
             </section>
         @endcan

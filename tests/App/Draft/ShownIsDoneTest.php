@@ -30,6 +30,7 @@ use Lokum\LookAlike\Candidate;
 use Lokum\LookAlike\Lexicon;
 use Lokum\LookAlike\LookAlikes;
 use Lokum\Vocabulary\Look;
+use Lokum\Vocabulary\Showing;
 use Tests\Support\Acts;
 
 /* What is shown is what is done: names, figures, picks in addresses, newcomers, drift. */
@@ -63,7 +64,7 @@ function change(string $key, array $properties, string $placement = 'shop'): voi
 test('two terms never go by one name', function (): void {
     $ids = [valueOf('Sage')->id, valueOf('Olive')->id];
     // What shoppers read of a value is its name, too; under a value's own name that value comes in.
-    app(SaveValue::class)(valueOf('Blue'), 'Blue', new Look([], 'Azure'), false, valueOf('Blue')->version);
+    app(SaveValue::class)(valueOf('Blue'), 'Blue', new Look([], 'Azure'), Showing::Everywhere, valueOf('Blue')->version);
     expect(fn () => app(GatherValues::class)($this->color, 'Azure', $ids))->toThrow(Refused::class, 'There is a value Blue');
     app(GatherValues::class)($this->color, 'Green', $ids);
     expect(valueOf('Green')->umbrella_id)
@@ -73,7 +74,7 @@ test('two terms never go by one name', function (): void {
     $umbrella = Umbrella::query()->with('definition')->where('label', 'Warm')->firstOrFail();
     expect(fn () => app(GatherValues::class)->save($umbrella, 'Blue', new Look(), $umbrella->version))
         ->toThrow(Refused::class, 'There is a value Blue')
-        ->and(fn () => app(SaveValue::class)(valueOf('Blue'), 'Blue', new Look([], 'Warm'), false, valueOf('Blue')->version))
+        ->and(fn () => app(SaveValue::class)(valueOf('Blue'), 'Blue', new Look([], 'Warm'), Showing::Everywhere, valueOf('Blue')->version))
         ->toThrow(Refused::class, 'There is an umbrella Warm')
         ->and(fn () => app(GatherValues::class)->release($this->color, [valueOf('Green')->id]))
         ->toThrow(Refused::class, 'Rename the umbrella first')

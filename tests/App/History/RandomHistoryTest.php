@@ -23,6 +23,7 @@ use App\Vocabulary\MoveSpelling;
 use App\Vocabulary\SaveValue;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Look;
+use Lokum\Vocabulary\Showing;
 use Tests\Support\Acts;
 
 /* Many acts at random, as of people at work for a day; then the way back, in order and out of order. */
@@ -93,7 +94,7 @@ function act(): ?Change
                 $values[0],
                 'Named '.mt_rand(1, 99),
                 new Look(mt_rand(0, 1) === 0 ? [] : ['#a8325a'], null, null),
-                false,
+                Showing::cases()[mt_rand(0, 2)],
                 $values[0]->version,
             ),
             7 => app(MoveSpelling::class)(
@@ -101,7 +102,7 @@ function act(): ?Change
                 anySpelling($definition),
                 mt_rand(0, 1) === 0 ? null : $values[0],
             ),
-            8 => app(ChangeValues::class)($definition, ['retire', 'hide', 'show'][mt_rand(0, 2)], $ids),
+            8 => app(ChangeValues::class)($definition, ['retire', 'hide', 'show', 'products'][mt_rand(0, 3)], $ids),
             9 => app(ChangeCells::class)(
                 Chosen::all(Narrowing::where(mt_rand(0, 1) === 0 ? [] : ["{$definition->slug}:{$values[0]->slug}"])),
                 CellChange::from($definition, [

@@ -2,14 +2,21 @@
 
 declare(strict_types=1);
 
+use App\Lineups\EditLineup;
 use App\Models\Role;
 use App\Models\Value;
+use App\Support\Pictures;
 use App\Values\FindValue;
 use App\Vocabulary\ChangeAddress;
 use App\Vocabulary\KeepApart;
 use App\Vocabulary\ListValues;
+use App\Vocabulary\SaveValue;
 use App\Vocabulary\TakeInValues;
+use App\Vocabulary\ValuePage;
 use Illuminate\Http\UploadedFile;
+use Illuminate\Support\Facades\DB;
+use Lokum\Vocabulary\Look;
+use Lokum\Vocabulary\Showing;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
 use Tests\Support\Acts;
 
@@ -78,9 +85,9 @@ test('what is hidden, kept apart or goes by a word of its own leaves in the list
     $list = app(ListValues::class)->write($ware, 'csv');
     $lines = explode("\n", trim(str_replace("\r", '', $list)));
     expect($lines[0])
-        ->toBe('value,umbrella,spelling,colors,help,language,hidden,address,apart')
+        ->toBe('value,umbrella,spelling,colors,help,language,hidden,address,apart,picture,page,page_picture')
         ->and(array_values(array_filter($lines, fn (string $line): bool => str_starts_with($line, 'Stoneware,'))))
-        ->toBe(['Stoneware,,Stoneware,,,,,stone,"Clay, raw"']);
+        ->toBe(['Stoneware,,Stoneware,,,,,stone,"Clay, raw",,,']);
 
     $this->read("sku,name,Pottery\nD,d,Other\n", $map('Pottery'));
     $pottery = Acts::definition('pottery');
@@ -90,4 +97,74 @@ test('what is hidden, kept apart or goes by a word of its own leaves in the list
         fn (string $line): bool => ! str_starts_with($line, 'Other'),
     ));
     expect($without(app(ListValues::class)->write($pottery, 'csv')))->toBe($without($list));
+});
+
+test('a value can be told on its products and be no term of a filter', function (): void {
+    $red = FindValue::named(Acts::definition('color'), 'Red');
+    $sku = (string) DB::scalar(
+        'SELECT COALESCE(p.sku, i.sku) FROM assignments a JOIN spellings s ON s.id = a.spelling_id JOIN items i ON i.id = a.item_id
+            LEFT JOIN items p ON p.id = i.parent_id WHERE s.value_id = ?',
+        [$red->id],
+    );
+    app(EditLineup::class)->add('color');
+    $see = function (string $do) use ($red, $sku): array {
+        $this->actingAs($this->person())
+            ->post('/values/color/several', ['do' => $do, 'pick' => [$red->id]])
+            ->assertSessionHasNoErrors();
+        $this->publish();
+
+        return [
+            str_contains((string) $this->get("/shop/p/{$sku}")->assertOk()->getContent(), 'Red'),
+            str_contains((string) $this->get('/shop')->assertOk()->getContent(), 'value="red"'),
+        ];
+    };
+    expect($see('show'))->toBe([true, true])
+        ->and($see('products'))->toBe([true, false])
+        ->and($see('hide'))->toBe([false, false])
+        ->and($see('show'))->toBe([true, true]);
+});
+
+test('pictures of looks and pages go along in an archive, and come in with it', function (): void {
+    $color = Acts::definition('color');
+    $red = FindValue::named($color, 'Red');
+    $kept = array_map(function (int $shade): string {
+        $image = imagecreatetruecolor(8, 8);
+        imagefill($image, 0, 0, $shade);
+        ob_start();
+        imagepng($image);
+
+        return Pictures::keep((string) ob_get_clean());
+    }, [0xA8325A, 0x4F7A34]);
+    app(SaveValue::class)(
+        $red,
+        'Red',
+        new Look([], null, 'As fire', $kept[0]),
+        Showing::Products,
+        $red->version,
+        new ValuePage("Warm.\nVery.", $kept[1]),
+    );
+    $this->get('/values/color/vocabulary')->assertOk()->assertSee('2 pictures');
+    $file = $this->get('/values/color/vocabulary.zip')->assertOk()->assertDownload('color.zip')->baseResponse;
+    assert($file instanceof BinaryFileResponse);
+    $bytes = (string) file_get_contents($file->getFile()->getPathname());
+    // Another shop, where neither is kept.
+    array_map(fn (string $name): bool => unlink(Pictures::path($name)), $kept);
+    $this->read("sku,name,Hue\nD,d,Other\n", '{"columns": {"Hue": {"kind": "choice", "level": "product"}}}');
+    $this->actingAs($this->person());
+    $to = (string) $this->post('/values/hue/vocabulary', ['list' => UploadedFile::fake()->createWithContent('color.zip', $bytes)])
+        ->assertSessionHasNoErrors()
+        ->headers->get('Location');
+    parse_str((string) parse_url($to, PHP_URL_QUERY), $query);
+    $this->get($to)->assertOk()->assertSee('New values');
+    $this->post('/values/hue/vocabulary/take-in', ['list' => $query['list']])->assertSessionHas('done');
+    $came = FindValue::named(Acts::definition('hue'), 'Red');
+    expect([$came->look()->help, $came->description, $came->showing()])
+        ->toBe(['As fire', "Warm.\nVery.", Showing::Products])
+        ->and(is_file(Pictures::path((string) $came->look()->picture)))
+        ->toBeTrue()
+        ->and(imagecolorat(imagecreatefromwebp(Pictures::path((string) $came->picture)) ?: imagecreatetruecolor(1, 1), 4, 4) >> 8 & 0xFF)
+        ->toBeGreaterThan(100);
+    // A picture that did not come is told by its name, and nothing is taken in.
+    $list = sentList("value,picture\nGrey,grey.png\n");
+    $this->post('/values/hue/vocabulary', $list)->assertSessionHasErrors(['list' => 'The picture "grey.png" did not come with the list.']);
 });

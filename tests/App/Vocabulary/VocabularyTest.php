@@ -26,6 +26,7 @@ use App\Vocabulary\SaveValue;
 use App\Vocabulary\ValueTable;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Look;
+use Lokum\Vocabulary\Showing;
 use Tests\Support\Acts;
 
 const COLORS = '{"columns": {"Color": {"attribute": "color", "label": "Color", "kind": "choice", "level": "product", "multiple": true}}}';
@@ -142,11 +143,11 @@ test('a later delivery lands on the value that stayed, and goes back with its el
 
 test('a value is renamed, keeps its address, and its new name is its own spelling', function (): void {
     $value = FindValue::named(Acts::definition('color'), 'grn');
-    app(SaveValue::class)($value, 'Grass green', new Look(['#00aa00']), false, $value->version);
+    app(SaveValue::class)($value, 'Grass green', new Look(['#00aa00']), Showing::Everywhere, $value->version);
     expect($value->refresh()->slug)->toBe('grn')->and(FindValue::known(Acts::definition('color'), 'GRASS GREEN')?->id)->toBe($value->id);
-    expect(fn () => app(SaveValue::class)($value, 'olive', new Look(), false, $value->version))
+    expect(fn () => app(SaveValue::class)($value, 'olive', new Look(), Showing::Everywhere, $value->version))
         ->toThrow(Refused::class, 'Merge the two instead')
-        ->and(fn () => app(SaveValue::class)($value, 'Other', new Look(), false, 1))
+        ->and(fn () => app(SaveValue::class)($value, 'Other', new Look(), Showing::Everywhere, 1))
         ->toThrow(Refused::class, 'Someone else saved');
 });
 

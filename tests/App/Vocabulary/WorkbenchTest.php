@@ -33,6 +33,7 @@ use App\Vocabulary\SettleNewcomers;
 use App\Vocabulary\ValueTable;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Look;
+use Lokum\Vocabulary\Showing;
 use Tests\Support\Acts;
 
 /* The workbench of one attribute: merging, gathering, taking spellings out, newcomers, and all of it taken back. */
@@ -127,7 +128,7 @@ test('everything taken back to the start leaves the vocabulary as it was', funct
         mergeInto('Matte', 'Matt'),
         app(GatherValues::class)(Acts::definition('color'), 'Shiny', [one('Gloss')->id, one('Satin')->id]),
         app(KeepApart::class)(Acts::definition('color'), [one('Satin')->id, one('Silk')->id]),
-        app(SaveValue::class)(one('Silk'), 'Silky', new Look(['#ffffff'], 'Silk look', 'soft'), false, one('Silk')->version),
+        app(SaveValue::class)(one('Silk'), 'Silky', new Look(['#ffffff'], 'Silk look', 'soft'), Showing::Everywhere, one('Silk')->version),
         app(MoveSpelling::class)(Acts::definition('color'), Spelling::query()->where('text', 'Matt')->firstOrFail(), null),
         app(SettleNewcomers::class)(
             Acts::definition('color'),
