@@ -170,7 +170,11 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::delete('/line-ups', [LineupsController::class, 'remove'])->name('line-ups.remove');
     Route::post('/line-ups/categories/{category}', [LineupsController::class, 'own'])->name('line-ups.own');
     Route::put('/line-ups/{key}', [LineupsController::class, 'update'])->name('line-ups.update');
+    Route::put('/line-ups/{key}/looks/{term}', [LineupsController::class, 'dress'])
+        ->whereNumber('term')
+        ->name('line-ups.dress');
     Route::post('/line-ups/{key}/admit', [LineupsController::class, 'admit'])->name('line-ups.admit');
+    Route::post('/line-ups/{key}/part', [LineupsController::class, 'part'])->name('line-ups.part');
     Route::post('/line-ups/{key}/as-inherited', [LineupsController::class, 'fallBack'])->name('line-ups.inherit');
     Route::delete('/line-ups/{key}', [LineupsController::class, 'destroy'])->name('line-ups.destroy');
     Route::post('/feeds', [FeedsController::class, 'store'])->name('feeds.store');

@@ -48,6 +48,7 @@ final class ApiController
                 fn (FilterSettings $filter): array => [
                     'key' => $filter->key,
                     'title' => $filter->title,
+                    'group' => $filter->group,
                     'kind' => $filter->kind->value,
                     'control' => $filter->control->value,
                     'combine' => $filter->combine->value,
@@ -227,6 +228,7 @@ final class ApiController
             'key' => $filter->key,
             'parameter' => $filter->key === ProductField::Category->value ? 'below' : $filter->key,
             'title' => $filter->title,
+            'group' => $filter->group,
             'control' => $filter->control->value,
             'combine' => $filter->combine->value,
         ] +

@@ -48,8 +48,7 @@ final class SoundInput
             'chosen' => 1,
             'pinned' => 1,
             'admit' => 1,
-            'look_label' => 1,
-            'look_color' => 1,
+            'colors' => 1,
             'bands' => 2,
             'sorts' => 3,
         ],
@@ -70,6 +69,7 @@ final class SoundInput
     /** What each room takes as a file. */
     private const FILES = [
         'feeds' => ['files' => 100],
+        'line-ups' => ['look_picture' => 1],
         'settings' => ['picture' => 1],
         'values' => ['picture' => 1, 'look_picture' => 1, 'list' => 1],
     ];

@@ -126,17 +126,13 @@ final readonly class ChangeFilter
         string $placement,
         DraftLineups $all,
     ): void {
-        $own = Filter::query()
-            ->with('definition')
-            ->where('lineup_id', $lineup)
-            ->get()
-            ->first(fn (Filter $filter): bool => $filter->key() === $key);
+        $own = ShareFilter::own($lineup, $key);
         if ($own !== null) {
             $columns = Filter::columns($properties + array_diff_key($own->settings(), ['key' => 0, 'kind' => 0]));
             if (($columns['unit'] ?? null) === $own->definition?->unit) {
                 $columns['unit'] = null;
             }
-            $journal->update(Filter::class, $own->id, $columns);
+            ShareFilter::write($journal, $own, $columns);
 
             return;
         }

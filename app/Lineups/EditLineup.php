@@ -169,11 +169,7 @@ final readonly class EditLineup
             $all,
             $title,
         ): string {
-            $own = Filter::query()
-                ->with('definition')
-                ->where('lineup_id', $lineup)
-                ->get()
-                ->first(fn (Filter $filter): bool => $filter->key() === $key);
+            $own = ShareFilter::own($lineup, $key);
             $change = FilterChange::query()->where('lineup_id', $lineup)->where('key', $key)->first();
             match (true) {
                 $own !== null => $journal->delete(Filter::class, $own->id),

@@ -56,6 +56,7 @@ final readonly class FilterForm
         return [
             'title' => $title,
             'title_shown' => $this->has('shown') ? (bool) $this->text('title_shown') : $this->was->titleShown,
+            'group' => $this->has('group') ? (mb_substr($this->text('group'), 0, 100) ?: null) : $this->was->group,
             'help' => mb_substr($this->text('help'), 0, 300) ?: null,
             'control' => $control->value,
             'combine' => (Combine::tryFrom($this->text('combine')) ?? $this->was->combine)->value,
@@ -91,38 +92,29 @@ final readonly class FilterForm
         $ids = fn (string $name): array => array_values(
             array_map(intval(...), array_filter((array) ($this->input[$name] ?? []), is_scalar(...))),
         );
-        $given = (array) ($this->input['look_label'] ?? []);
-        // Terms that the form does not show keep what was said of them.
-        $looks = array_map(
-            fn (Look $look): mixed => json_decode((string) $look->toJson(), true),
-            array_diff_key($this->was->looks, $given),
-        );
-        foreach ($given as $term => $label) {
-            $color = strtolower(trim((string) (((array) ($this->input['look_color'] ?? []))[$term] ?? '')));
-            $label = Label::of((string) $label);
-            if ($label !== '' || $color !== '') {
-                try {
-                    $looks[(int) $term] = json_decode(
-                        (string) (new Look($color === '' ? [] : [$color], $label === '' ? null : $label))->toJson(),
-                        true,
-                    );
-                } catch (InvalidArgumentException $why) {
-                    throw new Refused($why->getMessage(), 'looks');
-                }
-            }
-        }
 
         return [
             'terms' => $mode->value,
             'chosen' => $ids('chosen'),
             'pinned' => $ids('pinned'),
-            'looks' => $looks,
+            'looks' => self::looks($this->was->looks),
             'seen' => $mode === TermChoice::Only
                     ? ($this->was->terms === TermChoice::Only && $this->was->seen > 0
                         ? $this->was->seen
                         : self::newest())
                     : 0,
         ];
+    }
+
+    /**
+     * Looks as they are kept.
+     *
+     * @param  array<int, Look>  $looks  by term
+     * @return array<int, mixed>
+     */
+    public static function looks(array $looks): array
+    {
+        return array_map(fn (Look $look): mixed => json_decode((string) $look->toJson(), true), $looks);
     }
 
     /** @return list<Band> */

@@ -7,6 +7,7 @@ namespace App\Lineups;
 use App\Draft\DraftLineups;
 use App\Draft\FilterFacts;
 use App\Models\Definition;
+use App\Models\Filter;
 use App\Models\Item;
 use App\Storefront\ShownFilter;
 use App\Support\Page;
@@ -44,6 +45,8 @@ final readonly class LineupPage extends Page
      * @param  array{page: string, lineup: ComposedLineup}|null  $compared
      * @param  non-empty-list<SortOrder>  $sorts
      * @param  array<string, string>  $sortFields  names by field
+     * @param  Collection<int, Filter>  $shareable  filters of other line-ups that could be had here, too
+     * @param  list<string>  $alsoIn  the other places that share the open filter
      */
     public function __construct(
         public DraftLineups $all,
@@ -72,6 +75,8 @@ final readonly class LineupPage extends Page
         public ?array $compared,
         public array $sorts,
         public array $sortFields,
+        public Collection $shareable,
+        public array $alsoIn,
     ) {
     }
 }

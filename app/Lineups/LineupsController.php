@@ -8,12 +8,15 @@ use App\Draft\DraftLineups;
 use App\Draft\Placement;
 use App\Models\Category;
 use App\Models\Change;
+use App\Models\Filter;
 use App\Support\Ids;
 use App\Support\Refused;
+use App\Vocabulary\LookForm;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
 use Illuminate\View\View;
 use Lokum\Lineup\SortOrder;
+use Lokum\Vocabulary\Look;
 
 /** Composing what shoppers see, page by page, beside the page as it would be. */
 final class LineupsController
@@ -23,8 +26,13 @@ final class LineupsController
         return view('lineups.show', $show($request));
     }
 
-    public function store(Request $request, EditLineup $edit): RedirectResponse
+    public function store(Request $request, EditLineup $edit, ShareFilter $share): RedirectResponse
     {
+        if (preg_match('/^shared:(\d{1,18})$/D', $request->string('source')->toString(), $part) === 1) {
+            $filter = Filter::query()->with('definition')->find((int) $part[1]) ?? throw Refused::changedMeanwhile('the other line-up');
+
+            return $this->back($request, $share($filter, $this->target($request)), ['filter' => $filter->key()]);
+        }
         $sources = array_values(array_filter((array) $request->input('sources', [$request->input('source')]), is_string(...)));
 
         return $this->back(
@@ -56,6 +64,28 @@ final class LineupsController
             $edit->save(
                 $key,
                 (new FilterForm($request->all(), $filter->settings()))->read(),
+                $placement,
+                $request->string('token')->toString(),
+            ),
+            ['filter' => $key],
+        );
+    }
+
+    /** Dresses one term for this filter alone, or lets it wear its own again. */
+    public function dress(Request $request, string $key, int $term, ChangeFilter $edit): RedirectResponse
+    {
+        $placement = $this->target($request);
+        $filter = DraftLineups::load()->of(LineupLedger::pageOf($placement))->filters[$key] ?? throw Refused::unknown('filter', $key);
+        $looks = $filter->settings()->looks;
+        $look = $request->boolean('undress') ? new Look() : LookForm::read($request, $looks[$term] ?? new Look());
+        unset($looks[$term]);
+        $looks += $look->isBare() ? [] : [$term => $look];
+
+        return $this->back(
+            $request,
+            $edit->save(
+                $key,
+                ['looks' => FilterForm::looks($looks)] + $filter->given,
                 $placement,
                 $request->string('token')->toString(),
             ),
@@ -102,6 +132,12 @@ final class LineupsController
             $edit->fallBack($key, $this->target($request), $request->string('property')->toString() ?: null),
             ['filter' => $key],
         );
+    }
+
+    /** Lets a filter that several line-ups share be this one's own. */
+    public function part(Request $request, string $key, ShareFilter $share): RedirectResponse
+    {
+        return $this->back($request, $share->part($key, $this->target($request)), ['filter' => $key]);
     }
 
     public function order(Request $request, EditLineup $edit): RedirectResponse

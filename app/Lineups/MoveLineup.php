@@ -53,6 +53,7 @@ final readonly class MoveLineup
                         'step',
                         'unit',
                         'settings',
+                        ...($move ? ['shared'] : []),
                     ]),
                 );
                 if (isset($inherited[$filter->key()])) {

@@ -51,6 +51,8 @@ final readonly class ShowLineups
         $open = $lineup->filters[$request->string('filter')->toString()] ?? null;
         $facts = $open === null ? null : $this->facts->of($page, $open->key);
         $definition = $open === null ? null : Definition::liveBySlug($open->key);
+        $layer = $all->layer($asked->placement);
+        $own = $open === null || $layer === null ? null : ShareFilter::own($layer->id, $open->key);
         $propose = $request->string('propose')->toString();
         $with = $request->string('with')->toString();
 
@@ -93,6 +95,8 @@ final readonly class ShowLineups
             compared: $with === '' ? null : ['page' => $with, 'lineup' => $all->of(AskedPage::known($with, $all))],
             sorts: SortOrder::list($lineup->settings['sorts'] ?? null),
             sortFields: SortOrder::FIELDS + $this->numbers(),
+            shareable: ShareFilter::offered($all, $asked->placement),
+            alsoIn: $own === null ? [] : ShareFilter::alsoIn($own, $all),
         );
     }
 

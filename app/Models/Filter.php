@@ -29,14 +29,16 @@ use Lokum\Vocabulary\Kind;
  * @property float|null $step
  * @property string|null $unit
  * @property array<string, mixed>|null $settings all that is not as usual
+ * @property int|null $shared a number that filters of several line-ups have where they are one
  * @property int $version
  * @property-read Definition|null $definition
+ * @property-read Lineup $lineup
  */
 final class Filter extends Model
 {
     use Versioned;
 
-    private const COLUMNS = ['title', 'control', 'combine', 'empty_terms', 'open', 'step', 'unit'];
+    public const COLUMNS = ['title', 'control', 'combine', 'empty_terms', 'open', 'step', 'unit'];
 
     protected $guarded = [];
 
@@ -44,6 +46,12 @@ final class Filter extends Model
     public function definition(): BelongsTo
     {
         return $this->belongsTo(Definition::class);
+    }
+
+    /** @return BelongsTo<Lineup, $this> */
+    public function lineup(): BelongsTo
+    {
+        return $this->belongsTo(Lineup::class);
     }
 
     /** @return list<string> titles of all filters over a definition */

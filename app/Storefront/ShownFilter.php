@@ -21,6 +21,8 @@ final readonly class ShownFilter
 
     public string $title;
 
+    public ?string $group;
+
     public Control $control;
 
     public Combine $combine;
@@ -50,14 +52,31 @@ final readonly class ShownFilter
         public string $words = '',
     ) {
         [$this->terms, $this->steps] = [$offer->terms, $offer->steps];
-        [$this->key, $this->title, $this->control, $this->combine] = [
+        [$this->key, $this->title, $this->group, $this->control, $this->combine] = [
             $settings->key,
             $settings->title,
+            $settings->group,
             $settings->control,
             $settings->combine,
         ];
         $this->unit = $settings->unit ?? ($settings->key === ProductField::Price->value ? (string) config('lokum.currency') : null);
         $this->open = $settings->open || $from !== null || $to !== null || $words !== '' || $this->picked() !== [];
+    }
+
+    /**
+     * @param  list<self>  $filters
+     * @return list<non-empty-list<self>> those that stand under one heading together; the others together where they follow each other
+     */
+    public static function grouped(array $filters): array
+    {
+        $groups = [];
+        $number = -1;
+        foreach ($filters as $i => $filter) {
+            $number += $i > 0 && $filters[$i - 1]->group === $filter->group ? 0 : 1;
+            $groups[$number][] = $filter;
+        }
+
+        return array_values($groups);
     }
 
     public function help(): ?string

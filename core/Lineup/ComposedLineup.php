@@ -57,7 +57,32 @@ final readonly class ComposedLineup
             $settings = array_replace($settings, array_filter($layer->settings, fn (mixed $value): bool => $value !== null));
         }
 
+        $filters = self::grouped($filters);
+
         return new self($filters, $dropped, array_values($layers), $settings);
+    }
+
+    /**
+     * Filters of one heading follow the first of them, in their order.
+     *
+     * @param  array<string, ComposedFilter>  $filters
+     * @return array<string, ComposedFilter>
+     */
+    private static function grouped(array $filters): array
+    {
+        if (array_filter($filters, fn (ComposedFilter $filter): bool => isset($filter->given['group'])) === []) {
+            return $filters;
+        }
+        $groups = $grouped = [];
+        foreach ($filters as $key => $filter) {
+            $groups[(string) $filter->settings()->group][$key] = $filter;
+        }
+        foreach ($filters as $key => $filter) {
+            $group = $filter->settings()->group;
+            $grouped += $group === null ? [$key => $filter] : $groups[$group];
+        }
+
+        return $grouped;
     }
 
     /** The nearest line-up that says a property of a filter otherwise than where it is added; null where none does. */

@@ -17,6 +17,7 @@ final readonly class FilterSettings
     public const DEFAULTS = [
         'title' => '',
         'title_shown' => true,
+        'group' => null,
         'help' => null,
         'control' => 'ticks',
         'combine' => 'any',
@@ -45,6 +46,7 @@ final readonly class FilterSettings
     /**
      * @param  string  $key  the word for it in addresses and counts
      * @param  bool  $titleShown  whether shoppers see the title, or only hear it
+     * @param  string|null  $group  heading that it stands under, with the other filters of that heading
      * @param  int  $more  terms before "more"; 0: all at once
      * @param  int  $columns  of cubes, 1 to 4
      * @param  string|null  $unit  behind numbers
@@ -62,6 +64,7 @@ final readonly class FilterSettings
         public Kind $kind,
         public string $title,
         public bool $titleShown,
+        public ?string $group,
         public ?string $help,
         public Control $control,
         public Combine $combine,
@@ -104,6 +107,7 @@ final readonly class FilterSettings
             $kind,
             self::text($all['title']) ?? '',
             (bool) $all['title_shown'],
+            self::text($all['group']),
             self::text($all['help']),
             self::control($kind, self::text($all['control'])),
             Combine::tryFrom(self::text($all['combine']) ?? '') ?? Combine::Any,

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Lokum\Lineup;
 
 use Lokum\Facet\Steps;
-use Lokum\Vocabulary\Look;
 
 /**
  * What a filter offers on a page (C6): its settings, the terms that there are and their counts go in; the terms in their order, a
@@ -140,21 +139,10 @@ final readonly class Offer
         return new OfferedTerm(
             $term->slug,
             $own->label ?? $term->label,
-            $own === null ? $term->look : self::dressed($term->look, $own),
+            $term->look->under($own),
             $count,
             $isPicked,
             $below,
-        );
-    }
-
-    /** What a filter says of a look comes before what the term wears itself. */
-    private static function dressed(Look $usual, Look $own): Look
-    {
-        return new Look(
-            $own->colors ?: $usual->colors,
-            $own->label ?? $usual->label,
-            $own->help ?? $usual->help,
-            $own->picture ?? ($own->colors === [] ? $usual->picture : null),
         );
     }
 

@@ -79,6 +79,19 @@ final readonly class Look
             );
     }
 
+    /** This one where another is worn over it: what the other says comes first, colors of its own hide a picture below. */
+    public function under(?self $over): self
+    {
+        return $over === null
+            ? $this
+            : new self(
+                $over->colors ?: $this->colors,
+                $over->label ?? $this->label,
+                $over->help ?? $this->help,
+                $over->picture ?? ($over->colors === [] ? $this->picture : null),
+            );
+    }
+
     public function isBare(): bool
     {
         return $this->isUndressed() && $this->label === null && $this->help === null;

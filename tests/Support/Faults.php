@@ -400,6 +400,8 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
+                'DROP INDEX filters_shared_index',
+                'ALTER TABLE filters DROP COLUMN shared',
                 'ALTER TABLE attribute_values DROP COLUMN on_products',
                 'ALTER TABLE definitions DROP COLUMN former_slugs',
                 'ALTER TABLE changes DROP COLUMN by_itself',

@@ -9,6 +9,7 @@ use App\Lineups\ChangeFilter;
 use App\Lineups\ProposeFilter;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Filter;
 use App\Models\Item;
 use App\Models\Umbrella;
 use App\Models\User;
@@ -72,6 +73,9 @@ final class RandomActs
             $this->changeFilter(...),
             $this->changeFilter(...),
             $this->changeFilter(...),
+            $this->dressTerm(...),
+            $this->shareFilter(...),
+            $this->shareFilter(...),
             $this->dropFilter(...),
             $this->orderFilters(...),
             $this->sayOfPage(...),
@@ -86,6 +90,7 @@ final class RandomActs
             $this->hide(...),
             $this->takeOut(...),
             $this->changeAddress(...),
+            $this->changeDefinitionAddress(...),
             $this->saveValue(...),
             $this->order(...),
             $this->changeDefinition(...),
@@ -105,6 +110,46 @@ final class RandomActs
         if ($value !== null) {
             $address = self::one(['shade', 'tone', 'green', "{$value->slug}-x", $value->slug]);
             $this->send('PUT', "/values/{$value->definition->slug}/{$value->id}/address", ['address' => $address]);
+        }
+    }
+
+    private function changeDefinitionAddress(): void
+    {
+        $definition = Definition::query()->inRandomOrder()->firstOrFail();
+        $address = self::one(['hue', 'power', 'note', 'color', 'watts', $definition->slug]);
+        $this->send('PUT', "/definitions/{$definition->slug}/address", ['address' => $address]);
+    }
+
+    /** One of another line-up is had here, too; or one that is shared parts. */
+    private function shareFilter(): void
+    {
+        $where = $this->page();
+        $filter = Filter::query()->inRandomOrder()->first();
+        if ($filter === null) {
+            return;
+        }
+        [$path, $input] = mt_rand(0, 2) === 0
+            ? ["/line-ups/{$filter->key()}/part", []]
+            : ['/line-ups', ['source' => "shared:{$filter->id}"]];
+        $this->send('POST', $path, $input + $where);
+    }
+
+    private function dressTerm(): void
+    {
+        $where = $this->page();
+        $key = $this->filterOn($where);
+        $value = $key === null ? null : Definition::called($key)?->values()->inRandomOrder()->first();
+        if ($value !== null) {
+            $this->send(
+                'PUT',
+                "/line-ups/{$key}/looks/{$value->id}",
+                [
+                    'look_label' => self::one(['', 'Called '.mt_rand(1, 5)]),
+                    'color_count' => mt_rand(0, 3),
+                    'colors' => ['#112233', '#445566', '#778899'],
+                    'token' => ChangeFilter::token(DraftLineups::load()->of($where['page'])->filters[$key]->given),
+                ] + $where,
+            );
         }
     }
 
@@ -195,6 +240,7 @@ final class RandomActs
                 'title_shown' => '1',
                 'open' => self::one(['', '1']),
                 'help' => self::one(['', 'Help']),
+                'group' => self::one(['', '', 'Light', 'Build']),
                 'combine' => self::one(['any', 'all', 'one']),
                 'empty_terms' => self::one(['hide', 'unavailable']),
                 'more' => (string) mt_rand(0, 6),
@@ -205,7 +251,6 @@ final class RandomActs
                 'step' => self::one(['', '1', '5', '2.5']),
                 'from' => self::one(['', '0', '3']),
                 'to' => self::one(['', '90']),
-                'look_label' => array_fill_keys(array_slice($some(), 0, 1), 'Called '.mt_rand(1, 5)),
                 'bands' => self::one([
                     [
                         ['from' => '', 'to' => '10'],

@@ -36,9 +36,23 @@
             </div>
         @endif
     @endif
+    @if ($alsoIn !== [])
+        <div class="flex flex-wrap gap-2 items-center small soft"><span>Shared with {{ implode(', ', $alsoIn) }}: what you change
+            here is changed there.</span>
+            @can('edit')
+                <form method="post" action="{{ route('line-ups.part', $open->key) }}">@csrf<input type="hidden" name="page"
+                    value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><button class="chip">its own from
+                        now on</button></form>
+            @endcan
+        </div>
+    @endif
     @if ($open->key === Lokum\Lineup\ProductField::Stock->value)
         <p class="small soft">Variants count: a product with one variant in stock and one sold out is in both.</p>
     @endif
+    @php($dressed = collect($terms)->firstWhere('id', (int) request('dress')))
+    @if ($attribute && $dressed !== null)
+        @include('lineups.dress')
+    @else
     <form method="post" action="{{ route('line-ups.update', $open->key) }}" class="grid gap-3" id="filter"
         x-data="bands">@csrf @method('put')<button hidden tabindex="-1">Save</button><input type="hidden"
             name="page" value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"><input type="hidden" name="token"
@@ -46,6 +60,12 @@
         <div class="form-grid">
             <div class="field"><label for="title">Title</label><input class="input small" id="title" name="title" required maxlength="100"
                     value="{{ old('title', $settings->title) }}" @error('title') aria-invalid="true" @enderror></div>
+            <div class="field"><label for="group">Under the heading</label><input class="input small" id="group" name="group"
+                maxlength="100" list="groups" placeholder="none" value="{{ old('group', $settings->group) }}"><datalist id="groups">
+                    @foreach (array_unique(array_filter(array_map(fn($one) => $one->settings()->group, $lineup->filters))) as $group)
+                        <option value="{{ $group }}">
+                    @endforeach
+                </datalist></div>
             <div class="field"><label for="control">Control</label><select class="select small" id="control" name="control">
                     @foreach (Control::fitting($settings->kind) as $control)
                         @php($isChosen = old('control', $settings->control->value) === $control->value)
@@ -160,20 +180,17 @@
                             <div class="choose-term" id="choose-{{ $id }}"><label class="check"><input
                                         type="checkbox" name="chosen[]" value="{{ $id }}" @checked(in_array($id, $chosen, true))
                                         aria-label="{{ $term['label'] }} is one of these"></label><x-cube class="min-w-0 grow"
-                                            :label="$term['label']" :look="Lokum\Vocabulary\Look::fromJson($term['look'])" />
+                                            :label="$look->label ?? $term['label']"
+                                            :look="Lokum\Vocabulary\Look::fromJson($term['look'])->under($look)" />
                                 @if ($waits)
                                     <span class="tag waiting">new</span>
                                 @endif
                                 <span class="soft small">{{ Format::number($facts->counts[$id] ?? 0) }}</span><label
                                     class="check small" title="Comes first"><input type="checkbox" name="pinned[]"
-                                        value="{{ $id }}" @checked(in_array($id, $pinned, true))><span>first</span></label><input
-                                            class="input small w-24"
-                                    name="look_label[{{ $id }}]" value="{{ old("look_label.{$id}", $look?->label) }}"
-                                        placeholder="its label" maxlength="100"
-                                    aria-label="{{ $term['label'] }} is called here"><input class="input small w-20 mono"
-                                        name="look_color[{{ $id }}]"
-                                    value="{{ old("look_color.{$id}", $look->colors[0] ?? '') }}" placeholder="#" maxlength="7"
-                                        aria-label="Color of {{ $term['label'] }} here">
+                                        value="{{ $id }}" @checked(in_array($id, $pinned, true))><span>first</span></label><a
+                                            class="small" aria-label="Dress {{ $term['label'] }} for this filter alone"
+                                    href="{{ route('line-ups', ['page' => $page, 'at' => request('at'), 'filter' => $open->key,
+                                        'dress' => $id]) }}">{{ $look === null ? 'dress' : 'dressed here' }}</a>
                             </div>
                         @endforeach
                 </div>
@@ -181,8 +198,7 @@
                     <p class="small soft">and {{ count($terms) - count($listed) }} more, found by their name; what is not listed stays
                         as it is.</p>
                     @endif @if ($settings->looks !== [])
-                        <p class="small soft">{{ Format::count(count($settings->looks), 'look') }} of its own. Clear the fields to
-                            fall back.</p>
+                        <p class="small soft">{{ Format::count(count($settings->looks), 'look') }} of its own.</p>
                     @endif
             </details>
         @endif
@@ -193,6 +209,7 @@
                         class="small soft self-center">Shoppers see it with the next edition.</span></div>
         @endcan
     </form>
+    @endif
     <form method="post" action="{{ route('line-ups.destroy', $open->key) }}" id="drop">@csrf @method('delete')<input type="hidden"
         name="page"
             value="{{ $page }}"><input type="hidden" name="at" value="{{ request('at') }}"></form>

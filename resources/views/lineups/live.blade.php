@@ -10,12 +10,20 @@
     <span class="soft">{{ Format::count($products, 'product') }}</span>
     </p>
     @php($address = new App\Lineups\NoPicks())
-    @foreach ($live['filters'] as $filter)
-        @if ($why)
-            <p class="small soft why">{{ $worth[$filter->key]->inWords() }} ·
-                {{ isset($layer?->added[$filter->key]) ? 'set here' : 'from ' . $named($lineup->filters[$filter->key]->from) }}</p>
-        @endif
-        <div inert>@include('shop.filter')</div>
+    @foreach (App\Storefront\ShownFilter::grouped($live['filters']) as $group)
+        <div @class(['filter-group' => $group[0]->group !== null])>
+            @if ($group[0]->group !== null)
+                <h2>{{ $group[0]->group }}</h2>
+            @endif
+            @foreach ($group as $filter)
+                @if ($why)
+                    <p class="small soft why">{{ $worth[$filter->key]->inWords() }} ·
+                        {{ isset($layer?->added[$filter->key]) ? 'set here'
+                            : 'from ' . $named($lineup->filters[$filter->key]->from) }}</p>
+                @endif
+                <div inert>@include('shop.filter')</div>
+            @endforeach
+        </div>
     @endforeach
     @if ($live['filters'] === [])
         <p class="soft small">No filter shows on this page.</p>

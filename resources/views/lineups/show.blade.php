@@ -96,6 +96,14 @@
                                     @endforeach
                                 </optgroup>
                             @endif
+                            @if ($shareable->isNotEmpty())
+                                <optgroup label="One of another line-up, kept the same">
+                                    @foreach ($shareable as $one)
+                                        <option value="shared:{{ $one->id }}">{{ $one->title }}, of
+                                            {{ App\Draft\Placement::of($one->lineup->placement, $tree)->name($tree) }}</option>
+                                    @endforeach
+                                </optgroup>
+                            @endif
                             <optgroup label="Definitions">
                                 @foreach ($offers as $offer)
                                     <option value="{{ $offer->slug }}">{{ $offer->label }}</option>
@@ -130,8 +138,15 @@
                             @foreach ($lineup->filters as $key => $filter)
                                 @php($set = $filter->settings())
                                 @php($one = $worth[$key])
+                                @if ($set->group !== null && $set->group !== ($above ?? null))
+                                    <tr class="group-head">
+                                        <td></td>
+                                        <td colspan="4">{{ $set->group }}</td>
+                                    </tr>
+                                @endif
+                                @php($above = $set->group)
                                 <tr data-row data-id="{{ $key }}" data-name="{{ $set->title }}"
-                                    @class(['open' => $open?->key === $filter->key])>
+                                    @class(['open' => $open?->key === $filter->key, 'grouped' => $set->group !== null])>
                                     <td class="w-8"><button type="button" class="handle" id="handle-{{ $key }}"
                                         aria-label="Move {{ $set->title }}: Alt and arrow keys"
                                             title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small /></button></td>

@@ -11,8 +11,19 @@
     @if ($address->soldOut)
         <input type="hidden" name="sold-out" value="1">
     @endif
-    @foreach ($page->filters as $filter)
-        @include('shop.filter')
+    @foreach (App\Storefront\ShownFilter::grouped($page->filters) as $group)
+        @if ($group[0]->group !== null)
+            <section class="filter-group" aria-label="{{ $group[0]->group }}">
+                <h2>{{ $group[0]->group }}</h2>
+                @foreach ($group as $filter)
+                    @include('shop.filter')
+                @endforeach
+            </section>
+        @else
+            @foreach ($group as $filter)
+                @include('shop.filter')
+            @endforeach
+        @endif
     @endforeach
     <noscript><button class="button main mt-3">Show</button></noscript>
 </form>

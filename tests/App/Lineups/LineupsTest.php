@@ -16,6 +16,7 @@ use App\Lineups\ListOwnOnly;
 use App\Lineups\MoveLineup;
 use App\Lineups\PageWorth;
 use App\Models\Category;
+use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Filter;
 use App\Models\Lineup;
@@ -27,7 +28,9 @@ use App\Values\FindValue;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\MergeConsequences;
 use App\Vocabulary\MergeValues;
+use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Lokum\Lineup\FilterSettings;
 use Tests\Support\Acts;
 
@@ -337,6 +340,99 @@ test('looks, labels, order, pins and columns of a filter are its own, and the sh
     $this->actingAs($this->person())->get('/line-ups')->assertSee('Deep red');
 });
 
+test('a filter dresses a term with all that a look has, on the pages at hand alone, and lets go of it', function (): void {
+    $crimson = FindValue::named(Acts::definition('color'), 'Crimson')->id;
+    $this->actingAs($this->person());
+    $settings = fn (string $page): FilterSettings => DraftLineups::load()->of($page)->filters['color']->settings();
+    $dress = function (array $look, string $at = 'shop', ?string $token = null) use ($crimson): TestResponse {
+        $page = $at === 'shop' ? 'shop' : pageOf('paint');
+        $token ??= ChangeFilter::token(DraftLineups::load()->of($page)->filters['color']->given);
+
+        return $this->put("/line-ups/color/looks/{$crimson}", ['page' => $page, 'at' => $at, 'token' => $token] + $look);
+    };
+    $this->get("/line-ups?page=shop&filter=color&dress={$crimson}")->assertOk()->assertSee('What is left empty');
+    $image = imagecreatetruecolor(8, 8);
+    ob_start();
+    imagepng($image);
+    $picture = UploadedFile::fake()->createWithContent('paper.png', (string) ob_get_clean());
+    $dress([
+        'color_count' => 3,
+        'colors' => ['#770011', '#FFFFFF', '#223344'],
+        'look_label' => 'Deep red',
+        'look_help' => 'As wine',
+        'look_picture' => $picture,
+    ])->assertRedirect()->assertSessionHasNoErrors();
+
+    $look = $settings('shop')->looks[$crimson];
+    expect([$look->colors, $look->label, $look->help, $look->picture !== null])
+        ->toBe([['#770011', '#ffffff', '#223344'], 'Deep red', 'As wine', true]);
+    // A branch says otherwise; the shop stays.
+    $dress(['color_count' => 0, 'color_name' => 'black and white', 'look_label' => 'Dark'], 'below:'.pageOf('paint'))
+        ->assertSessionHasNoErrors();
+    expect($settings(pageOf('paint'))->looks[$crimson]->label)
+        ->toBe('Dark')
+        ->and(count($settings(pageOf('paint'))->looks[$crimson]->colors))
+        ->toBe(2)
+        ->and($settings('shop')->looks[$crimson]->label)
+        ->toBe('Deep red');
+    $dress(['look_label' => 'Sage'])->assertSessionHasErrors('looks');
+    $dress(['color_name' => 'no such color'])->assertSessionHasErrors('colors');
+    $dress(['look_label' => 'Late'], token: 'older')->assertSessionHasErrors();
+    $dress(['undress' => 1])->assertSessionHasNoErrors();
+    expect($settings('shop')->looks)->toBe([]);
+});
+
+test('filters under one heading stand together, where the first of them stands', function (): void {
+    app(EditLineup::class)->add('weight');
+    $keys = fn (): array => array_map(strval(...), array_keys(DraftLineups::load()->of('shop')->filters));
+    $before = $keys();
+    [$first, $last] = [$before[0], $before[count($before) - 1]];
+    saveFilter($first, ['group' => 'How it feels']);
+    saveFilter($last, ['group' => 'How it feels']);
+    expect($keys())->toBe([$first, $last, ...array_slice($before, 1, -1)]);
+    $this->publish();
+    $this->get('/shop')->assertOk()->assertSeeInOrder(['How it feels', "id=\"filter-{$first}\"", "id=\"filter-{$last}\""], false);
+    $this->actingAs($this->person());
+    $this->get('/line-ups')->assertOk()->assertSee('How it feels');
+    // On a branch it can leave the heading.
+    $given = DraftLineups::load()->of(pageOf('paint'))->filters[$last]->given;
+    app(ChangeFilter::class)->save($last, ['group' => null] + $given, 'below:'.pageOf('paint'), ChangeFilter::token($given));
+    expect(array_key_last(DraftLineups::load()->of(pageOf('paint'))->filters))->toBe($last);
+});
+
+test('a filter that line-ups share is changed at all of them, and any can part or go', function (): void {
+    $edit = app(EditLineup::class);
+    [$paint, $brushes] = ['only:'.pageOf('paint'), 'only:'.pageOf('oil')];
+    $edit->drop('color');
+    $edit->add('color', $paint);
+    $this->actingAs($this->person());
+    $filter = Filter::query()->whereRelation('definition', 'slug', 'color')->sole();
+    $this->get('/line-ups?page='.pageOf('oil').'&at=only')->assertOk()->assertSee("shared:{$filter->id}", false);
+    $this->post('/line-ups', ['page' => pageOf('oil'), 'at' => 'only', 'source' => "shared:{$filter->id}"])
+        ->assertSessionHasNoErrors();
+    $title = fn (string $slug): ?string => DraftLineups::load()->of(pageOf($slug))->filters['color']->given['title'] ?? null;
+    $change = function (string $placement, string $slug, string $title): void {
+        $given = DraftLineups::load()->of(pageOf($slug))->filters['color']->given;
+        app(ChangeFilter::class)->save('color', ['title' => $title] + $given, $placement, ChangeFilter::token($given));
+    };
+    $change($brushes, 'oil', 'Shade');
+    expect([$title('paint'), $title('oil')])->toBe(['Shade', 'Shade']);
+    $this->get('/line-ups?page='.pageOf('oil').'&at=only'.'&filter=color')->assertSee('Shared with');
+    $this->post('/line-ups/color/part', ['page' => pageOf('oil'), 'at' => 'only'])->assertSessionHasNoErrors();
+    $change($brushes, 'oil', 'Hue');
+    expect([$title('paint'), $title('oil')])->toBe(['Shade', 'Hue'])
+        ->and(Filter::query()->whereNotNull('shared')->count())
+        ->toBe(0);
+    // Taken back one after the other, they are one again, and as before.
+    Acts::takeBack(Change::query()->latest('id')->firstOrFail());
+    Acts::takeBack(Change::query()->where('summary', 'like', '%its own in%')->latest('id')->firstOrFail());
+    $change($paint, 'paint', 'Tone');
+    expect([$title('paint'), $title('oil')])->toBe(['Tone', 'Tone']);
+    $edit->drop('color', $paint);
+    expect($title('oil'))->toBe('Tone');
+    $this->post('/line-ups', ['page' => pageOf('oil'), 'at' => 'only', 'source' => 'shared:999999'])->assertSessionHasErrors();
+});
+
 test('what filters earn is worked out on the draft, and proposed from nothing', function (): void {
     $rows = "sku,name,category,brand,price,Color,Tone,Grade\n";
     for ($i = 0; $i < 120; $i++) {
@@ -480,7 +576,6 @@ test('what a form does not show stays: chosen terms, looks; what it clears goes 
         'token' => ChangeFilter::token($given),
         'terms' => 'only',
         'chosen' => [$id('Sage'), $id('Crimson')],
-        'look_label' => [$id('Crimson') => 'Deep red'],
         'open' => 1,
         'shown' => 1,
         'counts' => 1,
@@ -491,8 +586,8 @@ test('what a form does not show stays: chosen terms, looks; what it clears goes 
         ->toBe([$id('Sage'), $id('Crimson')])
         ->and($after->looks[$id('Sage')]->label)
         ->toBe('Soft green')
-        ->and($after->looks[$id('Crimson')]->label)
-        ->toBe('Deep red');
+        ->and($after->looks)
+        ->toHaveCount(1);
     saveFilter('weight', ['unit' => 'grams']);
     expect(DraftLineups::load()->of('shop')->filters['weight']->settings()->unit)->toBe('grams');
     $this->put('/line-ups/weight', [
