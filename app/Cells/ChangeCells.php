@@ -60,6 +60,39 @@ final readonly class ChangeCells
         });
     }
 
+    /**
+     * Several definitions on the same products, as one step.
+     *
+     * @param  non-empty-list<CellChange>  $changes
+     * @param  int|null  $counted  products and variants that the consequences were shown for, of all changes together
+     *
+     * @throws Refused
+     */
+    public function several(Chosen $chosen, array $changes, ?int $counted = null): ?Change
+    {
+        foreach ($changes as $change) {
+            ManagersOnly::allow($change->definition->id);
+        }
+
+        return $this->ledger->record(Room::Products, function (Journal $journal) use ($chosen, $changes, $counted): string {
+            $figures = array_map(fn (CellChange $change): CellFigures => self::write($journal, $chosen, $change), $changes);
+            $items = array_sum(array_map(fn (CellFigures $one): int => $one->items, $figures));
+            if ($counted !== null && $items !== $counted) {
+                throw Refused::countedOtherwise('products or variants', $items, $counted);
+            }
+
+            $said = array_map(
+                fn (CellChange $change, CellFigures $one): ?string => $one->change === 0
+                    ? null
+                    : $change->sentence('on '.number_format($one->change)),
+                $changes,
+                $figures,
+            );
+
+            return implode('; ', array_filter($said));
+        });
+    }
+
     /** The same as a part of a greater change. */
     public static function write(Journal $journal, Chosen $chosen, CellChange $change): CellFigures
     {

@@ -30,6 +30,7 @@ final class SoundInput
             'pick' => 1,
             'value' => 1,
             'cells' => 2,
+            'flag' => 1,
         ],
         'values' => [
             'pick' => 1,

@@ -18,9 +18,13 @@ use Illuminate\Http\Request;
 /** The panel beside the grid: what is to be done to many products' cells, and what that would change. */
 final readonly class BulkForm
 {
+    /** What stands for all fields of yes and no at once; no definition is called so in addresses. */
+    public const FLAGS = 'yes:no';
+
     /**
      * @param  int  $count  products chosen
      * @param  list<string>  $labels  values to choose from
+     * @param  list<FlagChange>|null  $flags  every field of yes and no with what is wanted of it; null: one definition is changed
      */
     private function __construct(
         public Chosen $chosen,
@@ -31,6 +35,7 @@ final readonly class BulkForm
         public ?CellFigures $figures,
         public ?string $problem,
         public array $labels,
+        public ?array $flags = null,
     ) {
     }
 
@@ -47,6 +52,11 @@ final readonly class BulkForm
             return null;
         }
         $chosen = $all ? Chosen::all($narrowing) : Chosen::items($picked);
+        if ($request->string('give')->toString() === self::FLAGS) {
+            $flags = FlagChange::all($request, $chosen, $change);
+
+            return new self($chosen, $all ? $found : count($picked), $all, null, CellMode::Set, null, null, [], $flags);
+        }
         $definition = Definition::called($request->string('give')->toString());
         $mode = CellMode::tryFrom($request->string('mode')->toString()) ?? CellMode::Set;
         $mode = $definition !== null && ! $mode->isFor($definition) ? CellMode::Set : $mode;
@@ -66,5 +76,17 @@ final readonly class BulkForm
         $labels = $definition === null ? [] : SuggestValues::labels([$definition])[$definition->id] ?? [];
 
         return new self($chosen, $all ? $found : count($picked), $all, $definition, $mode, $figures, $problem, $labels);
+    }
+
+    /** @return list<FlagChange> fields of yes and no that something is wanted of */
+    public function wanted(): array
+    {
+        return array_values(array_filter($this->flags ?? [], fn (FlagChange $one): bool => $one->wanted !== ''));
+    }
+
+    /** @return int products and variants that the fields of yes and no are counted in, together */
+    public function counted(): int
+    {
+        return array_sum(array_map(fn (FlagChange $one): int => $one->figures->items ?? 0, $this->wanted()));
     }
 }

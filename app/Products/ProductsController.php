@@ -8,6 +8,7 @@ use App\Cells\CellChange;
 use App\Cells\ChangeCells;
 use App\Cells\Chosen;
 use App\Cells\Narrowing;
+use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Item;
 use App\Support\Back;
@@ -100,15 +101,28 @@ final class ProductsController
         if ($form === null) {
             throw new Refused('Select at least one product, or all that match, first.');
         }
+        if ($form->flags !== null) {
+            return self::done($request, $change->several(
+                $form->chosen,
+                array_map(fn (FlagChange $one): CellChange => $one->change(), $form->wanted())
+                    ?: throw new Refused('Say yes or no for at least one field.', 'give'),
+                $request->filled('counted') ? $request->integer('counted') : null,
+            ));
+        }
         $done = $change(
             $form->chosen,
             CellChange::from($form->definition ?? throw new Refused('Choose what to change.', 'give'), $request->all()),
             counted: $request->filled('counted') ? $request->integer('counted') : null,
         );
 
+        return self::done($request, $done);
+    }
+
+    private static function done(Request $request, ?Change $change): RedirectResponse
+    {
         return redirect(Back::to($request, route('products')))
-            ->with('done', $done->summary ?? 'All of them had it already.')
-            ->with('undo', $done?->id);
+            ->with('done', $change->summary ?? 'All of them had it already.')
+            ->with('undo', $change?->id);
     }
 
     /** Products go out of the shop, or come back: the ticked ones, or all that the narrowing finds. */

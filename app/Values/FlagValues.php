@@ -12,7 +12,7 @@ use Lokum\Vocabulary\Kind;
 /** The two values of a yes/no attribute, which it has from the start. */
 final class FlagValues
 {
-    private const LABELS = ['yes' => 'Yes', 'no' => 'No'];
+    public const LABELS = ['yes' => 'Yes', 'no' => 'No'];
 
     /** @return array<string, int> ids by "yes" and "no"; none for another kind */
     public static function of(Definition $definition): array

@@ -36,11 +36,16 @@
         <div class="field"><label for="give-what">Definition</label><select class="select" id="give-what" name="give" required
                 {{ new Illuminate\View\ComponentAttributeBag($again) }}>
                 <option value="">choose …</option>
+                @if ($definitions->where('kind', Lokum\Vocabulary\Kind::Flag)->count() > 1)
+                    <option value="{{ App\Products\BulkForm::FLAGS }}" @selected($bulk->flags !== null)>several yes/no fields at
+                        once</option>
+                @endif
                 @foreach ($definitions as $one)
                     <option value="{{ $one->slug }}" @selected($definition?->id === $one->id)>{{ $one->label }}</option>
                 @endforeach
             </select>
         </div>
+        @includeWhen($bulk->flags !== null, 'products.flags')
         @if ($definition)
             <div class="field"><label for="give-mode">What to do</label><select class="select" id="give-mode" name="mode"
                     {{ new Illuminate\View\ComponentAttributeBag($again) }}>

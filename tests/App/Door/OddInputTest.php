@@ -98,7 +98,7 @@ function sound(): array
         'definition' => 'color',
         'value' => ['Red'],
         'mode' => RandomActs::one(['set', 'replace', 'raise', 'copy']),
-        'give' => RandomActs::one(['color', 'watts']),
+        'give' => RandomActs::one(['color', 'watts', 'yes:no']),
         'all' => '1',
         'name' => 'Name',
         'email' => 'x@example.test',
