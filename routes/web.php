@@ -11,6 +11,7 @@ use App\Api\ConnectionsController;
 use App\Api\RequireToken;
 use App\Definitions\DefinitionsController;
 use App\Definitions\ExpectedController;
+use App\Definitions\UnitsController;
 use App\Door\Throttle;
 use App\Feeds\FeedsController;
 use App\Fill\RulesController;
@@ -81,6 +82,7 @@ Route::middleware(['auth', 'can:look'])->group(function (): void {
     Route::get('/products/choices', [ProductsController::class, 'choices'])->name('products.choices');
     Route::get('/products/suggest', [GridController::class, 'suggest'])->name('products.suggest');
     Route::get('/products/{item}', [ProductsController::class, 'show'])->name('products.show');
+    Route::get('/definitions/units', [UnitsController::class, 'show'])->name('units');
     Route::get('/definitions', [DefinitionsController::class, 'index'])->name('definitions');
     Route::get('/expected', [ExpectedController::class, 'show'])->name('expected');
     Route::get('/rules', [RulesController::class, 'index'])->name('rules');
@@ -122,6 +124,7 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::put('/products/{item}', [ProductsController::class, 'update'])->name('products.update');
     Route::post('/definitions', [DefinitionsController::class, 'store'])->name('definitions.store');
     Route::post('/definitions/several', [DefinitionsController::class, 'several'])->name('definitions.several');
+    Route::put('/definitions/units', [UnitsController::class, 'update']);
     Route::put('/definitions/{definition}', [DefinitionsController::class, 'update'])->name('definitions.update');
     Route::put('/definitions/{definition:slug}/address', [DefinitionsController::class, 'address'])->name('definitions.address');
     Route::put('/definitions/{definition:slug}/day-order', [DefinitionsController::class, 'dayOrder'])->name('definitions.day-order');

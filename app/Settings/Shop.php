@@ -7,6 +7,7 @@ namespace App\Settings;
 use App\Models\Setting;
 use App\Support\LookedUp;
 use DateTimeZone;
+use Lokum\Quantity\UnitTable;
 use PDOException;
 use ResourceBundle;
 
@@ -29,6 +30,7 @@ final readonly class Shop
      * @param  int  $loss  per cent of its products that a term may lose when nobody looks, 0 to 100
      * @param  list<string>  $reportsTo  e-mail addresses that get the night's report
      * @param  string  $reportsAt  when
+     * @param  string  $units  of its own, one a line, as OwnUnit reads them
      * @param  string|null  $pictures  whose drawings stand for products: "demo", or nobody's
      */
     public function __construct(
@@ -46,6 +48,7 @@ final readonly class Shop
         public int $loss,
         public array $reportsTo,
         public string $reportsAt,
+        public string $units,
     ) {
     }
 
@@ -68,6 +71,7 @@ final readonly class Shop
             publishes: $text('publishes', ''),
             reportsTo: array_values(array_filter(preg_split('/[\s,;]+/', $text('reports_to', '')) ?: [])),
             reportsAt: $text('reports_at', '07:00'),
+            units: $text('units', ''),
             loss: is_int($said['loss'] ?? null) ? $said['loss'] : self::LOSS,
         );
     }
@@ -94,6 +98,7 @@ final readonly class Shop
             'lokum.currency' => $shop->currency,
             'lokum.timezone' => $shop->timezone,
         ]);
+        UnitTable::with($shop->units);
     }
 
     /** Its name with what stands behind it, as titles of pages have it. */

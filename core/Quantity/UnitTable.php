@@ -27,6 +27,9 @@ final class UnitTable
 
     private static ?self $table = null;
 
+    /** Units of a shop's own that the table was made with. */
+    private static string $own = '';
+
     /** @var array<string, Unit> by symbol, the plain unit before its prefixed ones */
     private array $units = [];
 
@@ -39,7 +42,8 @@ final class UnitTable
     /** @var array<string, string> */
     private array $composed;
 
-    private function __construct()
+    /** @param  list<OwnUnit>  $own */
+    private function __construct(array $own = [])
     {
         /** @var array<string, array{0: array<string, int>, 1: string, 2: string, 3: string, 4: list<string>, 5?: string}> $rows */
         $rows = require __DIR__.'/units.php';
@@ -71,6 +75,24 @@ final class UnitTable
             'kilo' => $this->units['kg'],
             'kilos' => $this->units['kg'],
         ];
+        foreach ($own as $unit) {
+            $this->have($unit);
+        }
+    }
+
+    /**
+     * From now on the table knows these, too, and forgets those of before.
+     *
+     * @param  string  $own  as {@see OwnUnit::read()} reads it
+     *
+     * @throws BadUnit for a unit that has the sign of one that is known, or is made of one that is not
+     */
+    public static function with(string $own): void
+    {
+        if ($own !== self::$own || self::$table === null) {
+            self::$table = new self(OwnUnit::read($own));
+            self::$own = $own;
+        }
     }
 
     /** The table that ships, read once. */
@@ -94,6 +116,45 @@ final class UnitTable
     public function symbols(): array
     {
         return array_keys($this->units);
+    }
+
+    /** @throws BadUnit */
+    private function have(OwnUnit $own): void
+    {
+        $symbol = $own->names[0];
+        foreach ($own->names as $name) {
+            // A word for a unit may be taken for another; the sign of one may not.
+            $known = $this->named($name);
+            if ($known !== null && mb_strtolower($known->symbol) === mb_strtolower($name)) {
+                throw BadUnit::called($symbol, "\"{$name}\" is known as {$known->symbol}");
+            }
+        }
+        [$powers, $factor] = $own->measure === null ? [[$symbol => 1], BigRational::one()] : $this->measured($symbol, $own->measure);
+        $unit = new Unit($symbol, $powers, $factor, "{{$symbol}}");
+        foreach ($own->names as $name) {
+            unset($this->names[$name], $this->folded[mb_strtolower($name)]);
+        }
+        $this->add($unit, $own->names);
+    }
+
+    /**
+     * @return array{0: array<string, int>, 1: BigRational} the bases of a measure with their powers, and how much of them it is
+     *
+     * @throws BadUnit
+     */
+    private function measured(string $symbol, string $measure): array
+    {
+        try {
+            [$number, $rest] = NumberText::leading($measure);
+        } catch (UnreadableQuantity $why) {
+            throw BadUnit::called($symbol, $why->getMessage());
+        }
+        $unit = $this->named($rest) ?? ComposedUnit::find($rest);
+        if ($unit === null || $unit->offset !== null || ! $number->isPositive()) {
+            throw BadUnit::called($symbol, "\"{$measure}\" is not a number with a unit that Lokum knows");
+        }
+
+        return [$unit->powers, $number->multipliedBy($unit->factor)];
     }
 
     /** @param  list<string>  $names */

@@ -6,11 +6,14 @@ use Brick\Math\BigRational;
 use Lokum\LookAlike\Candidate;
 use Lokum\LookAlike\Lexicon;
 use Lokum\LookAlike\LookAlikes;
+use Lokum\Quantity\BadUnit;
 use Lokum\Quantity\Dimensions;
 use Lokum\Quantity\MeasureText;
 use Lokum\Quantity\Quantity;
 use Lokum\Quantity\QuantityRange;
 use Lokum\Quantity\ShownNumber;
+use Lokum\Quantity\Unit;
+use Lokum\Quantity\UnitTable;
 use Lokum\Quantity\UnreadableQuantity;
 
 test('numbers are read as people write them', function (string $text, float $number): void {
@@ -168,4 +171,47 @@ test('a field says with how many decimals it shows numbers', function (string $t
     ['2 fl oz', 59.1470591, 'ml', '2 fl oz (59.1 ml)'],
     ['12.25', 12.25, null, '12.3'],
     ['-0.04 mm', -0.04, 'mm', '0.0 mm'],
+]);
+
+test('units of one\'s own convert by what one of them is, or to nothing', function (): void {
+    try {
+        UnitTable::with("board foot, bd ft = 144 in³\npack, packs = 12 pieces\npallet = 40 packs\nroll, rolls");
+        // NIST Handbook 130 (2024), Method of Sale, 2.14: a board foot is the volume of 1 in by 12 in by 12 in.
+        expect(Quantity::in('board foot', '2 bd ft'))
+            ->toBe(2.0)
+            ->and(Quantity::in('in³', '2 board foot'))
+            ->toBe(288.0)
+            ->and(Quantity::in('bd ft', '1 ft³'))
+            ->toBe(12.0)
+            ->and(Quantity::in('pack', '3 dozen'))
+            ->toBe(3.0)
+            ->and(Quantity::in('pack', '1 pallet'))
+            ->toBe(40.0)
+            ->and(Quantity::in('roll', '7 Rolls'))
+            ->toBe(7.0)
+            ->and(fn (): float => Quantity::in('pack', '2 rolls'))
+            ->toThrow(UnreadableQuantity::class, 'cannot be turned into pack');
+    } finally {
+        UnitTable::with('');
+    }
+    expect(Unit::find('bd ft'))->toBeNull();
+});
+
+test('units that cannot be had are refused with their reason', function (string $lines, string $why): void {
+    try {
+        expect(fn () => UnitTable::with($lines))->toThrow(BadUnit::class, $why);
+    } finally {
+        UnitTable::with('');
+    }
+})->with([
+    ["bottle\nflask, Bottle", 'Line 2: "Bottle" is named already'],
+    ['3 packs', 'Line 1: "3 packs" is no name'],
+    ['pair of gloves, KG = 2 pieces', '"KG" is known as kg'],
+    ['crate = 3', 'is not a number with a unit'],
+    ['crate = 3 boxfuls', 'is not a number with a unit'],
+    ['crate = -3 kg', 'is not a number with a unit'],
+    ['crate = many', 'is not a number'],
+    ['warmth = 3 °C', 'is not a number with a unit'],
+    [str_repeat('q', 41), 'is no name'],
+    [implode("\n", array_map(fn (int $i): string => 'u'.strtr((string) $i, '0123456789', 'abcdefghij'), range(1, 101))), 'at most 100'],
 ]);
