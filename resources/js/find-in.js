@@ -16,7 +16,7 @@ export function findIn() {
         const field = event.target.closest('input[data-finds]');
         if (!field) return;
         const list = document.querySelector(field.dataset.finds);
-        const narrow = () => leave([...list.children], field.value);
+        const narrow = () => leave([...list.children].filter((row) => row !== field), field.value);
         narrow();
         clearTimeout(timer);
         if (!field.dataset.more || field.value.trim() === '') return;

@@ -13,6 +13,12 @@ const named = (form, { name, value, words }) => {
     );
 };
 
+// What an act has made or opened stands among the others.
+const opened = () => {
+    const row = rows().find((one) => one.matches('.open'));
+    return row?.querySelector('[data-stop]') ?? row;
+};
+
 function keep(event) {
     const form = event.target;
     if (event.defaultPrevented || form.method !== 'post' || form.matches('[hx-post], [hx-put], [hx-delete]')) return;
@@ -58,7 +64,7 @@ function restore() {
         (rows().find((row) => place.row.id !== '' && row.dataset.id === place.row.id) ??
             rows()[Math.min(place.row.index, rows().length - 1)]);
     const target =
-        control ?? (there && (there.querySelector('[data-stop]') ?? there)) ?? (form && named(form, place)) ?? work;
+        control ?? (there && (there.querySelector('[data-stop]') ?? there)) ?? (form && named(form, place)) ?? opened() ?? work;
     target?.focus({ preventScroll: target === work });
 }
 

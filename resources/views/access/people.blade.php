@@ -4,6 +4,7 @@
     <h1>People</h1>
 @endsection
 @section('work')
+    <x-find-in in="#people" :count="count($people)" what="somebody" class="mx-5 my-3 w-64" data-find />
     <table class="grid-table">
         <thead>
             <tr>
@@ -13,7 +14,7 @@
                 <th scope="col"><span class="sr-only">Remove</span></th>
             </tr>
         </thead>
-        <tbody>
+        <tbody id="people">
             @foreach ($people as $person)
                 <tr>
                     <td class="strong">{{ $person->name }}</td>

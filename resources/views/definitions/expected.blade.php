@@ -18,6 +18,7 @@
             <p class="soft">They come with a supplier's file.</p><a class="button" href="{{ route('feeds') }}">Read a feed</a>
         </div>
     @else
+        <x-find-in in="#categories" :count="count($rows)" what="a category" class="mx-5 my-3 w-64" data-find />
         <table class="grid-table">
             <thead>
                 <tr>
@@ -26,7 +27,7 @@
                     <th scope="col" class="num">Gaps</th>
                 </tr>
             </thead>
-            <tbody>
+            <tbody id="categories">
                 @foreach ($rows as ['category' => $category, 'depth' => $depth, 'figures' => $figures])
                     <tr data-row @class(['open' => $open && $open->id === $category->id])>
                         <td class="named depth-{{ min($depth, 4) }}"><a class="name" data-stop

@@ -40,6 +40,7 @@
                 <div class="flex gap-3 items-baseline">
                     <h2>Feeds</h2><a class="small" href="{{ route('runs') }}">all runs</a>
                 </div>
+                <x-find-in in="#feeds" :count="count($feeds)" what="a feed" class="mx-5 my-3 w-64" data-find />
                 <table class="grid-table">
                     <thead>
                         <tr>
@@ -50,7 +51,7 @@
                             <th scope="col" class="num">Readings</th>
                         </tr>
                     </thead>
-                    <tbody>
+                    <tbody id="feeds">
                         @foreach ($feeds as $feed)
                             <tr data-row>
                                 <td><a class="name" data-stop href="{{ route('sources.show', $feed) }}">{{ $feed->name }}</a></td>

@@ -23,7 +23,8 @@
 @section('panel-label', 'As shoppers would see it')
 @section('work')
     <div class="lineup">
-        <nav class="lineup-tree" aria-label="Pages">
+        <nav class="lineup-tree" aria-label="Pages" id="pages">
+            <x-find-in in="#pages" :count="count($tree->flat())" what="a page" data-find />
             @php($mark = function ($placements) use ($all) {
                 $own = array_filter(array_map(fn($one) => $all->layer($one), $placements));
                 $added = array_sum(array_map(fn($one) => count($one->added), $own));

@@ -51,6 +51,7 @@
             data-only-counts>@csrf<input type="hidden" name="feed"
                 value="{{ $feed }}">
             @if ($open !== [])
+                <x-find-in in="#newcomer-rows" :count="count($open)" what="a newcomer" class="mx-5 my-3 w-64" data-find />
                 <table class="grid-table">
                     <thead>
                         <tr>
@@ -61,7 +62,7 @@
                             <th scope="col">One key</th>
                         </tr>
                     </thead>
-                    <tbody>
+                    <tbody id="newcomer-rows">
                         @foreach ($open as $i => $one)
                             <tr data-row>
                                 <td><input class="pick" type="checkbox" name="pick[]" value="{{ $one->spelling }}" data-stop

@@ -57,6 +57,7 @@
             </div>
         @else
             <div x-data="ordering">
+                <x-find-in in="#rules" :count="count($states)" what="a rule" class="mx-5 my-3 w-64" data-find />
                 <table class="grid-table">
                     <thead>
                         <tr>
@@ -68,7 +69,7 @@
                             <th scope="col">State</th>
                         </tr>
                     </thead>
-                    <tbody data-list>
+                    <tbody data-list id="rules">
                         @foreach ($states as $state)
                             @php($rule = $state->rule)
                             <tr data-row data-id="{{ $rule->id }}" data-name="{{ $rule->definition->label }}"

@@ -13,6 +13,7 @@
                 href="{{ route('feeds') }}">Read a feed</a>
         </div>
     @else
+        <x-find-in in="#attributes" :count="count($attributes)" what="an attribute" class="mx-5 my-3 w-64" data-find />
         <table class="grid-table">
             <thead>
                 <tr>
@@ -23,7 +24,7 @@
                     <th scope="col" class="num">Newcomers</th>
                 </tr>
             </thead>
-            <tbody>
+            <tbody id="attributes">
                 @foreach ($attributes as $attribute)
                     <tr data-row>
                         <td><a class="name" data-stop href="{{ route('values.show', $attribute) }}">{{ $attribute->label }}</a></td>

@@ -34,6 +34,7 @@
     @else
         <form method="post" action="{{ route('values.umbrellas.store', $definition) }}" id="umbrellas" class="pad grid gap-4"
             x-data="ticked">@csrf
+            <x-find-in in="#umbrellas" :count="count($proposals)" what="an umbrella" class="w-64" data-find />
             @foreach ($proposals as $label => $values)
                 <fieldset class="card" data-group>
                     <legend class="strong px-1">{{ $label }} <span class="soft" data-group-count>{{ count($values) }}</span></legend>

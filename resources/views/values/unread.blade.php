@@ -15,6 +15,7 @@
         </div>
     @else
         <form method="post" action="{{ route('values.unread.update', $definition) }}" id="unread">@csrf @method('put')
+            <x-find-in in="#unread-texts" :count="count($unread)" what="a text" class="mx-5 my-3 w-64" data-find />
             <table class="grid-table">
                 <thead>
                     <tr>
@@ -24,7 +25,7 @@
                         <th scope="col">It means{{ $definition->unit ? ", in {$definition->unit} or with a unit" : '' }}</th>
                     </tr>
                 </thead>
-                <tbody>
+                <tbody id="unread-texts">
                     @foreach ($unread as $spelling)
                         <tr data-row>
                             <td class="mono">{{ Format::spelling(mb_strimwidth($spelling->text, 0, 60, '…')) }}</td>

@@ -9,7 +9,8 @@
     </div>
     <details class="more" id="more-{{ $filter->key }}" @if (array_filter($rest, fn($term) => $term->picked) !== []) open @endif>
         <summary>{{ count($rest) }} more</summary>
-        <div class="{{ $class }}">
+        <x-find-in in="#rest-{{ $filter->key }}" :count="count($rest)" what="in {{ $filter->title }}" class="mt-2" />
+        <div class="{{ $class }}" id="rest-{{ $filter->key }}">
             @foreach ($rest as $term)
                 {!! App\Storefront\TermMarkup::{$each}($filter, $term) !!}
             @endforeach
