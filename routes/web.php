@@ -215,6 +215,10 @@ Route::post('/stand-in/notices', [ConnectionsController::class, 'standIn'])
 Route::post('/publishing/{edition}/serve', [PublishingController::class, 'serve'])
     ->middleware(['auth', 'can:publish'])
     ->name('publishing.serve');
+Route::middleware(['auth', 'can:publish'])->group(function (): void {
+    Route::post('/publishing/planned', [PublishingController::class, 'plan'])->name('publishing.plan');
+    Route::delete('/publishing/planned', [PublishingController::class, 'callOff'])->name('publishing.call-off');
+});
 Route::post('/publishing', [PublishingController::class, 'store'])
     ->middleware(['auth', 'can:publish'])
     ->name('publishing.store');
@@ -226,6 +230,7 @@ Route::middleware(['auth', 'can:manage'])->group(function (): void {
     Route::post('/outside/receivers', [ConnectionsController::class, 'receiver'])->name('outside.receiver');
     Route::post('/outside/receivers/{receiver}', [ConnectionsController::class, 'again'])->name('outside.receiver.again');
     Route::delete('/outside/receivers/{receiver}', [ConnectionsController::class, 'removeReceiver'])->name('outside.receiver.remove');
+    Route::post('/products/delete', [ProductsController::class, 'delete'])->name('products.delete');
     Route::get('/settings', [SettingsController::class, 'show'])->name('settings');
     Route::put('/settings', [SettingsController::class, 'update']);
     Route::get('/people', [PeopleController::class, 'index'])->name('people');

@@ -18,7 +18,7 @@ final readonly class Remembered
     private const LARGE = 20000;
 
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
-    private const SHAPE = 18;
+    private const SHAPE = 19;
 
     public function __construct(private Ledger $ledger)
     {

@@ -24,6 +24,8 @@ final readonly class BulkForm
     /**
      * @param  int  $count  products chosen
      * @param  list<string>  $labels  values to choose from
+     * @param  array{products: int, variants: int, cells: int, sent: int, entries: int, inShop: int}|null  $deletion  what deleting
+     *         them for good would do, where that was asked for
      * @param  list<FlagChange>|null  $flags  every field of yes and no with what is wanted of it; null: one definition is changed
      */
     private function __construct(
@@ -36,6 +38,7 @@ final readonly class BulkForm
         public ?string $problem,
         public array $labels,
         public ?array $flags = null,
+        public ?array $deletion = null,
     ) {
     }
 
@@ -43,10 +46,17 @@ final readonly class BulkForm
      * @param  list<int>  $picked
      * @param  int  $found  products that the narrowing finds
      * @param  ChangeCells|null  $change  works out the figures; null: not wanted
+     * @param  DeleteForGood|null  $delete  likewise of deleting
      * @return self|null null when no product is chosen
      */
-    public static function from(Request $request, array $picked, Narrowing $narrowing, int $found, ?ChangeCells $change): ?self
-    {
+    public static function from(
+        Request $request,
+        array $picked,
+        Narrowing $narrowing,
+        int $found,
+        ?ChangeCells $change,
+        ?DeleteForGood $delete = null,
+    ): ?self {
         $all = $request->boolean('all');
         if ($picked === [] && ! $all) {
             return null;
@@ -75,7 +85,19 @@ final readonly class BulkForm
 
         $labels = $definition === null ? [] : SuggestValues::labels([$definition])[$definition->id] ?? [];
 
-        return new self($chosen, $all ? $found : count($picked), $all, $definition, $mode, $figures, $problem, $labels);
+        $deletion = $delete === null || ! $request->boolean('delete') ? null : $delete->consequences($chosen);
+
+        return new self(
+            $chosen,
+            $all ? $found : count($picked),
+            $all,
+            $definition,
+            $mode,
+            $figures,
+            $problem,
+            $labels,
+            deletion: $deletion,
+        );
     }
 
     /** @return list<FlagChange> fields of yes and no that something is wanted of */

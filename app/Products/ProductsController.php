@@ -143,4 +143,18 @@ final class ProductsController
             ->with('done', $change->summary)
             ->with('undo', $change->id);
     }
+
+    public function delete(Request $request, DeleteForGood $delete): RedirectResponse
+    {
+        $picked = Ids::in($request, 'pick');
+        if ($picked === [] && ! $request->boolean('all')) {
+            throw new Refused('Select at least one product, or all that match, first.');
+        }
+        $change = $delete(
+            $request->boolean('all') ? Chosen::all(Narrowing::from($request)) : Chosen::items($picked),
+            $request->integer('going'),
+        );
+
+        return redirect()->route('products', ['where' => ['gone:out']])->with('done', $change->summary);
+    }
 }

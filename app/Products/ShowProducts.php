@@ -35,7 +35,7 @@ final readonly class ShowProducts
 
     private const COUNT_TO = 10000;
 
-    public function __construct(private Coverage $coverage, private ChangeCells $change)
+    public function __construct(private Coverage $coverage, private ChangeCells $change, private DeleteForGood $delete)
     {
     }
 
@@ -72,7 +72,7 @@ final readonly class ShowProducts
             feeds: Feed::query()->orderBy('name')->pluck('name'),
             sizes: self::SIZES,
             picked: $picked,
-            bulk: BulkForm::from($request, $picked, $narrowing, $found, $this->change),
+            bulk: BulkForm::from($request, $picked, $narrowing, $found, $this->change, $this->delete),
         );
     }
 

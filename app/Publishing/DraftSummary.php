@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Catalog\CategoryTree;
+use App\Catalog\Coverage;
 use App\Draft\DraftLineups;
 use App\Draft\DraftPages;
 use App\Draft\DraftTerms;
@@ -23,7 +24,7 @@ use Lokum\Vocabulary\Kind;
 /** What the catalog would publish now, in so far as editions are compared by it. */
 final readonly class DraftSummary
 {
-    public function __construct(private DraftTerms $terms, private DraftPages $draft)
+    public function __construct(private DraftTerms $terms, private DraftPages $draft, private Coverage $coverage)
     {
     }
 
@@ -64,7 +65,35 @@ final readonly class DraftSummary
             ContentDigest::now(),
             array_filter($ended),
             self::led(),
+            $this->carried(),
+            $this->listed(),
         );
+    }
+
+    /** @return array<string, int> products that carry a definition in use, by its label */
+    private function carried(): array
+    {
+        $products = $this->coverage->products();
+
+        return Definition::query()
+            ->accepted()
+            ->get()
+            ->mapWithKeys(fn (Definition $one): array => [$one->label => $products[$one->id] ?? 0])
+            ->all();
+    }
+
+    /** @return array<string, int> products of each category's page, by slug */
+    private function listed(): array
+    {
+        $totals = $this->coverage->totals();
+        $tree = CategoryTree::load();
+        $listed = [];
+        foreach ($tree->flat() as [$category]) {
+            $on = $category->own_only ? [$category->id] : $tree->withDescendants($category->id);
+            $listed[$category->slug] = array_sum(array_intersect_key($totals, array_flip($on)));
+        }
+
+        return $listed;
     }
 
     /** @return array<string, string> slugs of definitions by the ones that they had */

@@ -6,7 +6,9 @@ namespace App\Publishing;
 
 use App\Editions\Served;
 use App\Models\Edition;
+use App\Models\PlannedPublication;
 use App\Support\CsvList;
+use App\Support\Format;
 use App\Support\Refused;
 use Illuminate\Http\RedirectResponse;
 use Illuminate\Http\Request;
@@ -46,6 +48,7 @@ final class PublishingController
             'problem' => Served::of($request)->problem,
             'editions' => Edition::query()->with('change.user')->orderByDesc('id')->limit(12)->get(),
             'progress' => $progress,
+            'planned' => PlannedPublication::query()->with('user')->first(),
             'again' => $again,
             'differences' => $again === null ? null : $serve->consequences($again),
         ]);
@@ -61,6 +64,21 @@ final class PublishingController
         }
 
         return redirect()->route('publishing');
+    }
+
+    /** At a set time, by itself. */
+    public function plan(Request $request, PlanPublication $plan): RedirectResponse
+    {
+        $planned = $plan($request->string('at')->toString(), $request->boolean('anyway'), $request->user());
+
+        return redirect()->route('publishing')->with('done', 'It is published '.Format::moment($planned->at).'.');
+    }
+
+    public function callOff(PlanPublication $plan): RedirectResponse
+    {
+        $plan->cancel();
+
+        return redirect()->route('publishing')->with('done', 'The planned publication is called off.');
     }
 
     public function serve(string $edition, ServeAgain $serve): RedirectResponse

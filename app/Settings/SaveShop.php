@@ -24,6 +24,7 @@ final readonly class SaveShop
         'timezone' => 'time zone',
         'taxes' => 'word on tax',
         'editions' => 'number of editions kept',
+        'editions_mb' => 'size of editions kept',
         'days' => 'days that files are kept',
         'publishes' => 'times of publishing by itself',
         'loss' => 'loss that is let pass',

@@ -25,6 +25,7 @@ final readonly class Shop
      * @param  string  $currency  of prices that come without one, ISO 4217
      * @param  string  $timezone  name in the IANA database
      * @param  int  $editions  so many of the newest keep their files
+     * @param  int  $editionsMegabytes  that these files may take together, in 10⁶ bytes; 0: as many as there are
      * @param  int  $days  after which the files of deliveries that were read go; 0: they stay
      * @param  string  $publishes  when editions are published by themselves: "" never, "after readings", or times
      * @param  int  $loss  per cent of its products that a term may lose when nobody looks, 0 to 100
@@ -42,6 +43,7 @@ final readonly class Shop
         public string $timezone,
         public Taxes $taxes,
         public int $editions,
+        public int $editionsMegabytes,
         public int $days,
         public ?string $pictures,
         public string $publishes,
@@ -66,6 +68,7 @@ final readonly class Shop
             timezone: $text('timezone', 'UTC'),
             taxes: Taxes::tryFrom($text('taxes', '')) ?? Taxes::Unsaid,
             editions: is_int($said['editions'] ?? null) ? $said['editions'] : 5,
+            editionsMegabytes: is_int($said['editions_mb'] ?? null) ? $said['editions_mb'] : 0,
             days: is_int($said['days'] ?? null) ? $said['days'] : 0,
             pictures: $text('pictures', '') ?: null,
             publishes: $text('publishes', ''),

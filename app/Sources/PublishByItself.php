@@ -5,24 +5,30 @@ declare(strict_types=1);
 namespace App\Sources;
 
 use App\Editions\Served;
+use App\History\Acting;
+use App\Models\PlannedPublication;
 use App\Models\Run;
 use App\Models\RunState;
-use App\Publishing\CurrentDrift;
+use App\Publishing\DraftSummary;
 use App\Publishing\DriftInWords;
 use App\Publishing\Publish;
 use App\Settings\Shop;
 use App\Support\Refused;
 use App\Support\Times;
 use Illuminate\Support\Carbon;
+use Lokum\Edition\Drift;
 use Lokum\Edition\PublishGuards;
 use Throwable;
 
-/** Publishes without anybody, after readings or at its times, where shoppers lose nothing beyond the bounds; else it says why not. */
+/**
+ * Publishes without anybody, after readings, at its times or when somebody has planned it, where shoppers lose nothing beyond the
+ * bounds; else it says why not.
+ */
 final readonly class PublishByItself
 {
     private const NAMED = 3;
 
-    public function __construct(private CurrentDrift $drift, private Publish $publish)
+    public function __construct(private DraftSummary $draft, private Publish $publish)
     {
     }
 
@@ -31,7 +37,8 @@ final readonly class PublishByItself
     {
         $shop = Shop::current();
         $last = Run::query()->whereNull('feed_id')->latest('id')->first();
-        $isDue = match ($shop->publishes) {
+        $planned = PlannedPublication::query()->where('at', '<=', now())->first();
+        $isDue = $planned !== null || match ($shop->publishes) {
             '' => false,
             Shop::AFTER_READINGS => $wasRead,
             default => Times::of($shop->publishes)->isDue($last->started_at ?? Carbon::now()->subMinutes(2), now(), $shop->timezone),
@@ -45,7 +52,11 @@ final readonly class PublishByItself
         }
         $run = Run::begin(null);
         try {
-            return $this->publish($run, $shop->loss / 100);
+            $planned?->delete();
+
+            return $planned === null
+                ? $this->publish($run, $shop->loss / 100)
+                : Acting::for($planned->user_id, fn (): Run => $this->publish($run, $planned->anyway ? null : $shop->loss / 100));
         } catch (Refused $why) {
             return $run->end(RunState::Unpublished, $why->getMessage());
         } catch (Throwable $why) {
@@ -58,11 +69,14 @@ final readonly class PublishByItself
         }
     }
 
-    private function publish(Run $run, float $most): Run
+    /** @param  float|null  $most  share that may be lost; null: whatever is lost */
+    private function publish(Run $run, ?float $most): Run
     {
         $served = Served::now();
-        $drift = ($this->drift)();
-        $reasons = PublishGuards::reasons($drift, $served->edition === null ? null : $served->file()->summary(), $most);
+        $before = $served->edition === null ? null : $served->file()->summary();
+        $now = ($this->draft)();
+        $drift = Drift::between($before, $now);
+        $reasons = $most === null ? [] : PublishGuards::reasons($drift, $before, $now, $most);
         if ($reasons !== []) {
             return $run->end(RunState::Unpublished, 'Not published: '.implode('; ', $reasons).'.');
         }

@@ -14,10 +14,10 @@ final class PublishGuards
 
     /**
      * @param  Summary|null  $served  null before the first edition
-     * @param  float  $loss  share of its products that a term, or the shop, may lose, 0 to 1
+     * @param  float  $loss  share of its products that a term, the shop or what carries an attribute may lose, 0 to 1
      * @return list<string> why it is held; none: it may be published
      */
-    public static function reasons(Drift $drift, ?Summary $served, float $loss): array
+    public static function reasons(Drift $drift, ?Summary $served, Summary $draft, float $loss): array
     {
         if ($served === null) {
             return ['there is no edition yet; the first is published by somebody'];
@@ -34,6 +34,22 @@ final class PublishGuards
         if ($served->products > 0 && -$drift->products > $loss * $served->products) {
             $reasons[] = number_format(-$drift->products).' of '.number_format($served->products).' products go';
         }
+        foreach ($served->listed as $page => $products) {
+            if ($products > 0 && ($draft->listed[$page] ?? 0) === 0) {
+                $reasons[] = "{$page} is left without products";
+            }
+        }
+        foreach ($served->carried as $attribute => $before) {
+            [$was, $is] = [self::share($before, $served), self::share($draft->carried[$attribute] ?? 0, $draft)];
+            if ($before >= self::FEW && isset($draft->carried[$attribute]) && $was - $is > $loss * $was) {
+                $reasons[] = sprintf(
+                    '%s is carried by %d %% of the products, before by %d %%',
+                    $attribute,
+                    round(100 * $is),
+                    round(100 * $was),
+                );
+            }
+        }
         foreach (self::losing($drift) as [$term, $left]) {
             if ($term->products >= self::FEW && $term->products - $left > $loss * $term->products) {
                 $reasons[] = "{$term->label} ({$term->attribute}) falls from ".
@@ -43,6 +59,11 @@ final class PublishGuards
         $more = count($reasons) - self::NAMED;
 
         return $more > 1 ? [...array_slice($reasons, 0, self::NAMED), "and {$more} more"] : $reasons;
+    }
+
+    private static function share(int $products, Summary $of): float
+    {
+        return $of->products === 0 ? 0.0 : $products / $of->products;
     }
 
     /** @return list<array{0: TermLine, 1: int}> terms as they are served, and the products that are left */

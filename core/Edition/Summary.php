@@ -15,6 +15,8 @@ final readonly class Summary
      * @param  array<string, list<string>>  $pages  titles of the filters that show on each category's page, by slug
      * @param  string  $content  digest of the product data that shoppers see
      * @param  array<string, array<string, int>>  $ended  terms that addresses without a term of their own lead to, by slug, by attribute
+     * @param  array<string, int>  $carried  products that carry an attribute, by its label
+     * @param  array<string, int>  $listed  products of each category's page, by slug
      * @param  array<string, string>  $led  slugs of attributes by the ones that they had before
      */
     public function __construct(
@@ -26,7 +28,30 @@ final readonly class Summary
         public string $content,
         public array $ended = [],
         public array $led = [],
+        public array $carried = [],
+        public array $listed = [],
     ) {
+    }
+
+    /**
+     * Editions of before say less: what is missing is empty.
+     *
+     * @param  array{products: int, variants: int, terms: array<int, TermLine>, filters: array<string, FilterLine>,
+     *         pages: array<string, list<string>>, content: string, ended?: array<string, array<string, int>>,
+     *         led?: array<string, string>, carried?: array<string, int>, listed?: array<string, int>}  $kept
+     */
+    public function __unserialize(array $kept): void
+    {
+        $this->products = $kept['products'];
+        $this->variants = $kept['variants'];
+        $this->terms = $kept['terms'];
+        $this->filters = $kept['filters'];
+        $this->pages = $kept['pages'];
+        $this->content = $kept['content'];
+        $this->ended = $kept['ended'] ?? [];
+        $this->led = $kept['led'] ?? [];
+        $this->carried = $kept['carried'] ?? [];
+        $this->listed = $kept['listed'] ?? [];
     }
 
     /**
@@ -58,6 +83,9 @@ final readonly class Summary
             $this->pages,
             $this->content,
             $this->ended,
+            $this->led,
+            $this->carried,
+            $this->listed,
         );
     }
 }

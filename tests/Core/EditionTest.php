@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Lokum\Edition\Drift;
 use Lokum\Edition\FilterLine;
+use Lokum\Edition\PublishGuards;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
 use Lokum\Lineup\Absence;
@@ -156,4 +157,36 @@ test('controls are proposed from what a definition holds', function (): void {
         ->toBe(Control::Dates)
         ->and(Control::proposeFor(Kind::Choice, 100, 0))
         ->toBe(Control::Letters);
+});
+
+test('an edition is held where a page is left empty or less of the shop carries an attribute', function (): void {
+    $of = fn (int $products, array $carried, array $listed): Summary => new Summary(
+        $products,
+        $products,
+        [],
+        [],
+        [],
+        '',
+        carried: $carried,
+        listed: $listed,
+    );
+    $served = $of(100, ['Color' => 80, 'Rare' => 4, 'Ended' => 50], ['paint' => 60, 'ink' => 40, 'new' => 0]);
+    $reasons = fn (Summary $draft): array => PublishGuards::reasons(Drift::between($served, $draft), $served, $draft, 0.2);
+    // 64 of 100 is a fifth less than 80 of 100: no more than may be.
+    expect($reasons($of(100, ['Color' => 64, 'Rare' => 0], ['paint' => 90, 'ink' => 10])))
+        ->toBe([])
+        ->and($reasons($of(100, ['Color' => 63], ['paint' => 90, 'ink' => 10])))
+        ->toBe(['Color is carried by 63 % of the products, before by 80 %'])
+        ->and($reasons($of(90, ['Color' => 72], ['paint' => 90])))
+        ->toBe(['ink is left without products'])
+        // Twice the products, and as many that carry it: the share is what shoppers feel.
+        ->and($reasons($of(200, ['Color' => 100], ['paint' => 150, 'ink' => 50])))
+        ->toBe(['Color is carried by 50 % of the products, before by 80 %']);
+});
+
+test('editions that say less than those of today are read all the same', function (): void {
+    $kept = (string) preg_replace('/s:(6|7):"(listed|carried)";a:0:\{\}/', '', serialize(new Summary(3, 4, [], [], [], 'x')));
+    $older = str_replace(':10:{', ':8:{', $kept);
+    $read = unserialize($older, ['allowed_classes' => [Summary::class]]);
+    expect($read)->toBeInstanceOf(Summary::class)->and([$read->products, $read->content, $read->listed])->toBe([3, 'x', []]);
 });

@@ -76,3 +76,28 @@ test('links of the docs lead to files', function (): void {
         }
     }
 });
+
+test('the units for systemd say what systemd understands, and run what is there', function (): void {
+    $root = dirname(__DIR__, 2);
+    $units = glob("{$root}/deploy/*.service") ?: [];
+    expect($units)->toHaveCount(3);
+    foreach ($units as $unit) {
+        preg_match('/^ExecStart=(.+)$/m', (string) file_get_contents($unit), $part);
+        $words = explode(' ', $part[1] ?? '');
+        $command = array_values(array_intersect($words, ['serve', 'queue:work', 'schedule:work']));
+        expect($command)->toHaveCount(1);
+        // The same with programs and directories that are there on every machine: systemd looks at these, too.
+        $copy = sys_get_temp_dir().'/'.basename($unit);
+        file_put_contents($copy, preg_replace(
+            ['/^ExecStart=\S+/m', '/^User=.*$/m', '/^WorkingDirectory=.*$/m'],
+            ['ExecStart=/bin/true', 'User=root', 'WorkingDirectory=/tmp'],
+            (string) file_get_contents($unit),
+        ));
+        exec('command -v systemd-analyze', $there, $missing);
+        if ($missing === 0) {
+            exec('systemd-analyze verify '.escapeshellarg($copy).' 2>&1', $said, $status);
+            expect(implode("\n", preg_grep('/'.preg_quote(basename($unit), '/').'/', $said) ?: []))->toBe('')->and($status)->toBe(0);
+        }
+        unlink($copy);
+    }
+});

@@ -400,6 +400,7 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
+                'DROP TABLE planned_publications',
                 'DROP INDEX filters_shared_index',
                 'ALTER TABLE filters DROP COLUMN shared',
                 'ALTER TABLE attribute_values DROP COLUMN on_products',

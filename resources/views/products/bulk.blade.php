@@ -174,5 +174,8 @@
                 value="{{ $back ? 'back' : 'out' }}">{{ $back ? 'Bring back' : 'Take out' }}: {{ $bulk->all && $many
                     ? 'more than 10,000 products' : Format::count($bulk->count, 'product') }}</button>
         </details>
+        @if ($back && auth()->user()?->can('manage'))
+            @include('products.delete')
+        @endif
     @endcan
 @endif

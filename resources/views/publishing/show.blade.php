@@ -172,6 +172,7 @@
         @if ($edition !== null)
             <p><a href="{{ route('shop') }}">Open the storefront</a></p>
         @endif
+        @include('publishing.planned')
         @can('publish')
             <form class="deed" method="post" action="{{ route('publishing.store') }}">@csrf<button class="button main"
                 data-key="s">Publish edition {{ ($edition?->id ?? 0) + 1 }}

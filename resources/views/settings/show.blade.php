@@ -66,7 +66,12 @@
                     type="number" name="days" min="0" max="3650" required value="{{ old('days', $shop->days) }}"><x-error
                         for="days" /></div>
             </div>
-            <p class="soft small">History and the figures of every reading stay. A file that went cannot be checked again.</p>
+            <div class="field"><label for="editions_mb">All files of editions together, in MB (0: as many as there are)</label><input
+                class="input w-40" id="editions_mb" type="number" name="editions_mb" min="0" max="10000000"
+                    required
+                    value="{{ old('editions_mb', $shop->editionsMegabytes) }}"><x-error for="editions_mb" /></div>
+            <p class="soft small">The newest two editions stay, however large. History and the figures of every reading stay. A file
+                that went cannot be checked again.</p>
         </section>
         <section class="grid gap-3">
             <h2>What happens by itself</h2>
@@ -79,7 +84,8 @@
                             <option value="{{ $time }}">
                         @endforeach
                     </datalist><x-error for="publishes" /></div>
-                <div class="field grow"><label for="loss">Held where a term or the shop loses more than, %</label><input class="input"
+                <div class="field grow"><label for="loss">Held where a term, coverage or the shop loses more than,
+                    %</label><input class="input"
                     id="loss" type="number" name="loss" min="0" max="100" required value="{{ old('loss', $shop->loss) }}"><x-error
                         for="loss" /></div>
             </div>
@@ -90,7 +96,8 @@
                 <div class="field grow"><label for="reports_at">At</label><input class="input" id="reports_at" name="reports_at"
                     maxlength="100" value="{{ old('reports_at', $shop->reportsAt) }}"><x-error for="reports_at" /></div>
             </div>
-            <p class="soft small">It is held, too, where a filter would vanish from a page. Today tells what was published and what
+            <p class="soft small">It is held, too, where a filter would vanish from a page or a page would be left empty.
+                Today tells what was published and what
                 was not, and why.</p>
         </section>
         <div><button class="button main" data-key="s">Save <kbd>S</kbd></button></div>

@@ -11,6 +11,8 @@ use App\Models\Filter;
 use App\Models\State;
 use App\Publishing\CurrentDrift;
 use App\Publishing\Publish;
+use App\Settings\SaveShop;
+use App\Settings\Shop;
 use App\Support\Refused;
 use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Process;
@@ -155,4 +157,21 @@ test('texts of a feed are shown as texts', function (): void {
         $html = (string) $this->get($path)->assertOk()->getContent();
         expect($html)->not->toContain('<script>alert')->not->toContain('<img src=x')->not->toContain('<b onclick');
     }
+});
+
+test('editions are kept by number and by size, and two of them whatever their size', function (): void {
+    $this->publish();
+    $size = (int) filesize(Edition::directory().'/'.Edition::current()?->file);
+    app(SaveShop::class)(['editions' => 5, 'editions_mb' => max(1, (int) ceil(3 * $size / 1e6))], 0);
+    $bound = Shop::current()->editionsMegabytes * 1e6;
+    $files = fn (): array => glob(Edition::directory().'/edition-*.sqlite') ?: [];
+    foreach (range(1, 4) as $i) {
+        // So large that two of them are beyond the bound.
+        foreach ($files() as $file) {
+            ftruncate(fopen($file, 'r+b') ?: STDIN, max(0, (int) $bound));
+            touch($file, time() - 120);
+        }
+        $this->publish();
+    }
+    expect($files())->toHaveCount(2)->and(in_array(Edition::directory().'/'.Edition::current()?->file, $files(), true))->toBeTrue();
 });

@@ -368,3 +368,42 @@ test('History tells what happened by itself from what somebody asked for, one jo
     $this->read(goods(206), feed: 'Leaf');
     expect($last())->toBe('command line');
 });
+
+test('somebody plans a publication, and it is published then for them, within the bounds or whatever is lost', function (): void {
+    app(App\Lineups\EditLineup::class)->several(['color', 'price']);
+    $this->publish();
+    app(SaveShop::class)(['timezone' => 'Europe/Vienna'], 0);
+    $person = $this->person();
+    $this->actingAs($person);
+    Carbon::setTestNow('2026-12-01 02:00:00');
+    $plan = fn (string $at, array $more = []) => $this->post('/publishing/planned', ['at' => $at] + $more);
+    foreach (['', 'soon', '2026-12-01T02:59', '2026-13-40T10:00', '2028-01-01T10:00'] as $none) {
+        $plan($none)->assertSessionHasErrors('at');
+    }
+    $plan('2026-12-01T06:00')->assertSessionHasNoErrors();
+    $this->get('/publishing')->assertOk()->assertSee('unless shoppers lose more');
+    app(App\Lineups\EditLineup::class)->drop('price');
+    Auth::forgetUser();
+    Carbon::setTestNow('2026-12-01 04:59:00');
+    expect(app(RunDue::class)())->toBe([]);
+    Carbon::setTestNow('2026-12-01 05:00:00');
+    $runs = app(RunDue::class)();
+    expect($runs[0]->state)->toBe(RunState::Unpublished)->and($runs[0]->said)->toContain('the filter Price goes');
+    expect(app(RunDue::class)())->toBe([]);
+    $this->actingAs($person);
+    $plan('2026-12-01T07:00', ['anyway' => 1])->assertSessionHasNoErrors();
+    Auth::forgetUser();
+    Carbon::setTestNow('2026-12-01 06:01:00');
+    expect(array_column(app(RunDue::class)(), 'state'))
+        ->toBe([RunState::Published])
+        ->and(Change::query()->latest('id')->firstOrFail()->who())
+        ->toBe($person->name);
+    // Called off, nothing happens.
+    $this->actingAs($person);
+    $plan('2026-12-01T08:00')->assertSessionHasNoErrors();
+    $this->delete('/publishing/planned')->assertSessionHas('done');
+    Carbon::setTestNow('2026-12-02 08:00:00');
+    expect(app(RunDue::class)())->toBe([]);
+    Carbon::setTestNow();
+    $this->actingAs($this->person(Role::Viewer))->post('/publishing/planned', ['at' => '2027-01-01T10:00'])->assertForbidden();
+});
