@@ -40,6 +40,7 @@ final class FeedListCommand extends Command
             'bounds' => FeedBounds::of($feed)->toArray(),
             'whole' => $feed->whole,
             'gone' => $feed->gone->value,
+            'leaves' => $feed->leaves ?? [],
             'failures' => $feed->failures,
             'looked_at' => $feed->looked_at?->toIso8601String(),
         ];

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Console;
 
 use App\Feeds\FeedFile;
+use App\Feeds\LeaveToOthers;
+use App\Models\Definition;
 use App\Models\Feed;
 use App\Sources\FeedBounds;
 use App\Sources\SaveSource;
@@ -28,6 +30,7 @@ final class FeedSourceCommand extends Command
         {--by-itself= : yes or no: what is within the bounds is read without anybody}
         {--whole= : yes or no: it has all products each time}
         {--gone= : stay, sold-out or out: what becomes of what it sends no longer}
+        {--leaves= : columns whose word is another feed\'s where that sends the same product: price,stock,color; "none"}
         {--bounds= : JSON of least_rows, most_rows, refused, new, changed, gone, jumps, values, headings; "proposed" for those of its past}
         {--json : answer with one JSON document}';
 
@@ -78,10 +81,32 @@ final class FeedSourceCommand extends Command
             'by_itself' => $yes('by-itself', $feed->by_itself),
             'whole' => $yes('whole', $feed->whole),
             'gone' => $said('gone', $feed->gone->value),
+            'leaves' => $this->leaves($feed),
             'own_bounds' => $bounds === '' ? $feed->bounds !== null : $bounds !== 'proposed',
             'bounds' => $bounds === '' || $bounds === 'proposed'
                 ? $feed->bounds
                 : json_decode($bounds, true) ?? throw new Refused('--bounds takes a JSON object.'),
         ];
+    }
+
+    /**
+     * @return list<string>
+     *
+     * @throws Refused for a column that the feed does not have
+     */
+    private function leaves(Feed $feed): array
+    {
+        if ($this->option('leaves') === null) {
+            return $feed->leaves ?? [];
+        }
+        $choices = LeaveToOthers::choices($feed);
+        $keys = [];
+        foreach (array_filter(explode(',', $this->textOption('leaves')), fn (string $name): bool => $name !== 'none') as $name) {
+            $definition = Definition::called(trim($name));
+            $key = isset($choices[trim($name)]) ? trim($name) : 'definition:'.($definition->id ?? 0);
+            $keys[] = isset($choices[$key]) ? $key : throw Refused::unknown("column of {$feed->name}", trim($name));
+        }
+
+        return $keys;
     }
 }

@@ -57,6 +57,7 @@ final class SoundInput
         'expected' => ['definitions' => 1],
         'rules' => ['in' => 1, 'scope' => 1, 'ids' => 1],
         'feeds' => [
+            'leaves' => 1,
             'bounds' => 1,
             'files' => 1,
             'headings' => 1,

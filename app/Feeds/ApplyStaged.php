@@ -142,10 +142,13 @@ final class ApplyStaged
         );
         $this->gone($now);
         $this->followProducts();
-        $this->staging->run('DELETE FROM sent WHERE feed_id = ? AND ? AND item_id IN (SELECT item_id FROM temp.staged_gone)', [
-            $this->feed->id,
-            (int) $this->feed->whole,
-        ]);
+        // What only others send now is theirs to say: their row is looked at again, though it has not changed.
+        $this->staging->run('UPDATE items SET row_hash = NULL WHERE id IN (SELECT item_id FROM temp.staged_others)');
+        $this->staging->run(
+            'DELETE FROM sent WHERE feed_id = ? AND item_id IN (SELECT item_id FROM temp.staged_gone WHERE ? UNION
+                SELECT item_id FROM temp.staged_others)',
+            [$this->feed->id, (int) $this->feed->whole],
+        );
         $this->staging->run('INSERT OR IGNORE INTO sent SELECT ?, item_id FROM temp.staged_rows', [$this->feed->id]);
         ItemMoves::countVariants();
     }

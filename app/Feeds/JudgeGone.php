@@ -22,14 +22,12 @@ final readonly class JudgeGone
             return;
         }
         // A row that is refused was sent all the same.
-        $this->staging->run(
-            'INSERT INTO temp.staged_gone SELECT s.item_id FROM sent s JOIN items i ON i.id = s.item_id
-                WHERE s.feed_id = ? AND i.out_since IS NULL
-                AND NOT EXISTS (SELECT 1 FROM temp.staged_rows r WHERE r.sku = i.sku)
-                AND NOT EXISTS (SELECT 1 FROM temp.staged_refusals r WHERE r.sku = i.sku)
-                AND NOT EXISTS (SELECT 1 FROM sent o WHERE o.item_id = s.item_id AND o.feed_id <> s.feed_id)',
-            [$feed->id],
-        );
+        $unsent = 'SELECT s.item_id FROM sent s JOIN items i ON i.id = s.item_id WHERE s.feed_id = ?
+            AND NOT EXISTS (SELECT 1 FROM temp.staged_rows r WHERE r.sku = i.sku)
+            AND NOT EXISTS (SELECT 1 FROM temp.staged_refusals r WHERE r.sku = i.sku)';
+        $byOthers = 'EXISTS (SELECT 1 FROM sent o WHERE o.item_id = s.item_id AND o.feed_id <> s.feed_id)';
+        $this->staging->run("INSERT INTO temp.staged_others {$unsent} AND {$byOthers}", [$feed->id]);
+        $this->staging->run("INSERT INTO temp.staged_gone {$unsent} AND i.out_since IS NULL AND NOT {$byOthers}", [$feed->id]);
         // A product stays while one of its variants is sent.
         $this->staging->run(
             'DELETE FROM temp.staged_gone WHERE item_id IN (SELECT v.parent_id FROM items v WHERE v.parent_id IS NOT NULL

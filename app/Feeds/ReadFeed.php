@@ -95,6 +95,7 @@ final readonly class ReadFeed
                 $name,
                 array_map(fn (TargetColumn $target): array => [$target->heading, $target->target], $targets),
                 $map->empty,
+                ...$feed->leaves ?? [],
             ]),
         );
         $stage = new StageRows($staging, $targets, $signature);
@@ -162,6 +163,7 @@ final readonly class ReadFeed
                 $texts($target, $column);
             }
         }
+        (new LeaveToOthers($staging, $targets))($feed);
         $judge->refuseRepeated();
         $judge->dropCellsOfOtherLevel();
         $judge->refuseNewcomers();

@@ -22,6 +22,7 @@ final class Staging
         'staged_texts' => 'id INTEGER PRIMARY KEY, col INTEGER NOT NULL, text TEXT NOT NULL, key TEXT, spelling_id INTEGER,
             value_id INTEGER, number REAL, problem TEXT, fate TEXT',
         'staged_columns' => 'col INTEGER PRIMARY KEY, definition_id INTEGER NOT NULL, level TEXT NOT NULL',
+        'staged_others' => 'item_id INTEGER PRIMARY KEY',
         'staged_gone' => 'item_id INTEGER PRIMARY KEY',
         'staged_moves' => 'item_id INTEGER PRIMARY KEY',
         'staged_refusals' => 'line INTEGER NOT NULL, sku TEXT, "column" TEXT NOT NULL, reason TEXT NOT NULL',

@@ -20,6 +20,7 @@ use Lokum\Feed\Gone;
  * @property string|null $times when it is looked for; null: when somebody asks
  * @property bool $by_itself whether what is within its bounds is read without anybody
  * @property array<string, int>|null $bounds null: proposed from what it has sent
+ * @property list<string>|null $leaves columns whose word is another feed's where that sends the same product: "price", "definition:7"
  * @property bool $whole whether it sends all it has each time
  * @property Gone $gone
  * @property array<string, string>|null $seen what was taken already
@@ -64,6 +65,7 @@ final class Feed extends Model
             'secret' => 'encrypted',
             'by_itself' => 'boolean',
             'bounds' => 'array',
+            'leaves' => 'array',
             'whole' => 'boolean',
             'gone' => Gone::class,
             'seen' => 'array',

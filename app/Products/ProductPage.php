@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Products;
 
+use App\Catalog\Senders;
 use App\Cells\Cell;
 use App\Cells\Narrowing;
 use App\Models\Definition;
@@ -34,6 +35,7 @@ final readonly class ProductPage extends Page
         public array $list,
         public ?Item $before,
         public ?Item $after,
+        public Senders $senders,
     ) {
     }
 

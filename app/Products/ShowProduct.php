@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Products;
 
 use App\Catalog\Expected;
+use App\Catalog\Senders;
 use App\Cells\CellTable;
 use App\Cells\Narrowing;
 use App\Models\Assignment;
@@ -44,6 +45,7 @@ final readonly class ShowProduct
             list: $request->only(self::LIST),
             before: $this->beside($item, $narrowing, $request, before: true),
             after: $this->beside($item, $narrowing, $request, before: false),
+            senders: Senders::of($item),
         );
     }
 

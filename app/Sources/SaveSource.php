@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sources;
 
+use App\Feeds\LeaveToOthers;
 use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Change;
@@ -28,7 +29,7 @@ final readonly class SaveSource
 
     /**
      * @param  array<string, mixed>  $input  source (kind, pattern, url, user, private), secret, no_secret, new_key, times, by_itself,
-     *         whole, gone, own_bounds and bounds
+     *         whole, gone, leaves, own_bounds and bounds
      *
      * @throws Refused naming the field
      */
@@ -49,6 +50,7 @@ final readonly class SaveSource
             'times' => $source->kind === SourceKind::Hand ? null : $times,
             'by_itself' => (int) (bool) ($input['by_itself'] ?? false),
             'whole' => (int) (bool) ($input['whole'] ?? false),
+            'leaves' => self::leaves($feed, (array) ($input['leaves'] ?? $feed->leaves ?? [])),
             'gone' => (Gone::tryFrom($text('gone')) ?? Gone::Stay)->value,
             'bounds' => (bool) ($input['own_bounds'] ?? false) ? self::bounds((array) ($input['bounds'] ?? [])) : null,
             'failures' => 0,
@@ -78,6 +80,17 @@ final readonly class SaveSource
                 ($row['by_itself'] === 1 ? ', read by itself within bounds' : '').
                 ($isForgotten ? '; its password is forgotten' : '');
         });
+    }
+
+    /** @param  array<mixed>  $said */
+    private static function leaves(Feed $feed, array $said): ?string
+    {
+        $known = array_values(array_filter(
+            array_keys(LeaveToOthers::choices($feed)),
+            fn (string $key): bool => in_array($key, $said, true),
+        ));
+
+        return $known === [] ? null : json_encode($known, JSON_THROW_ON_ERROR);
     }
 
     /**

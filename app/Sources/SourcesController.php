@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Sources;
 
+use App\Feeds\LeaveToOthers;
 use App\Models\Feed;
 use App\Models\Reading;
 use App\Models\ReadingState;
@@ -29,6 +30,8 @@ final class SourcesController
             'source' => Source::of($feed),
             'bounds' => FeedBounds::of($feed),
             'proposed' => FeedBounds::proposed($feed),
+            'choices' => LeaveToOthers::choices($feed),
+            'others' => Feed::query()->whereKeyNot($feed->id)->exists(),
             'progress' => RunFeed::progress($feed)->now(),
             'next' => $feed->times === null ? null : Times::of($feed->times)->next(now(), $shop->timezone),
             'runs' => Run::query()->with('reading')->where('feed_id', $feed->id)->latest('id')->limit(12)->get(),

@@ -400,6 +400,7 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
+                'ALTER TABLE feeds DROP COLUMN leaves',
                 'DROP TABLE planned_publications',
                 'DROP INDEX filters_shared_index',
                 'ALTER TABLE filters DROP COLUMN shared',

@@ -163,4 +163,23 @@
             @endforeach
         </ul>
     @endif
+    @if ($senders->feeds->isNotEmpty())
+        <h3>Sent by</h3>
+        <p>
+            @foreach ($senders->feeds as $feed)
+                <a href="{{ route('sources.show', $feed) }}">{{ $feed->name }}</a>{{ $loop->last ? '' : ', ' }}
+            @endforeach
+        </p>
+        @php($words = $senders->feeds->count() > 1 ? $senders->words($definitions) : [])
+        @if ($words !== [])
+            <dl class="figures">
+                @foreach ($words as $what => $who)
+                    <div>
+                        <dt>{{ $what }}</dt>
+                        <dd class="small">{{ $who }}</dd>
+                    </div>
+                @endforeach
+            </dl>
+        @endif
+    @endif
 @endsection

@@ -76,6 +76,21 @@
                 </select>
                 <p class="small soft">A single variant of a product that is still sent is sold out. What comes again comes back.</p>
             </div>
+            @if ($choices !== [] && $others)
+                @php($left = (array) old('leaves', $errors->any() ? [] : $feed->leaves ?? []))
+                <details @if ($left !== []) open @endif>
+                    <summary class="label">Left to another feed where it sends the same product:
+                        {{ $left === [] ? 'nothing' : Format::count(count($left), 'column') }}</summary>
+                    <p class="small soft py-2">A column that is not left is said by whichever feed was read last.</p>
+                    <input type="hidden" name="leaves[]" value="">
+                    <div class="grid grid-cols-3 gap-x-4">
+                        @foreach ($choices as $key => $name)
+                            <label class="check"><input type="checkbox" name="leaves[]" value="{{ $key }}"
+                                @checked(in_array($key, $left, true))><span>{{ $name }}</span></label>
+                        @endforeach
+                    </div>
+                </details>
+            @endif
         </fieldset>
         <fieldset class="grid gap-3">
             <legend class="heading">What may happen by itself</legend>
