@@ -117,6 +117,7 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/today/expect', [PathController::class, 'expect'])->name('path.expect');
     Route::post('/today/compose', [PathController::class, 'compose'])->name('path.compose');
     Route::post('/products/give', [ProductsController::class, 'give'])->name('products.give');
+    Route::post('/products/category', [ProductsController::class, 'putIn'])->name('products.category');
     Route::post('/products/out', [ProductsController::class, 'out'])->name('products.out');
     Route::post('/products/views', [GridController::class, 'saveView'])->name('products.views');
     Route::delete('/products/views/{view}', [GridController::class, 'removeView'])->name('products.views.remove');

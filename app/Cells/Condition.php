@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Cells;
 
+use App\Catalog\AlsoOn;
 use App\Catalog\CategoryTree;
 use App\Catalog\Expected;
 use App\Catalog\ItemsOfLevel;
@@ -127,7 +128,13 @@ final readonly class Condition
             $category->slug,
             'in',
             $category->name.' and below',
-            fn (Builder $query) => $query->whereIn('category_id', $tree->withDescendants($category->id)),
+            function (Builder $query) use ($tree, $category): void {
+                $below = $tree->withDescendants($category->id);
+                $also = AlsoOn::condition('items.id', ...$below);
+                $query->where(fn (Builder $either) => $also === null
+                    ? $either->whereIn('category_id', $below)
+                    : $either->whereIn('category_id', $below)->orWhereRaw($also));
+            },
         );
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Draft;
 
+use App\Catalog\AlsoOn;
 use App\Catalog\CategoryTree;
 use App\Catalog\FieldNumbers;
 use App\Catalog\ItemsOfLevel;
@@ -20,6 +21,7 @@ use Lokum\Lineup\OfferableTerm;
 use Lokum\Lineup\ProductField;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
+use stdClass;
 
 /** Which filters would show on which category's page now, and why the others would not. */
 final class DraftPages
@@ -61,7 +63,8 @@ final class DraftPages
         $pages = [];
         foreach ([false, true] as $inStock) {
             $this->products[(int) $inStock] = $this->byCategory(
-                'SELECT category_id, 1 AS term, COUNT(*) AS n FROM items p WHERE p.parent_id IS NULL AND p.out_since IS NULL'.
+                'SELECT {category} AS category_id, 1 AS term, COUNT(*) AS n FROM items p{also} WHERE p.parent_id IS NULL '.
+                    'AND p.out_since IS NULL'.
                     ($inStock ? ' AND '.Stock::ofProduct() : '').
                     ' GROUP BY 1',
             );
@@ -128,15 +131,15 @@ final class DraftPages
     /** @return array<int, array<int, int>> products by category and term */
     private function counts(string $key, ?Definition $definition, bool $inStock): array
     {
-        $of = fn (string $term): string => "SELECT p.category_id, {$term} AS term, COUNT(DISTINCT p.id) AS n FROM";
-        $items = 'JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.ItemsOfLevel::PRODUCT;
+        $of = fn (string $term): string => "SELECT {category} AS category_id, {$term} AS term, COUNT(DISTINCT p.id) AS n FROM";
+        $items = 'JOIN items i ON i.id = a.item_id JOIN items p ON p.id = '.ItemsOfLevel::PRODUCT.'{also}';
 
         return match (true) {
             $definition === null && $key === ProductField::Stock->value => $this->byCategory(
                 $of(Stock::TERM).
                     ' items i JOIN items p ON p.id = '.
                     ItemsOfLevel::PRODUCT.
-                    ' WHERE i.stock IS NOT NULL AND '.
+                    '{also} WHERE i.stock IS NOT NULL AND '.
                     ItemsOfLevel::on(Level::Variant).
                     $this->stock(Level::Variant, $inStock).
                     ' GROUP BY 1, 2',
@@ -176,7 +179,7 @@ final class DraftPages
             );
             foreach (
                 $this->byCategory(
-                    "SELECT p.category_id, {$i} + 1 AS term, COUNT(DISTINCT p.id) AS n {$from} AND {$in} GROUP BY 1",
+                    "SELECT {category} AS category_id, {$i} + 1 AS term, COUNT(DISTINCT p.id) AS n {$from} AND {$in} GROUP BY 1",
                 ) as $category => $terms
             ) {
                 $counts[$category] = ($counts[$category] ?? []) + $terms;
@@ -191,19 +194,16 @@ final class DraftPages
     {
         $from = $this->numbers($key, $definition, $inStock);
         $ends = [];
-        foreach (
-            $from === null
-                ? []
-                : DB::select("SELECT p.category_id, MIN(n.number) AS low, MAX(n.number) AS high {$from} GROUP BY 1") as $row
-        ) {
-            foreach ($this->upwards($row->category_id) as $category) {
-                $ends[$category] = [
-                    'ends' => [
-                        min($ends[$category]['ends'][0] ?? INF, (float) $row->low),
-                        max($ends[$category]['ends'][1] ?? -INF, (float) $row->high),
-                    ],
-                ];
-            }
+        $pages = $from === null
+            ? []
+            : $this->pages("SELECT {category} AS category_id, MIN(n.number) AS low, MAX(n.number) AS high {$from} GROUP BY 1");
+        foreach ($pages as [$page, $row]) {
+            $ends[$page] = [
+                'ends' => [
+                    min($ends[$page]['ends'][0] ?? INF, (float) $row->low),
+                    max($ends[$page]['ends'][1] ?? -INF, (float) $row->high),
+                ],
+            ];
         }
 
         return $ends;
@@ -225,7 +225,7 @@ final class DraftPages
             ? null
             : "FROM ({$numbers}) n JOIN items i ON i.id = n.id JOIN items p ON p.id = ".
                     ItemsOfLevel::PRODUCT.
-                    ' WHERE '.
+                    '{also} WHERE '.
                     ItemsOfLevel::on($level).
                     $this->stock($level, $inStock);
     }
@@ -255,13 +255,30 @@ final class DraftPages
     private function byCategory(string $sql): array
     {
         $counts = [];
-        foreach (DB::select($sql) as $row) {
-            foreach ($this->upwards($row->category_id) as $category) {
-                $counts[$category][$row->term] = ($counts[$category][$row->term] ?? 0) + $row->n;
-            }
+        foreach ($this->pages($sql) as [$page, $row]) {
+            $counts[$page][$row->term] = ($counts[$page][$row->term] ?? 0) + $row->n;
         }
 
         return $counts;
+    }
+
+    /**
+     * What a question finds, for every page that it counts on.
+     *
+     * @param  string  $sql  as {@see AlsoOn::both()} takes it, with a category_id
+     * @return iterable<array{0: int, 1: stdClass}> page (0: the whole shop) and row
+     */
+    private function pages(string $sql): iterable
+    {
+        [$own, $also] = AlsoOn::both($sql);
+        foreach (DB::select($own) as $row) {
+            foreach ($this->upwards($row->category_id) as $page) {
+                yield [$page, $row];
+            }
+        }
+        foreach ($also === null ? [] : DB::select($also) as $row) {
+            yield [(int) $row->category_id, $row];
+        }
     }
 
     /** @return list<int> the whole shop, the category and what it is below, up to one that lists its own products only */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Draft;
 
+use App\Catalog\AlsoOn;
 use App\Catalog\CategoryTree;
 use App\Catalog\ProductCounts;
 use App\Catalog\Stock;
@@ -58,10 +59,10 @@ final readonly class DraftScope
         if (ctype_digit($page)) {
             $own = $tree->find((int) $page)?->own_only === true;
 
-            return new self(
-                'p.category_id IN ('.implode(',', $own ? [(int) $page] : $tree->withDescendants((int) $page)).')',
-                $stock,
-            );
+            $listed = 'p.category_id IN ('.implode(',', $own ? [(int) $page] : $tree->withDescendants((int) $page)).')';
+            $also = AlsoOn::condition('p.id', (int) $page);
+
+            return new self($also === null ? $listed : "({$listed} OR {$also})", $stock);
         }
         $brand = $page === Placement::BRANDS ? self::brand($counts) : null;
         if ($brand === null) {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Draft;
 
+use App\Catalog\AlsoOn;
 use App\Catalog\FieldNumbers;
 use App\Catalog\ItemsOfLevel;
 use App\Catalog\ProductCounts;
@@ -129,7 +130,7 @@ final class PageFacts
                 default => $this->categories($page),
             },
             $definition === null
-                ? $field === ProductField::Category
+                ? $field === ProductField::Category && ! AlsoOn::any()
                 : ($definition->level === Level::Product || ! $this->hasVariants()) && ! $this->holdsSeveral($definition),
         );
     }
@@ -305,15 +306,22 @@ final class PageFacts
     {
         $tree = $this->compositions()->tree;
         $cases = '';
-        foreach ($tree->below(ctype_digit($page) ? (int) $page : 0) as $child) {
+        $scope = $this->scope($page)->product();
+        $below = $tree->below(ctype_digit($page) ? (int) $page : 0);
+        foreach ($below as $child) {
             $listed = $tree->find($child)?->own_only === true ? [$child] : $tree->withDescendants($child);
             $cases .= ' WHEN p.category_id IN ('.implode(',', $listed).") THEN {$child}";
         }
 
-        return $cases === ''
-            ? 'SELECT 0, 0 WHERE 0'
-            : "SELECT * FROM (SELECT p.id, CASE{$cases} END AS term FROM items p WHERE p.parent_id IS NULL AND {$this->scope(
-                $page,
-            )->product()}) WHERE term IS NOT NULL";
+        if ($cases === '') {
+            return 'SELECT 0, 0 WHERE 0';
+        }
+        $own = "SELECT * FROM (SELECT p.id, CASE{$cases} END AS term FROM items p WHERE p.parent_id IS NULL AND {$scope})
+            WHERE term IS NOT NULL";
+
+        return ! AlsoOn::any()
+            ? $own
+            : "{$own} UNION SELECT p.id, o.category_id FROM also_on o JOIN items p ON p.id = o.item_id
+                WHERE o.category_id IN (".implode(',', $below).") AND p.parent_id IS NULL AND {$scope}";
     }
 }

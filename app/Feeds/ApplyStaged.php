@@ -18,6 +18,10 @@ use Lokum\Text\StrictKey;
 /** Writes what was staged and judged into the catalog. To be called inside one transaction: all of it, or nothing. */
 final class ApplyStaged
 {
+    /** SQL of the other categories that a staged row s names, as a JSON list of ids; NULL for none. */
+    private const ALSO = 'IIF(s.also IS NULL, NULL, (SELECT json_group_array(o.id) FROM json_each(s.also) j
+        JOIN categories o ON o.path_key = j.value))';
+
     /**
      * @param  list<TargetColumn>  $targets
      * @param  array<string, list<string>>  $paths  names of categories from the top down, by path key
@@ -116,9 +120,9 @@ final class ApplyStaged
         $this->staging->run(
             'UPDATE temp.staged_rows SET item_id = (SELECT id FROM items WHERE sku = staged_rows.sku) WHERE item_id IS NULL',
         );
-        $insert = 'INSERT INTO items (parent_id, sku, name, category_id, price, currency, stock, description, image, feed_id,
+        $insert = 'INSERT INTO items (parent_id, sku, name, category_id, also_in, price, currency, stock, description, image, feed_id,
             row_hash, created_at, updated_at)
-            SELECT %s, s.sku, s.name, c.id, s.price, s.currency, s.stock, s.description, s.image, ?, s.hash, ?, ?
+            SELECT %s, s.sku, s.name, c.id, '.self::ALSO.', s.price, s.currency, s.stock, s.description, s.image, ?, s.hash, ?, ?
             FROM temp.staged_rows s LEFT JOIN categories c ON c.path_key = s.category %s
             WHERE s.item_id IS NULL AND s.parent IS %s NULL ORDER BY s.line';
         $this->staging->run(sprintf($insert, 'NULL', '', ''), [$this->feed->id, $now, $now]);
@@ -223,7 +227,7 @@ final class ApplyStaged
             if (is_string($target->target) && ! in_array($target->target, ['sku', 'parent_sku'], true)) {
                 $sets[] =
                     $target->target === 'category'
-                        ? 'category_id = (SELECT id FROM categories WHERE path_key = s.category)'
+                        ? 'category_id = (SELECT id FROM categories WHERE path_key = s.category), also_in = '.self::ALSO
                         : "{$target->target} = s.{$target->target}";
             }
         }

@@ -101,6 +101,8 @@ final readonly class JudgeRows
         );
         if ($this->has('category')) {
             $differs[] = 's.category IS NOT c.path_key';
+            $differs[] = '((s.also IS NOT NULL OR i.also_in IS NOT NULL) AND s.also IS NOT (SELECT json_group_array(o.path_key)
+                FROM json_each(i.also_in) j JOIN categories o ON o.id = j.value))';
         }
         $differs[] = 's.parent IS NOT p.sku';
         // What went out of the shop since it was not sent comes back.

@@ -19,7 +19,7 @@ final readonly class LeaveToOthers
     /** What every product has, as known columns are called, with the columns that go along. */
     private const FIELDS = [
         'name' => ['name'],
-        'category' => ['category'],
+        'category' => ['category', 'also'],
         'price' => ['price', 'currency'],
         'stock' => ['stock'],
         'description' => ['description'],
@@ -84,9 +84,12 @@ final readonly class LeaveToOthers
 
     private function field(string $field, string $those): void
     {
-        $value = fn (string $column): string => $column === 'category'
-            ? '(SELECT c.path_key FROM items i JOIN categories c ON c.id = i.category_id WHERE i.id = staged_rows.item_id)'
-            : "(SELECT i.{$column} FROM items i WHERE i.id = staged_rows.item_id)";
+        $value = fn (string $column): string => '(SELECT '.match ($column) {
+            'category' => '(SELECT c.path_key FROM categories c WHERE c.id = i.category_id)',
+            'also' => 'IIF(i.also_in IS NULL, NULL, (SELECT json_group_array(c.path_key) FROM json_each(i.also_in) j
+                JOIN categories c ON c.id = j.value))',
+            default => "i.{$column}",
+        }.' FROM items i WHERE i.id = staged_rows.item_id)';
         $sets = array_map(fn (string $column): string => "{$column} = {$value($column)}", self::FIELDS[$field]);
         $this->staging->run('UPDATE temp.staged_rows SET '.implode(', ', $sets)." WHERE line IN ({$those})");
     }

@@ -94,12 +94,9 @@ final class StageRows
             // A file without the column leaves the variants it names with their products.
             $parent = $hasParents ? $row->parent : $item->parent ?? null;
             $same = $item !== null && $item->row_hash === $hash;
-            $path = $row->fields['category'] ?? null;
-            $key = null;
-            if ($path instanceof CategoryPath) {
-                $key = $this->keys[implode(' > ', $path->names)] ??= $path->key();
-                $this->paths[$key] ??= $path->names;
-            }
+            $paths = $row->fields['category'] ?? [];
+            $keys = array_map($this->key(...), is_array($paths) ? $paths : []);
+            $also = array_values(array_diff(array_unique($keys), array_slice($keys, 0, 1)));
             $field = $row->fields;
             $this->staging->add('staged_rows', [
                 $row->line,
@@ -108,7 +105,8 @@ final class StageRows
                 $hash,
                 (int) $same,
                 $field['name'] ?? null,
-                $key,
+                $keys[0] ?? null,
+                $also === [] ? null : json_encode($also, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR),
                 $field['price'] ?? null,
                 $field['currency'] ?? null,
                 $field['stock'] ?? null,
@@ -120,6 +118,14 @@ final class StageRows
                 $this->stageCells($row, $parent !== null);
             }
         }
+    }
+
+    private function key(CategoryPath $path): string
+    {
+        $key = $this->keys[implode(' > ', $path->names)] ??= $path->key();
+        $this->paths[$key] ??= $path->names;
+
+        return $key;
     }
 
     private function stageCells(ReadRow $row, bool $variant): void

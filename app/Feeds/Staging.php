@@ -15,7 +15,7 @@ final class Staging
 {
     private const TABLES = [
         'staged_rows' => 'line INTEGER PRIMARY KEY, sku TEXT NOT NULL, parent TEXT, hash TEXT NOT NULL, same INTEGER NOT NULL,
-            name TEXT, category TEXT,
+            name TEXT, category TEXT, also TEXT,
             price REAL, currency TEXT, stock INTEGER, description TEXT, image TEXT, item_id INTEGER, parent_id INTEGER,
                 changed INTEGER NOT NULL DEFAULT 0',
         'staged_cells' => 'line INTEGER NOT NULL, col INTEGER NOT NULL, text_id INTEGER NOT NULL, PRIMARY KEY (line, col, text_id)',

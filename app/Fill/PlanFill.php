@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Fill;
 
+use App\Catalog\AlsoOn;
 use App\Catalog\CategoryTree;
 use App\Cells\CellSheet;
 use App\Cells\Chosen;
@@ -65,13 +66,16 @@ final class PlanFill
         $branch = $tree->bySlug((string) $this->rule->settings['branch']);
         foreach ($branch === null ? [] : Category::query()->where('parent_id', $branch->id)->get() as $child) {
             [$spelling, $token] = $this->sheet->spellings->text($child->name);
+            $below = $tree->withDescendants($child->id);
+            $also = AlsoOn::condition('p.id', ...$below);
             DB::insert(
                 "INSERT OR IGNORE INTO temp.due
                     SELECT t.item_id, {$token}, {$spelling} FROM temp.targets t JOIN items i ON i.id = t.item_id
                     JOIN items p ON p.id = COALESCE(i.parent_id, i.id)
                 WHERE p.category_id IN (".
-                    implode(',', $tree->withDescendants($child->id)).
-                    ')',
+                    implode(',', $below).
+                    ')'.
+                    ($also === null ? '' : " OR {$also}"),
             );
         }
     }

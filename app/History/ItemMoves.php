@@ -29,6 +29,8 @@ final readonly class ItemMoves
         'updated_at',
         'out_since',
         'out_by',
+        'also_in',
+        'also_by_hand',
     ];
 
     private PDO $pdo;

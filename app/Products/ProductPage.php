@@ -7,6 +7,7 @@ namespace App\Products;
 use App\Catalog\Senders;
 use App\Cells\Cell;
 use App\Cells\Narrowing;
+use App\Models\Category;
 use App\Models\Definition;
 use App\Models\Item;
 use App\Support\Page;
@@ -22,6 +23,8 @@ final readonly class ProductPage extends Page
      * @param  Collection<int, Definition>  $notInUse  proposed, left aside or retired, that it or a variant carries
      * @param  array<int, list<string>>  $labels  values by definition, for the fields
      * @param  array<int, array<int, list<Cell>>>  $cells  by item and definition
+     * @param  list<Category>  $alsoIn  categories that it stands in beside its own
+     * @param  list<array{0: Category, 1: int}>  $categories  the whole tree, with depths
      * @param  array<string, mixed>  $list  the list it was opened from, as an address has it
      */
     public function __construct(
@@ -36,6 +39,8 @@ final readonly class ProductPage extends Page
         public ?Item $before,
         public ?Item $after,
         public Senders $senders,
+        public array $alsoIn,
+        public array $categories,
     ) {
     }
 

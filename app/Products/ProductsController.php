@@ -8,6 +8,7 @@ use App\Cells\CellChange;
 use App\Cells\ChangeCells;
 use App\Cells\Chosen;
 use App\Cells\Narrowing;
+use App\Models\Category;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Item;
@@ -142,6 +143,25 @@ final class ProductsController
         return redirect(Back::to($request, route('products')))
             ->with('done', $change->summary)
             ->with('undo', $change->id);
+    }
+
+    /** Into a further category, or out of it. */
+    public function putIn(Request $request, PutInCategory $put): RedirectResponse
+    {
+        $picked = Ids::in($request, 'pick');
+        $isAll = $request->boolean('all');
+        if ($picked === [] && ! $isAll) {
+            throw new Refused('Select at least one product, or all that match, first.');
+        }
+        $change = $put(
+            $isAll ? Chosen::all(Narrowing::from($request)) : Chosen::items($picked),
+            Category::query()->where('slug', $request->string('category')->toString())->first()
+                ?? throw new Refused('Choose a category.', 'category'),
+            $request->string('in')->toString() !== 'out',
+            $isAll && $request->filled('products') ? $request->integer('products') : null,
+        );
+
+        return self::done($request, $change);
     }
 
     public function delete(Request $request, DeleteForGood $delete): RedirectResponse

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Products;
 
+use App\Catalog\CategoryTree;
 use App\Catalog\Expected;
 use App\Catalog\Senders;
 use App\Cells\CellTable;
@@ -46,6 +47,8 @@ final readonly class ShowProduct
             before: $this->beside($item, $narrowing, $request, before: true),
             after: $this->beside($item, $narrowing, $request, before: false),
             senders: Senders::of($item),
+            alsoIn: PutInCategory::of($item),
+            categories: CategoryTree::load()->flat(),
         );
     }
 

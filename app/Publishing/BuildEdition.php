@@ -155,9 +155,15 @@ final class BuildEdition
             $bits[$category][] = $number = $this->numbering->product($id);
             $categories[$number] = (int) $category;
         }
-        $this->listingCounts = new ListingCounts($tree, $categories);
+        $also = [];
+        $listed = 'SELECT o.item_id, o.category_id FROM also_on o JOIN items i ON i.id = o.item_id WHERE i.out_since IS NULL';
+        foreach (Rows::of($listed) as [$id, $category]) {
+            $also[$category][] = $this->numbering->product($id);
+        }
+        $this->listingCounts = new ListingCounts($tree, $categories, $also);
         foreach ($tree->flat() as [$category, $depth]) {
             $below = array_merge(
+                $also[$category->id] ?? [],
                 ...array_map(
                     fn (int $id): array => $bits[$id] ?? [],
                     $category->own_only ? [$category->id] : $tree->withDescendants($category->id),

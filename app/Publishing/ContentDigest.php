@@ -26,7 +26,8 @@ final class ContentDigest
         foreach (
             Rows::from(
                 $pdo,
-                'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image, out_since FROM items',
+                'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image, out_since, also_in,
+                    also_by_hand FROM items',
             ) as $row
         ) {
             $items = ($items + self::hash($row)) % self::MODULUS;

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Catalog\AlsoOn;
 use App\Catalog\CategoryTree;
 use App\Catalog\Coverage;
 use App\Draft\DraftLineups;
@@ -15,6 +16,7 @@ use App\Models\Definition;
 use App\Models\Item;
 use App\Models\Umbrella;
 use App\Models\Value;
+use Illuminate\Support\Facades\DB;
 use Lokum\Edition\FilterLine;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
@@ -86,11 +88,14 @@ final readonly class DraftSummary
     private function listed(): array
     {
         $totals = $this->coverage->totals();
+        $also = AlsoOn::any()
+            ? DB::table('also_on')->groupBy('category_id')->selectRaw('category_id, COUNT(*) AS n')->pluck('n', 'category_id')->all()
+            : [];
         $tree = CategoryTree::load();
         $listed = [];
         foreach ($tree->flat() as [$category]) {
             $on = $category->own_only ? [$category->id] : $tree->withDescendants($category->id);
-            $listed[$category->slug] = array_sum(array_intersect_key($totals, array_flip($on)));
+            $listed[$category->slug] = array_sum(array_intersect_key($totals, array_flip($on))) + ($also[$category->id] ?? 0);
         }
 
         return $listed;

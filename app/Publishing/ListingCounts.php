@@ -18,9 +18,20 @@ final class ListingCounts
     /** @var array<int, array<int, int>> products by term, by category */
     private array $counts = [];
 
-    /** @param  array<int, int>  $categories  of products, by product number */
-    public function __construct(CategoryTree $tree, private readonly array $categories)
+    /** @var array<int, list<int>> listings that a product stands in beyond those, by product number */
+    private array $also = [];
+
+    /**
+     * @param  array<int, int>  $categories  of products, by product number
+     * @param  array<int, list<int>>  $also  numbers of products that a category's page lists as well
+     */
+    public function __construct(CategoryTree $tree, private readonly array $categories, array $also)
     {
+        foreach ($also as $category => $products) {
+            foreach ($products as $product) {
+                $this->also[$product][] = $category;
+            }
+        }
         foreach ($tree->flat() as [$category]) {
             foreach ($category->own_only ? [$category->id] : $tree->withDescendants($category->id) as $id) {
                 $this->listings[$id][] = $category->id;
@@ -35,6 +46,9 @@ final class ListingCounts
         foreach ($products as $product => $_) {
             $category = $this->categories[$product] ?? 0;
             $own[$category] = ($own[$category] ?? 0) + 1;
+            foreach ($this->also[$product] ?? [] as $listing) {
+                $this->counts[$listing][$term] = ($this->counts[$listing][$term] ?? 0) + 1;
+            }
         }
         foreach ($own as $category => $count) {
             foreach ($this->listings[$category] ?? [] as $listing) {

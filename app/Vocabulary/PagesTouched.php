@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace App\Vocabulary;
 
+use App\Catalog\AlsoOn;
 use App\Catalog\CategoryTree;
 use App\Catalog\ItemsOfLevel;
 use App\Catalog\TermNumbers;
 use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
+use stdClass;
 
 /** What becomes of one term on the pages that shoppers visit: its products there before and after, and the terms that go. */
 final class PagesTouched
@@ -23,29 +25,35 @@ final class PagesTouched
         $all = implode(',', array_unique(array_map(intval(...), [...$before, ...$after])));
         $in = fn (array $ids): string => 's.value_id IN ('.implode(',', array_map(intval(...), $ids ?: [0])).')';
         $product = ItemsOfLevel::PRODUCT;
-        $found = DB::select(
-            "SELECT p.category_id AS category, COUNT(DISTINCT CASE WHEN {$in(
+        [$own, $also] = AlsoOn::both(
+            "SELECT {category} AS category, COUNT(DISTINCT CASE WHEN {$in(
                 $before,
             )} THEN p.id END) AS before, COUNT(DISTINCT CASE WHEN {$in($after)} THEN p.id END) AS after, GROUP_CONCAT(DISTINCT ".
                 TermNumbers::SQL.
                 ") AS terms
             FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
-            JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = {$product}
+            JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id JOIN items p ON p.id = {$product}{also}
             WHERE s.value_id IN ({$all}) AND ".
                 ItemsOfLevel::on($definition->level).
-                ' AND p.category_id IS NOT NULL GROUP BY p.category_id',
+                ' AND {category} IS NOT NULL GROUP BY {category}',
         );
         $tree = CategoryTree::load();
         $sums = [];
-        foreach ($found as $row) {
+        $add = function (int $id, stdClass $row) use (&$sums): void {
+            $sums[$id] ??= [0, 0, []];
+            $sums[$id] = [
+                $sums[$id][0] + $row->before,
+                $sums[$id][1] + $row->after,
+                $sums[$id][2] + array_fill_keys(explode(',', (string) $row->terms), true),
+            ];
+        };
+        foreach (DB::select($own) as $row) {
             foreach ($tree->withAncestors((int) $row->category) as $id) {
-                $sums[$id] ??= [0, 0, []];
-                $sums[$id] = [
-                    $sums[$id][0] + $row->before,
-                    $sums[$id][1] + $row->after,
-                    $sums[$id][2] + array_fill_keys(explode(',', (string) $row->terms), true),
-                ];
+                $add($id, $row);
             }
+        }
+        foreach ($also === null ? [] : DB::select($also) as $row) {
+            $add((int) $row->category, $row);
         }
         $pages = [];
         foreach ($tree->flat() as [$category]) {

@@ -12,6 +12,8 @@ final readonly class CategoryPath
 {
     private const DEEPEST = 12;
 
+    private const BETWEEN = '|';
+
     /** @param  list<string>  $names  from the top down, none empty */
     private function __construct(public array $names)
     {
@@ -36,6 +38,26 @@ final readonly class CategoryPath
         }
 
         return new self($names);
+    }
+
+    /**
+     * The categories that a cell names: "Paint > Oil | Gifts". The first is the one that the product belongs to.
+     *
+     * @return list<self> none for a blank cell
+     *
+     * @throws BadCell for empty parts, or a path too deep
+     */
+    public static function several(string $cell): array
+    {
+        $paths = [];
+        foreach (explode(self::BETWEEN, $cell) as $part) {
+            $path = self::read($part);
+            if ($path !== null) {
+                $paths[$path->key()] ??= $path;
+            }
+        }
+
+        return array_values($paths);
     }
 
     /** Equal for paths that lead to the same category. */

@@ -11,7 +11,7 @@ final readonly class ReadRow
      * @param  int  $line  physical line, from 1
      * @param  string  $sku  trimmed; empty where it is missing
      * @param  string|null  $parent  sku of the product that this row is a variant of
-     * @param  array<string, string|float|int|CategoryPath|null>  $fields  by known column; only the columns the file has
+     * @param  array<string, string|float|int|list<CategoryPath>|null>  $fields  by known column; only the columns the file has
      * @param  array<int, list<string>>  $cells  spellings by column index; empty lists for missing cells
      * @param  array{column: string, reason: string}|null  $refusal  why the row cannot be taken
      */

@@ -14,11 +14,12 @@ final readonly class RowReader
         'sku' => 200,
         'parent_sku' => 200,
         'name' => 1000,
-        'category' => 2000,
         'currency' => 10,
         'description' => 65536,
         'image' => 2000,
     ];
+
+    private const PATHS = 2000;
 
     private const SPELLING = 500;
 
@@ -37,7 +38,8 @@ final readonly class RowReader
     {
         $known = array_filter($targets, is_string(...));
         foreach (array_count_values($known) as $field => $times) {
-            if ($times > 1) {
+            // Several columns may name categories; the first names the one that a product belongs to.
+            if ($times > 1 && $field !== 'category') {
                 throw UnreadableFile::twoColumnsFor($field);
             }
         }
@@ -66,13 +68,15 @@ final readonly class RowReader
                 );
             }
         }
-        $fields = [];
-        $cells = [];
+        $fields = $cells = $paths = [];
         foreach ($this->targets as $index => $target) {
             $cell = $row->cells[$index] ?? '';
             try {
                 if ($target instanceof Column) {
                     $cells[$index] = $this->spellings($target, $cell);
+                } elseif ($target === 'category') {
+                    $paths = [...$paths, ...$this->paths($cell)];
+                    $fields['category'] = $paths;
                 } elseif ($target !== null) {
                     $fields[$target] = $this->field($target, $cell);
                 }
@@ -110,7 +114,17 @@ final readonly class RowReader
         return $spellings;
     }
 
-    private function field(string $column, string $cell): string|float|int|CategoryPath|null
+    /** @return list<CategoryPath> */
+    private function paths(string $cell): array
+    {
+        if (mb_strlen($cell) > self::PATHS) {
+            throw BadCell::tooLong(mb_strlen($cell), self::PATHS);
+        }
+
+        return in_array(trim($cell), $this->empty, true) ? [] : CategoryPath::several($cell);
+    }
+
+    private function field(string $column, string $cell): string|float|int|null
     {
         $most = self::LENGTHS[$column] ?? self::SPELLING;
         if (strlen($cell) > $most && mb_strlen($cell) > $most) {
@@ -123,7 +137,6 @@ final readonly class RowReader
         return match ($column) {
             'price' => Money::price($cell),
             'stock' => Money::stock($cell),
-            'category' => CategoryPath::read($cell),
             default => Label::isBlank($cell) ? null : trim($cell),
         };
     }

@@ -400,6 +400,12 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
+                'DROP VIEW also_on',
+                'DROP INDEX items_also',
+                'ALTER TABLE items DROP COLUMN also_in',
+                'ALTER TABLE items DROP COLUMN also_by_hand',
+                'ALTER TABLE item_changes DROP COLUMN also_in',
+                'ALTER TABLE item_changes DROP COLUMN also_by_hand',
                 'ALTER TABLE feeds DROP COLUMN leaves',
                 'DROP TABLE planned_publications',
                 'DROP INDEX filters_shared_index',

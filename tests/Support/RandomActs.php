@@ -7,6 +7,7 @@ namespace Tests\Support;
 use App\Draft\DraftLineups;
 use App\Lineups\ChangeFilter;
 use App\Lineups\ProposeFilter;
+use App\Models\Category;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Filter;
@@ -89,6 +90,7 @@ final class RandomActs
             $this->merge(...),
             $this->hide(...),
             $this->takeOut(...),
+            $this->putIn(...),
             $this->changeAddress(...),
             $this->changeDefinitionAddress(...),
             $this->saveValue(...),
@@ -151,6 +153,17 @@ final class RandomActs
                 ] + $where,
             );
         }
+    }
+
+    /** Products come into a further category, or go out of it. */
+    private function putIn(): void
+    {
+        $ids = Item::query()->whereNull('parent_id')->pluck('id')->all();
+        $this->send('POST', '/products/category', [
+            'pick' => self::some($ids, mt_rand(1, 4)),
+            'category' => Category::query()->inRandomOrder()->value('slug'),
+            'in' => self::one(['in', 'in', 'out']),
+        ]);
     }
 
     /** Products go out of the shop, or come back. */
@@ -509,6 +522,7 @@ final class RandomActs
         $this->deliveries++;
         $csv = "sku,parent_sku,name,category,brand,price,stock,Color,Finish,Use,Dimmable,Watts,List price,Notes,Made\n";
         $categories = ['Lamps', 'Lamps > Desk', 'Lamps > Desk > Clamp', 'Lamps > Floor', 'Shades', 'Bulbs', ''];
+        $places = fn (): string => self::one($categories).self::one(['', '', '', ' | '.self::one($categories)]);
         for ($i = 0; $i < $rows; $i++) {
             $sku = 'L'.mt_rand(1, 60);
             $own = mt_rand(0, 2) === 0;
@@ -524,7 +538,7 @@ final class RandomActs
                 $variant && ! $own ? '' : self::one(['', 'with a clamp', 'for the wall']),
                 $variant && ! $own ? '' : self::one(['', '2026-05-01', '2026-07-31', 'May']),
             ]);
-            $name = "{$sku},,Lamp {$sku},".self::one($categories).','.self::one(['Ninefold', 'Ostrelle', 'Loxholm', '']);
+            $name = "{$sku},,Lamp {$sku},".$places().','.self::one(['Ninefold', 'Ostrelle', 'Loxholm', '']);
             if ($own) {
                 $csv .= "{$name},{$data(true)}\n";
 

@@ -164,6 +164,24 @@
         @endif
     </form>
     @can('edit')
+        @if ($categories !== [])
+            <details @if ($errors->has('category')) open @endif>
+                <summary class="label">Put into a further category</summary>
+                <div class="grid gap-2 py-2">
+                    <div class="field"><label for="further">Category</label><select class="select" id="further" name="category"
+                        form="give">
+                            <option value="">choose …</option>
+                            @foreach ($categories as [$one, $depth])
+                                <option value="{{ $one->slug }}">{{ str_repeat('  ', $depth) }}{{ $one->name }}</option>
+                            @endforeach
+                        </select><x-error for="category" /></div>
+                    <div class="flex gap-2"><button class="button small" form="give" formaction="{{ route('products.category') }}"
+                        formnovalidate name="in" value="in">Put in, too</button><button class="button small" form="give"
+                            formaction="{{ route('products.category') }}" formnovalidate name="in" value="out">Take out again</button></div>
+                    <p class="small soft">They stay where they belong, and stand on its page as well. Feeds leave it so.</p>
+                </div>
+            </details>
+        @endif
         @php($back = $narrowing->named('gone') !== null)
         <details>
             <summary class="label">{{ $back ? 'Bring back into the shop' : 'Take out of the shop' }}</summary>

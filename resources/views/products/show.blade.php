@@ -24,6 +24,28 @@
             <a class="chip" href="{{ route('products', ['where' => ['category:'
                 . $item->category->slug]]) }}">{{ $item->category->path }}</a>
         @endif
+        @foreach ($alsoIn as $category)
+            <form method="post" action="{{ route('products.category') }}">@csrf<input type="hidden" name="pick[]"
+                value="{{ $item->id }}"><input type="hidden" name="category" value="{{ $category->slug }}"><input type="hidden"
+                    name="back" value="{{ request()->getRequestUri() }}"><span class="chip">also in {{ $category->path }}
+                    @can('edit')
+                        <button class="x" name="in" value="out" aria-label="Take it out of {{ $category->path }}">×</button>
+                    @endcan
+                </span></form>
+        @endforeach
+        @can('edit')
+            @if ($item->parent_id === null)
+                <form method="post" action="{{ route('products.category') }}" class="flex gap-1">@csrf<input type="hidden"
+                    name="pick[]" value="{{ $item->id }}"><input type="hidden" name="back"
+                        value="{{ request()->getRequestUri() }}"><select class="select small w-[170px]" name="category" required
+                        aria-label="Put it into a further category">
+                        <option value="">also in …</option>
+                        @foreach ($categories as [$one, $depth])
+                            <option value="{{ $one->slug }}">{{ str_repeat('  ', $depth) }}{{ $one->name }}</option>
+                        @endforeach
+                    </select><button class="button small" name="in" value="in">Put in</button></form>
+            @endif
+        @endcan
         <span>{{ Format::count($item->variants->count(), 'variant') }}</span>
         @if ($item->variants->isEmpty() && $item->price !== null)
             <span>{{ Format::money($item->price, $item->currency) }}</span><span class="soft">{{ $item->stock ?? 'unknown' }} in

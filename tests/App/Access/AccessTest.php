@@ -58,6 +58,8 @@ function address_of(string $uri): string
         'values/{definition}' => 'values/color',
         'newcomers/{definition}' => 'newcomers/color',
         'definitions/{definition}/day-order' => 'definitions/color/day-order',
+        'definitions/{definition}/address' => 'definitions/color/address',
+        '{term}' => '1',
         '/{lens?}' => '',
         '/{definition?}' => '',
         '/{slug?}' => '',
