@@ -11,7 +11,7 @@
     </div>
 @elsecan('publish')
     <details @if ($errors->has('at')) open @endif>
-        <summary class="label">Publish at a set time</summary>
+        <summary class="label">Later, at a set time</summary>
         <form method="post" action="{{ route('publishing.plan') }}" class="grid gap-2 pt-2">@csrf
             <div class="field"><label for="at">When, by the shop's clock ({{ config('lokum.timezone') }})</label><input class="input"
                     type="datetime-local" id="at" name="at" required value="{{ old('at') }}" @error('at') aria-invalid="true"
