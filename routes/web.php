@@ -138,6 +138,8 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::put('/rules/{rule}', [RulesController::class, 'update'])->name('rules.update');
     Route::post('/rules/{rule}/pause', [RulesController::class, 'pause'])->name('rules.pause');
     Route::delete('/rules/{rule}', [RulesController::class, 'destroy'])->name('rules.destroy');
+    Route::post('/values/vocabulary', [VocabularyController::class, 'lookAtAll'])->name('values.lists');
+    Route::post('/values/vocabulary/take-in', [VocabularyController::class, 'takeAllIn'])->name('values.lists.take-in');
     Route::post('/values/{definition:slug}', [ValuesController::class, 'store'])->name('values.store');
     Route::post('/values/{definition:slug}/vocabulary', [VocabularyController::class, 'look'])->name('values.vocabulary.look');
     Route::post('/values/{definition:slug}/vocabulary/take-in', [VocabularyController::class, 'takeIn'])

@@ -33,33 +33,47 @@ final class SentList
     }
 
     /**
-     * @return resource the CSV
+     * @return resource the only list, or the one that is called like the attribute
      *
-     * @throws Refused when the archive has none, or more than one
+     * @throws Refused when the archive has none, or several that are called otherwise
      */
-    public function csv()
+    public function csv(string $attribute)
     {
         if ($this->archive === null) {
             return $this->file;
         }
+        $names = $this->names();
+        $chosen = $names[$attribute] ?? (count($names) === 1 ? array_values($names)[0] : null);
+
+        return $this->open($chosen ?? throw new Refused(
+            $names === []
+                ? 'The archive has no list: no .csv, .ttl or .jsonld.'
+                : 'The archive has several lists, and none is called like the attribute: '.implode(', ', $names).'.',
+        ));
+    }
+
+    /** @return array<string, string> lists of the archive by what they are called without their ending; none where it is no archive */
+    public function names(): array
+    {
         $names = [];
-        for ($i = 0; $i < min(self::MOST, $this->archive->numFiles); $i++) {
-            $stat = $this->archive->statIndex($i);
-            if ($stat !== false && str_ends_with(mb_strtolower($stat['name']), '.csv')) {
-                $names[$stat['name']] = $stat['size'];
+        for ($i = 0; $i < min(self::MOST, $this->archive->numFiles ?? 0); $i++) {
+            $name = (string) $this->archive?->getNameIndex($i);
+            if (preg_match('/\.(csv|ttl|jsonld)$/iD', $name) === 1) {
+                $names[pathinfo($name, PATHINFO_FILENAME)] ??= $name;
             }
         }
-        if (count($names) !== 1) {
-            throw new Refused(
-                $names === []
-                    ? 'The archive has no CSV.'
-                    : 'The archive has several lists: '.implode(', ', array_keys($names)).'. Send one.',
-            );
-        }
-        $text = max($names) > self::LARGEST_LIST ? false : $this->archive->getFromName((string) array_key_first($names));
+
+        return $names;
+    }
+
+    /** @return resource */
+    private function open(string $name)
+    {
+        $size = $this->archive?->statName($name)['size'] ?? 0;
+        $text = $size > self::LARGEST_LIST ? false : $this->archive?->getFromName($name);
         $copy = fopen('php://temp', 'w+b');
         if ($copy === false || ! is_string($text)) {
-            throw new Refused('The list in the archive cannot be read, or is larger than 100 MB.');
+            throw new Refused("{$name} cannot be read, or is larger than 100 MB.");
         }
         fwrite($copy, $text);
         rewind($copy);

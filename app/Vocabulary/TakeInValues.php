@@ -28,6 +28,8 @@ use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Look;
 use Lokum\Vocabulary\Showing;
+use Lokum\Vocabulary\SkosReader;
+use Lokum\Vocabulary\UnreadableSkos;
 
 /**
  * Takes in a list of values with their spellings, umbrellas and looks, as another shop has cleaned it. Values that are there
@@ -35,19 +37,22 @@ use Lokum\Vocabulary\Showing;
  */
 final readonly class TakeInValues
 {
+    /** How lists of concepts begin: JSON, or the declarations and names of Turtle. */
+    private const CONCEPTS = '/^\x{FEFF}?(?:\s|#[^\n]*\n)*(?:[\[{]|@prefix\b|@base\b|prefix\s+\w*:|<\w+:)/iu';
+
     public function __construct(private Ledger $ledger)
     {
     }
 
     /**
-     * @param  resource  $source  CSV, or an archive of one with its pictures, with the columns value and, where they are known,
-     *                            those of ListValues::HEADINGS; others are passed over
+     * @param  resource  $source  CSV with the columns value and, where they are known, those of ListValues::HEADINGS (others are
+     *                            passed over), SKOS in Turtle or JSON-LD, or an archive of one with its pictures
      * @return array{values: int, spellings: int, moved: int, umbrellas: int} what comes new, and spellings that move
      */
     public function consequences(Definition $definition, $source): array
     {
         $list = new SentList($source);
-        $rows = $this->rows($definition, $list->csv());
+        $rows = $this->rows($definition, $list->csv($definition->slug));
 
         return $this->ledger->rehearse(fn (Journal $journal): array => $this->write($journal, $definition, $rows, $list));
     }
@@ -57,7 +62,7 @@ final readonly class TakeInValues
     {
         ManagersOnly::allow($definition->id);
         $list = new SentList($source);
-        $rows = $this->rows($definition, $list->csv());
+        $rows = $this->rows($definition, $list->csv($definition->slug));
 
         return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $rows, $list): string {
             $figures = $this->write($journal, $definition, $rows, $list);
@@ -73,6 +78,57 @@ final readonly class TakeInValues
     }
 
     /**
+     * What an archive of several lists would bring, each to the attribute that it is called like.
+     *
+     * @param  resource  $source
+     * @return array{lists: array<string, array{values: int, spellings: int, moved: int, umbrellas: int}>, over: list<string>} by
+     *         label of the attribute; lists that are called like none
+     *
+     * @throws Refused naming the list
+     */
+    public function consequencesOfAll($source): array
+    {
+        return $this->ledger->rehearse(fn (Journal $journal): array => $this->all($journal, new SentList($source)));
+    }
+
+    /** @param  resource  $source  an archive of several lists; all of them come in as one step */
+    public function takeAll($source): ?Change
+    {
+        return $this->ledger->record(Room::Values, function (Journal $journal) use ($source): string {
+            $figures = $this->all($journal, new SentList($source))['lists'];
+
+            return 'Took in lists for '.implode(', ', array_keys($figures)).': '.
+                number_format(array_sum(array_column($figures, 'values'))).' values and '.
+                number_format(array_sum(array_column($figures, 'spellings'))).' spellings came';
+        });
+    }
+
+    /** @return array{lists: array<string, array{values: int, spellings: int, moved: int, umbrellas: int}>, over: list<string>} */
+    private function all(Journal $journal, SentList $list): array
+    {
+        $figures = $over = [];
+        foreach ($list->names() as $called => $name) {
+            $definition = Definition::called($called);
+            if ($definition === null || $definition->kind !== Kind::Choice) {
+                $over[] = $name;
+
+                continue;
+            }
+            ManagersOnly::allow($definition->id);
+            try {
+                $rows = $this->rows($definition, $list->csv($called));
+                $figures[$definition->label] = $this->write($journal, $definition, $rows, $list);
+            } catch (Refused $why) {
+                throw new Refused("{$name}: {$why->getMessage()}", 'list');
+            }
+        }
+
+        return $figures === []
+            ? throw new Refused('The archive has no list that is called like an attribute, such as color.csv.', 'list')
+            : ['lists' => $figures, 'over' => $over];
+    }
+
+    /**
      * @param  resource  $source
      * @return list<array<string, string>> cells by heading
      */
@@ -81,42 +137,55 @@ final readonly class TakeInValues
         if ($definition->kind !== Kind::Choice) {
             throw new Refused("The values of {$definition->label} are fixed; only a choice takes in a list.");
         }
+        $rows = $meant = [];
+        foreach (self::cells($source) as $place => $cells) {
+            $cells += array_fill_keys(ListValues::HEADINGS, '');
+            $label = Label::of($cells['value']);
+            if (! ($label !== '' && mb_strlen($label) <= 500)) {
+                throw new Refused("{$place}: a value has a name of 1 to 500 characters.");
+            }
+            $spelling = $cells['spelling'] === '' ? $label : $cells['spelling'];
+            if (isset($meant[$spelling]) && StrictKey::of($meant[$spelling]) !== StrictKey::of($label)) {
+                throw new Refused("{$place}: \"{$spelling}\" stands for \"{$meant[$spelling]}\" and for \"{$label}\".");
+            }
+            $meant[$spelling] = $label;
+            $rows[] = ['value' => $label, 'spelling' => $spelling] + $cells;
+        }
+
+        return $rows;
+    }
+
+    /**
+     * @param  resource  $source
+     * @return iterable<string, array<string, string>> cells by heading, by where they stand
+     *
+     * @throws Refused for what is no list
+     */
+    private static function cells($source): iterable
+    {
+        $begins = (string) fread($source, 4096);
+        rewind($source);
         try {
+            if (preg_match(self::CONCEPTS, $begins) === 1) {
+                foreach (SkosReader::rows((string) stream_get_contents($source)) as $i => $cells) {
+                    yield 'Label '.($i + 1) => $cells;
+                }
+
+                return;
+            }
             $file = CsvFile::open($source);
             $headings = array_map(fn (string $heading): string => mb_strtolower(trim($heading)), $file->dialect->headings);
             if (! in_array('value', $headings, true)) {
                 throw new Refused('The list has no column "value".');
             }
-            $rows = [];
-            $meant = [];
             foreach ($file->rows() as $row) {
-                $cells = array_combine(
-                    $headings,
-                    array_map(
-                        CsvWriter::meant(...),
-                        array_pad(array_slice($row->cells, 0, count($headings)), count($headings), ''),
-                    ),
-                );
-                $cells += array_fill_keys(ListValues::HEADINGS, '');
-                $label = Label::of($cells['value']);
                 if ($row->problem !== null) {
                     throw new Refused("Line {$row->line}: {$row->problem}.");
                 }
-                if (! ($label !== '' && mb_strlen($label) <= 500)) {
-                    throw new Refused("Line {$row->line}: a value has a name of 1 to 500 characters.");
-                }
-                $spelling = $cells['spelling'] === '' ? $label : $cells['spelling'];
-                if (isset($meant[$spelling]) && StrictKey::of($meant[$spelling]) !== StrictKey::of($label)) {
-                    throw new Refused(
-                        "Line {$row->line}: \"{$spelling}\" stands for \"{$meant[$spelling]}\" and for \"{$label}\".",
-                    );
-                }
-                $meant[$spelling] = $label;
-                $rows[] = ['value' => $label, 'spelling' => $spelling] + $cells;
+                $texts = array_pad(array_slice($row->cells, 0, count($headings)), count($headings), '');
+                yield "Line {$row->line}" => array_combine($headings, array_map(CsvWriter::meant(...), $texts));
             }
-
-            return $rows;
-        } catch (UnreadableFile $why) {
+        } catch (UnreadableFile|UnreadableSkos $why) {
             throw new Refused($why->getMessage());
         }
     }

@@ -25,8 +25,10 @@ final class ValuesController
 {
     private const PER_PAGE = 120;
 
-    public function index(): View
+    public function index(Request $request, TakeInValues $take): View
     {
+        $kept = $request->string('list')->toString();
+
         return view('values.index', [
             'numbers' => Definition::query()->live()->where('kind', Kind::Number)->orderBy('label')->get(),
             'attributes' => Definition::query()
@@ -36,6 +38,8 @@ final class ValuesController
                 ->orderBy('label')
                 ->get(),
             'counts' => SpellingCounts::load(),
+            'kept' => $kept,
+            'coming' => $kept === '' ? null : $take->consequencesOfAll(KeptList::open($kept)),
         ]);
     }
 

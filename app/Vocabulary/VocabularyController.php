@@ -89,18 +89,7 @@ final class VocabularyController
     /** Keeps a list that came and shows what taking it in would do. */
     public function look(Request $request, Definition $definition, TakeInValues $take): RedirectResponse
     {
-        $request->validate(['list' => 'required|file|max:102400'], ['list.required' => 'Choose a file first.']);
-        $file = $request->file('list');
-        if (! ($file instanceof UploadedFile)) {
-            throw new Refused('Choose a file first.', 'list');
-        }
-        $kept = KeptList::keep((string) $file->getRealPath());
-        try {
-            $take->consequences($definition, KeptList::open($kept));
-        } catch (Refused $why) {
-            KeptList::forget($kept);
-            throw new Refused($why->getMessage(), 'list');
-        }
+        $kept = self::keep($request, fn (string $name): array => $take->consequences($definition, KeptList::open($name)));
 
         return redirect()->route('values.vocabulary', [$definition, 'list' => $kept]);
     }
@@ -115,5 +104,44 @@ final class VocabularyController
             ->route('values.show', $definition)
             ->with('done', $change->summary ?? 'Nothing was different.')
             ->with('undo', $change?->id);
+    }
+
+    /** Keeps an archive of lists that came, and shows what taking it in would do. */
+    public function lookAtAll(Request $request, TakeInValues $take): RedirectResponse
+    {
+        $kept = self::keep($request, fn (string $name): array => $take->consequencesOfAll(KeptList::open($name)));
+
+        return redirect()->route('values', ['list' => $kept]);
+    }
+
+    public function takeAllIn(Request $request, TakeInValues $take): RedirectResponse
+    {
+        $kept = $request->string('list')->toString();
+        $change = $take->takeAll(KeptList::open($kept));
+        KeptList::forget($kept);
+
+        return redirect()
+            ->route('values')
+            ->with('done', $change->summary ?? 'Nothing was different.')
+            ->with('undo', $change?->id);
+    }
+
+    /** @param  Closure(string): mixed  $look  at what is kept; refused for what cannot be taken in */
+    private static function keep(Request $request, Closure $look): string
+    {
+        $request->validate(['list' => 'required|file|max:102400'], ['list.required' => 'Choose a file first.']);
+        $file = $request->file('list');
+        if (! ($file instanceof UploadedFile)) {
+            throw new Refused('Choose a file first.', 'list');
+        }
+        $kept = KeptList::keep((string) $file->getRealPath());
+        try {
+            $look($kept);
+        } catch (Refused $why) {
+            KeptList::forget($kept);
+            throw new Refused($why->getMessage(), 'list');
+        }
+
+        return $kept;
     }
 }

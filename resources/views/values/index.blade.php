@@ -67,7 +67,53 @@
     @endif
 @endsection
 @section('panel')
-    <h2>Choose an attribute</h2>
-    <p class="soft">Its values open with the spellings that suppliers use for them. Two that mean the same are merged there, and
-        looks are given.</p>
+    @if ($coming)
+        <h2>Take these lists in?</h2>
+        <table class="plain">
+            <thead>
+                <tr>
+                    <th scope="col" class="text-left">Attribute</th>
+                    <th scope="col" class="num">new values</th>
+                    <th scope="col" class="num">spellings</th>
+                    <th scope="col" class="num">move</th>
+                </tr>
+            </thead>
+            <tbody>
+                @foreach ($coming['lists'] as $label => $figures)
+                    <tr>
+                        <td>{{ $label }}</td>
+                        <td class="num">{{ Format::number($figures['values']) }}</td>
+                        <td class="num">{{ Format::number($figures['spellings']) }}</td>
+                        <td class="num">{{ Format::number($figures['moved']) }}</td>
+                    </tr>
+                @endforeach
+            </tbody>
+        </table>
+        @if ($coming['over'] !== [])
+            <p class="note">Called like no attribute with a list, and passed over: {{ implode(', ', $coming['over']) }}.</p>
+        @endif
+        @can('edit')
+            <form class="deed" method="post" action="{{ route('values.lists.take-in') }}">@csrf<input type="hidden" name="list"
+                value="{{ $kept }}"><button class="button main" data-key="s">Take them in <kbd>S</kbd></button>
+                <p class="small soft text-center">One step in History. Can be taken back.</p>
+            </form>
+        @endcan
+    @else
+        <h2>Choose an attribute</h2>
+        <p class="soft">Its values open with the spellings that suppliers use for them. Two that mean the same are merged there, and
+            looks are given.</p>
+        <h3>The whole vocabulary</h3>
+        <p class="soft">Lists of all attributes with their looks, pages, pictures and pairs kept apart, in one archive:
+            @foreach (['csv' => 'CSV', 'turtle' => 'SKOS in Turtle', 'jsonld' => 'in JSON-LD'] as $format => $name)
+                <a download href="{{ route('values.vocabulary.everything', $format) }}">{{ $name }}</a>{{ $loop->last ? '' : ', ' }}
+            @endforeach
+        </p>
+        @can('edit')
+            <form method="post" action="{{ route('values.lists') }}" enctype="multipart/form-data" class="grid gap-2">@csrf
+                <div class="field"><label for="list">Take such an archive in</label><input class="input" type="file" id="list"
+                    name="list" accept=".zip" required><x-error for="list" /></div>
+                <button class="button">Look at it</button>
+            </form>
+        @endcan
+    @endif
 @endsection

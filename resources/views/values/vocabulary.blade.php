@@ -32,12 +32,13 @@
                 <h2>Take a list in</h2>
                 <p class="soft">CSV with a column <span class="mono">value</span> and, where they are known, <span
                     class="mono">umbrella</span>, <span class="mono">spelling</span>, <span class="mono">colors</span>, <span
-                        class="mono">help</span>, <span class="mono">hidden</span> and what else a list from here has; with pictures as
-                    the archive. Values that are there are known by their letters; spellings that stand for another value
-                    here move to the one that the list says.</p>
+                        class="mono">help</span>, <span class="mono">hidden</span> and what else a list from here has; with
+                    pictures as the archive; or SKOS in Turtle or JSON-LD. Values that are there are known by their letters;
+                    spellings that stand for another value here move to the one that the list says.</p>
                 <form method="post" action="{{ route('values.vocabulary.look', $definition) }}" enctype="multipart/form-data"
                     class="flex gap-2 items-center flex-wrap">@csrf<input class="input" type="file" name="list" required
-                        accept=".csv,.tsv,.txt,.zip,text/csv" aria-label="List of values"><button class="button">Look at it</button></form>
+                        accept=".csv,.tsv,.txt,.zip,.ttl,.jsonld,.json,text/csv" aria-label="List of values"><button
+                            class="button">Look at it</button></form>
                 <x-error for="list" />
             </section>
         @endcan

@@ -3,11 +3,15 @@
 declare(strict_types=1);
 
 use App\Lineups\EditLineup;
+use App\Models\Change;
+use App\Models\Definition;
 use App\Models\Role;
+use App\Models\Spelling;
 use App\Models\Value;
 use App\Support\Pictures;
 use App\Values\FindValue;
 use App\Vocabulary\ChangeAddress;
+use App\Vocabulary\GatherValues;
 use App\Vocabulary\KeepApart;
 use App\Vocabulary\ListValues;
 use App\Vocabulary\SaveValue;
@@ -15,6 +19,7 @@ use App\Vocabulary\TakeInValues;
 use App\Vocabulary\ValuePage;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
+use Illuminate\Testing\TestResponse;
 use Lokum\Vocabulary\Look;
 use Lokum\Vocabulary\Showing;
 use Symfony\Component\HttpFoundation\BinaryFileResponse;
@@ -168,3 +173,64 @@ test('pictures of looks and pages go along in an archive, and come in with it', 
     $list = sentList("value,picture\nGrey,grey.png\n");
     $this->post('/values/hue/vocabulary', $list)->assertSessionHasErrors(['list' => 'The picture "grey.png" did not come with the list.']);
 });
+
+test('what leaves as SKOS comes in as it was, and what is no list of concepts says where', function (string $format): void {
+    $this->read(
+        "sku,name,Glaze\nA,a,Celadon\nB,b,celadon \nC,c,Tenmoku\nD,d,\"Oribe \"\"green\"\"\"\n",
+        '{"columns": {"Glaze": {"kind": "choice", "level": "product"}}}',
+    );
+    $glaze = Acts::definition('glaze');
+    app(GatherValues::class)($glaze, 'Green glazes', [FindValue::named($glaze, 'Celadon')->id], different: true);
+    $text = app(ListValues::class)->write($glaze, $format);
+    $this->read("sku,name,Cover\nE,e,Shino\n", '{"columns": {"Cover": {"kind": "choice", "level": "product"}}}');
+    $cover = Acts::definition('cover');
+    app(TakeInValues::class)($cover, Acts::file($text));
+    $labels = fn (Definition $of): array => $of->values()->with('spellings', 'umbrella')->orderBy('label')->get()->map(
+        fn (Value $value): array => [
+            $value->label,
+            $value->slug,
+            $value->umbrella?->label,
+            $value->spellings->pluck('text')->sort()->values()->all(),
+        ],
+    )->all();
+    expect(array_values(array_filter($labels($cover), fn (array $one): bool => $one[0] !== 'Shino')))->toBe($labels($glaze));
+})->with(['turtle', 'jsonld']);
+
+test('lists of concepts that cannot be read are refused with their place', function (string $text, string $why): void {
+    $this->post('/values/color/vocabulary', sentList($text))->assertSessionHasErrors('list');
+    expect(session('errors')?->first('list'))->toContain($why);
+})->with([
+    ["@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n", 'no concept'],
+    ["@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n<urn:a> skos:prefLabel \"A\"", 'Line 2: a full stop was expected'],
+    ["@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n\n[] skos:prefLabel \"A\" .", 'Line 3'],
+    ['<urn:a> skos:prefLabel "A" .', 'the prefix "skos:" is not said'],
+    ['{"@graph": [}', 'It is no JSON'],
+    ['{"@graph": [{"@id": "urn:a"}]}', 'no concept'],
+]);
+
+test('the whole vocabulary leaves in one archive and comes in as one step', function (string $format): void {
+    $this->read(
+        "sku,name,Glaze,Ware\nA,a,Celadon,Stoneware\nB,b,Tenmoku,Porcelain\n",
+        '{"columns": {"Glaze": {"kind": "choice", "level": "product"}, "Ware": {"kind": "choice", "level": "product"}}}',
+    );
+    $answer = $this->get("/values/vocabulary-{$format}.zip")->assertOk()->baseResponse;
+    assert($answer instanceof BinaryFileResponse);
+    $bytes = (string) file_get_contents($answer->getFile()->getPathname());
+    // Another shop, that has these attributes and nothing in them.
+    DB::statement('DELETE FROM assignments');
+    Spelling::query()->whereNotIn('definition_id', [Acts::definition('color')->id])->delete();
+    Value::query()->whereNotIn('definition_id', [Acts::definition('color')->id])->delete();
+    $send = fn (string $bytes): TestResponse => $this->post('/values/vocabulary', [
+        'list' => UploadedFile::fake()->createWithContent('all.zip', $bytes),
+    ]);
+    $to = (string) $send($bytes)->assertSessionHasNoErrors()->headers->get('Location');
+    $this->get($to)->assertOk()->assertSeeInOrder(['Take these lists in?', 'Glaze', '2', 'Ware', '2']);
+    parse_str((string) parse_url($to, PHP_URL_QUERY), $query);
+    $this->post('/values/vocabulary/take-in', ['list' => $query['list']])->assertSessionHas('done');
+    expect(Acts::definition('ware')->values()->orderBy('label')->pluck('label')->all())->toBe(['Porcelain', 'Stoneware']);
+    Acts::takeBack(Change::query()->latest('id')->firstOrFail());
+    expect(Acts::definition('ware')->values()->count())->toBe(0);
+    $send('no archive')->assertSessionHasErrors('list');
+    $this->actingAs($this->person(Role::Viewer));
+    $send($bytes)->assertForbidden();
+})->with(['csv', 'turtle', 'jsonld']);

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\Vocabulary;
+
+/** One statement of RDF about a named thing. */
+final readonly class Triple
+{
+    /**
+     * @param  string  $object  IRI or text
+     * @param  string|null  $language  BCP 47 tag of a text, in lower case
+     */
+    public function __construct(public string $subject, public string $property, public string $object, public ?string $language = null)
+    {
+    }
+}
