@@ -8,7 +8,7 @@ use App\Support\LookedUp;
 use Illuminate\Support\Facades\DB;
 
 /**
- * Products that stand in several categories. Each belongs to one; the view also_on has the pages that list it beyond those of that one
+ * Products that stand in several categories. Each belongs to one; the table also_on has the pages that list it beyond those of that one
  * and what it is below, so that it is counted once on each page.
  */
 final class AlsoOn
@@ -22,7 +22,7 @@ final class AlsoOn
         return app(LookedUp::class)->of(
             'also on any page',
             fn (): bool => (bool) DB::scalar(
-                'SELECT EXISTS (SELECT 1 FROM items WHERE also_in IS NOT NULL OR also_by_hand IS NOT NULL)',
+                'SELECT EXISTS (SELECT 1 FROM also_on)',
             ),
         );
     }

@@ -16,6 +16,9 @@ use Lokum\Vocabulary\Level;
 /** Reads a file once, row by row, into the staging tables. What it keeps in memory does not grow with the file. */
 final class StageRows
 {
+    /** JSON letter by letter as SQLite writes it, since the two are compared. */
+    private const AS_SQLITE = JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_THROW_ON_ERROR;
+
     private const CHUNK = 500;
 
     private const DICTIONARY = 20000;
@@ -106,7 +109,7 @@ final class StageRows
                 (int) $same,
                 $field['name'] ?? null,
                 $keys[0] ?? null,
-                $also === [] ? null : json_encode($also, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR),
+                $also === [] ? null : json_encode($also, self::AS_SQLITE),
                 $field['price'] ?? null,
                 $field['currency'] ?? null,
                 $field['stock'] ?? null,

@@ -400,7 +400,13 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
-                'DROP VIEW also_on',
+                'DROP TRIGGER category_comes',
+                'DROP TRIGGER category_lists',
+                'DROP TRIGGER item_comes',
+                'DROP TRIGGER item_moves',
+                'DROP TRIGGER item_goes',
+                'DROP TABLE also_on',
+                'DROP TABLE category_above',
                 'DROP INDEX items_also',
                 'ALTER TABLE items DROP COLUMN also_in',
                 'ALTER TABLE items DROP COLUMN also_by_hand',

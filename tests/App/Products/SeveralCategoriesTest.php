@@ -102,3 +102,13 @@ test('a second column of categories says the same as a second path in the cell',
         ->and(Item::query()->where('sku', 'F')->sole()->category?->slug)->toBe('gifts');
     expect(app(DraftPages::class)->all())->toHaveKey(DraftLineups::load()->tree->bySlug('gifts')->id ?? -1);
 });
+
+test('a row whose other cells change does not change because of how its categories are written', function (): void {
+    $rows = "sku,name,category,price\nX,Cable,Light | A/V > \"\"HDMI\"\" & Ton's | Gifts,1\n";
+    $rows = str_replace(['Light | A/V', "Ton's | Gifts,1"], ['"Light | A/V', "Ton's | Gifts\",1"], $rows);
+    $this->read($rows, feed: 'Cables');
+    $check = $this->read(str_replace(',price', ',price,Note', str_replace(',1', ',1,', $rows)), feed: 'Cables', check: true);
+    expect($check->products)->toMatchArray(['changed' => 0, 'added' => 0])
+        ->and(found_in('gifts'))
+        ->toContain('X');
+});
