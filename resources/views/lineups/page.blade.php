@@ -24,7 +24,7 @@
                         value="1" @checked(isset($layer?->settings['sorts']))><span>Say them here</span></label>
                 @php($typed = $errors->has('sorts') ? array_values((array) old('sorts', [])) : [])
                 @foreach ([...$sorts, null, null] as $i => $order)
-                    <div class="flex gap-2 items-center"><input type="hidden" name="sorts[{{ $i }}][slug]"
+                    <div class="flex flex-wrap gap-2 items-center"><input type="hidden" name="sorts[{{ $i }}][slug]"
                         value="{{ $order?->slug }}"><input class="input small w-44"
                             name="sorts[{{ $i }}][name]" value="{{ $typed[$i]['name'] ?? $order?->name }}" maxlength="60"
                                 aria-label="Name of sort order {{ $i + 1 }}"
