@@ -37,6 +37,8 @@ use Lokum\Vocabulary\UnreadableSkos;
  */
 final readonly class TakeInValues
 {
+    private const MOST_CONCEPTS = 10_000_000;
+
     /** How lists of concepts begin: JSON, or the declarations and names of Turtle. */
     private const CONCEPTS = '/^\x{FEFF}?(?:\s|#[^\n]*\n)*(?:[\[{]|@prefix\b|@base\b|prefix\s+\w*:|<\w+:)/iu';
 
@@ -167,6 +169,9 @@ final readonly class TakeInValues
         rewind($source);
         try {
             if (preg_match(self::CONCEPTS, $begins) === 1) {
+                if ((fstat($source)['size'] ?? 0) > self::MOST_CONCEPTS) {
+                    throw new Refused('A list of concepts may have up to 10 MB; send a larger one as CSV.');
+                }
                 foreach (SkosReader::rows((string) stream_get_contents($source)) as $i => $cells) {
                     yield 'Label '.($i + 1) => $cells;
                 }

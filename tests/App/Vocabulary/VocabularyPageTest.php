@@ -205,6 +205,8 @@ test('lists of concepts that cannot be read are refused with their place', funct
     ["@prefix skos: <http://www.w3.org/2004/02/skos/core#> .\n\n[] skos:prefLabel \"A\" .", 'Line 3'],
     ['<urn:a> skos:prefLabel "A" .', 'the prefix "skos:" is not said'],
     ['{"@graph": [}', 'It is no JSON'],
+    ['{"@graph": "'.str_repeat('a', 10_000_000).'"}', 'up to 10 MB'],
+    ['<urn:a> <urn:b> "'.str_repeat('\\\\', 200_000).str_repeat('a', 200_000).'" .', 'no concept'],
     ['{"@graph": [{"@id": "urn:a"}]}', 'no concept'],
 ]);
 
