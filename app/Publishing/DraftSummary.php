@@ -22,6 +22,7 @@ use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
 use Lokum\Lineup\ComposedFilter;
 use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
 
 /** What the catalog would publish now, in so far as editions are compared by it. */
 final readonly class DraftSummary
@@ -67,20 +68,33 @@ final readonly class DraftSummary
             ContentDigest::now(),
             array_filter($ended),
             self::led(),
-            $this->carried(),
+            $this->carried((int) $totals?->products, (int) $totals?->variants),
             $this->listed(),
         );
     }
 
-    /** @return array<string, int> products that carry a definition in use, by its label */
-    private function carried(): array
+    /**
+     * In one pass over all cells, since a publication waits for it.
+     *
+     * @return array<string, float> share of the products, or of the variants where it is theirs, that carry a definition in use
+     */
+    private function carried(int $products, int $variants): array
     {
-        $products = $this->coverage->products();
+        $inShop = Item::query()->whereNotNull('out_since')->exists()
+            ? ' WHERE item_id IN (SELECT id FROM items WHERE out_since IS NULL)'
+            : '';
+        $items = DB::table(DB::raw("(SELECT DISTINCT item_id, definition_id FROM assignments{$inShop})"))
+            ->groupBy('definition_id')
+            ->selectRaw('definition_id, COUNT(*) AS n')
+            ->pluck('n', 'definition_id')
+            ->all();
 
         return Definition::query()
             ->accepted()
             ->get()
-            ->mapWithKeys(fn (Definition $one): array => [$one->label => $products[$one->id] ?? 0])
+            ->mapWithKeys(fn (Definition $one): array => [
+                $one->label => min(1.0, ($items[$one->id] ?? 0) / max(1, $one->level === Level::Product ? $products : $variants)),
+            ])
             ->all();
     }
 

@@ -39,11 +39,11 @@ final class PublishGuards
                 $reasons[] = "{$page} is left without products";
             }
         }
-        foreach ($served->carried as $attribute => $before) {
-            [$was, $is] = [self::share($before, $served), self::share($draft->carried[$attribute] ?? 0, $draft)];
-            if ($before >= self::FEW && isset($draft->carried[$attribute]) && $was - $is > $loss * $was) {
+        foreach ($served->carried as $attribute => $was) {
+            $is = $draft->carried[$attribute] ?? $was;
+            if ($was * $served->products >= self::FEW && $was - $is > $loss * $was) {
                 $reasons[] = sprintf(
-                    '%s is carried by %d %% of the products, before by %d %%',
+                    '%s is carried by %d %% of the shop, before by %d %%',
                     $attribute,
                     round(100 * $is),
                     round(100 * $was),
@@ -59,11 +59,6 @@ final class PublishGuards
         $more = count($reasons) - self::NAMED;
 
         return $more > 1 ? [...array_slice($reasons, 0, self::NAMED), "and {$more} more"] : $reasons;
-    }
-
-    private static function share(int $products, Summary $of): float
-    {
-        return $of->products === 0 ? 0.0 : $products / $of->products;
     }
 
     /** @return list<array{0: TermLine, 1: int}> terms as they are served, and the products that are left */

@@ -15,7 +15,8 @@ final readonly class Summary
      * @param  array<string, list<string>>  $pages  titles of the filters that show on each category's page, by slug
      * @param  string  $content  digest of the product data that shoppers see
      * @param  array<string, array<string, int>>  $ended  terms that addresses without a term of their own lead to, by slug, by attribute
-     * @param  array<string, int>  $carried  products that carry an attribute, by its label
+     * @param  array<string, float>  $carried  share of the products, or of the variants where it is theirs, that carry an attribute,
+     *         0 to 1, by its label
      * @param  array<string, int>  $listed  products of each category's page, by slug
      * @param  array<string, string>  $led  slugs of attributes by the ones that they had before
      */
@@ -38,7 +39,7 @@ final readonly class Summary
      *
      * @param  array{products: int, variants: int, terms: array<int, TermLine>, filters: array<string, FilterLine>,
      *         pages: array<string, list<string>>, content: string, ended?: array<string, array<string, int>>,
-     *         led?: array<string, string>, carried?: array<string, int>, listed?: array<string, int>}  $kept
+     *         led?: array<string, string>, carried?: array<string, float>, listed?: array<string, int>}  $kept
      */
     public function __unserialize(array $kept): void
     {
