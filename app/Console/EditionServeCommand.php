@@ -10,7 +10,9 @@ use App\Support\Refused;
 
 final class EditionServeCommand extends Command
 {
-    protected $signature = 'edition:serve {edition : number of an earlier edition} {--json : answer with one JSON document}';
+    protected $signature = 'edition:serve {edition : number of an earlier edition}
+        {--why= : a reason, for History}
+        {--json : answer with one JSON document}';
 
     protected $description = 'Serves an earlier edition again, at once and under a new number';
 
@@ -18,7 +20,7 @@ final class EditionServeCommand extends Command
     {
         $edition =
             Edition::query()->find((int) $this->text('edition')) ?? throw Refused::unknown('edition', $this->text('edition'));
-        $again = $serve($edition);
+        $again = $serve($edition, $this->textOption('why'));
 
         return $this->answer(
             ['edition' => $again->id, 'of' => $edition->id, 'products' => $again->products],

@@ -81,9 +81,12 @@ final class PublishingController
         return redirect()->route('publishing')->with('done', 'The planned publication is called off.');
     }
 
-    public function serve(string $edition, ServeAgain $serve): RedirectResponse
+    public function serve(Request $request, string $edition, ServeAgain $serve): RedirectResponse
     {
-        $again = $serve(Edition::query()->find((int) $edition) ?? throw Refused::unknown('edition', $edition));
+        $again = $serve(
+            Edition::query()->find((int) $edition) ?? throw Refused::unknown('edition', $edition),
+            $request->string('why')->toString(),
+        );
 
         return redirect()
             ->route('publishing')

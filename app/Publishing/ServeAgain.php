@@ -10,11 +10,14 @@ use App\Editions\Served;
 use App\Models\Edition;
 use App\Support\Refused;
 use Lokum\Edition\Drift;
+use Lokum\Text\Label;
 use PDO;
 
 /** Serves an earlier edition again, at once and under a new number, so that whoever follows the numbers follows it too. */
 final readonly class ServeAgain
 {
+    private const LONGEST_REASON = 200;
+
     public function __construct(private EnterEdition $enter)
     {
     }
@@ -31,8 +34,12 @@ final readonly class ServeAgain
         return Drift::between($one === null ? null : EditionFile::of($one)->summary(), EditionFile::of($other)->summary());
     }
 
-    /** @throws Refused where it is served, its file is gone, or an edition is being made */
-    public function __invoke(Edition $edition): Edition
+    /**
+     * @param  string  $why  for History, in the words of whoever does it
+     *
+     * @throws Refused where it is served, its file is gone, or an edition is being made
+     */
+    public function __invoke(Edition $edition, string $why = ''): Edition
     {
         if (Served::now()->edition?->id === $edition->id) {
             throw new Refused("Edition {$edition->id} is what shoppers see.");
@@ -42,13 +49,13 @@ final readonly class ServeAgain
             FileLock::tryHold(Publish::lock()) ??
             throw new Refused('Another edition is being made right now. Wait until it is served.');
         try {
-            return $this->copy($edition);
+            return $this->copy($edition, mb_strimwidth(Label::of($why), 0, self::LONGEST_REASON, '…'));
         } finally {
             $lock->release();
         }
     }
 
-    private function copy(Edition $edition): Edition
+    private function copy(Edition $edition, string $why): Edition
     {
         $number = EnterEdition::nextNumber();
         $name = EnterEdition::newName();
@@ -68,7 +75,7 @@ final readonly class ServeAgain
             $name,
             $edition->only(['products', 'variants', 'terms']),
             0,
-            "Served edition {$edition->id} again, as edition {$number}",
+            "Served edition {$edition->id} again, as edition {$number}".($why === '' ? '' : ": {$why}"),
         );
     }
 }

@@ -124,7 +124,9 @@
         <p class="soft">Shoppers get it at one moment, under the next number. The catalog stays as it is: what it would publish
             comes with the next edition.</p>
         @can('publish')
-            <form method="post" action="{{ route('publishing.serve', $again) }}" class="deed">@csrf<button class="button main"
+            <form method="post" action="{{ route('publishing.serve', $again) }}" class="deed">@csrf<div class="field"><label
+                for="why">Why, for History</label><input class="input" id="why" name="why" maxlength="200"></div><button
+                    class="button main"
                 data-key="s">Serve edition {{ $again->id }} again <kbd>S</kbd></button>
                 <a class="button" href="{{ route('publishing') }}">Leave it</a></form>
         @endcan

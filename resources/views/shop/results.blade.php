@@ -20,7 +20,7 @@
     </form>
 </div>
 @foreach ($page->remarks() as $remark)
-    <p class="note" role="status">{{ $remark }}</p>
+    <p class="note mb-2" role="status">{{ $remark }}</p>
 @endforeach
 @if ($page->chips() !== [])
     <div class="flex flex-wrap gap-2 pb-3">

@@ -5,9 +5,11 @@ declare(strict_types=1);
 use App\Editions\Picks;
 use App\Editions\Served;
 use App\Lineups\EditLineup;
+use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Edition;
 use App\Models\Filter;
+use App\Models\Role;
 use App\Models\State;
 use App\Publishing\CurrentDrift;
 use App\Publishing\Publish;
@@ -174,4 +176,26 @@ test('editions are kept by number and by size, and two of them whatever their si
         $this->publish();
     }
     expect($files())->toHaveCount(2)->and(in_array(Edition::directory().'/'.Edition::current()?->file, $files(), true))->toBeTrue();
+});
+
+test('an earlier edition is served again under a new number, and History says who and why', function (): void {
+    $this->publish();
+    $this->read("sku,name,category,Color\nZ,Zinc white,Paint > Oil,White\n", SHOP_MAP);
+    $this->publish();
+    $person = $this->person();
+    $this->actingAs($person);
+    $this->get('/shop')->assertSee('Zinc white');
+    $this->get('/publishing?again=1')->assertOk()->assertSee('Serve it again?');
+    $this->post('/publishing/1/serve', ['why' => 'Zinc was not meant to be sold'])->assertSessionHasNoErrors();
+    $this->get('/shop')->assertOk()->assertDontSee('Zinc white');
+    $change = Change::query()->latest('id')->firstOrFail();
+    expect($change->summary)
+        ->toBe('Served edition 1 again, as edition 3: Zinc was not meant to be sold')
+        ->and($change->who())
+        ->toBe($person->name)
+        ->and(Edition::current()?->id)
+        ->toBe(3);
+    $this->post('/publishing/3/serve')->assertSessionHasErrors();
+    $this->post('/publishing/99/serve')->assertSessionHasErrors();
+    $this->actingAs($this->person(Role::Viewer))->post('/publishing/1/serve')->assertForbidden();
 });
