@@ -18,6 +18,7 @@ use Illuminate\Support\Carbon;
  * @property int $terms
  * @property int|null $bytes of its file; null: of an edition from before they were noted
  * @property float $seconds
+ * @property int|null $again_of the edition that somebody went back to with it
  * @property Carbon $created_at
  * @property-read Change|null $change its entry in History
  */

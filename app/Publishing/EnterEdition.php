@@ -38,8 +38,9 @@ final readonly class EnterEdition
      * @param  array<string, int>  $figures  products, variants, terms
      * @param  float  $seconds  that it took
      * @param  string  $said  for History
+     * @param  int|null  $againOf  the edition that it is again
      */
-    public function __invoke(int $number, string $name, array $figures, float $seconds, string $said): Edition
+    public function __invoke(int $number, string $name, array $figures, float $seconds, string $said, ?int $againOf = null): Edition
     {
         $path = Edition::directory()."/{$name}";
         try {
@@ -51,6 +52,7 @@ final readonly class EnterEdition
                         'bytes' => (int) filesize($path),
                         'seconds' => round($seconds, 3),
                         'user_id' => Auth::id(),
+                        'again_of' => $againOf,
                         'change_id' => $this->ledger->note(Room::Publishing, $said, $figures)->id,
                     ],
                 ),

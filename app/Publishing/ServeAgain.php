@@ -76,6 +76,7 @@ final readonly class ServeAgain
             $edition->only(['products', 'variants', 'terms']),
             0,
             "Served edition {$edition->id} again, as edition {$number}".($why === '' ? '' : ": {$why}"),
+            $edition->id,
         );
     }
 }

@@ -56,7 +56,10 @@ final readonly class PublishByItself
 
             return $planned === null
                 ? $this->publish($run, $shop->loss / 100)
-                : Acting::for($planned->user_id, fn (): Run => $this->publish($run, $planned->anyway ? null : $shop->loss / 100));
+                : Acting::for(
+                    $planned->user_id,
+                    fn (): Run => $this->publish($run, $planned->anyway ? null : $shop->loss / 100, isWanted: true),
+                );
         } catch (Refused $why) {
             return $run->end(RunState::Unpublished, $why->getMessage());
         } catch (Throwable $why) {
@@ -69,10 +72,19 @@ final readonly class PublishByItself
         }
     }
 
-    /** @param  float|null  $most  share that may be lost; null: whatever is lost */
-    private function publish(Run $run, ?float $most): Run
+    /**
+     * @param  float|null  $most  share that may be lost; null: whatever is lost
+     * @param  bool  $isWanted  whether somebody has planned it
+     */
+    private function publish(Run $run, ?float $most, bool $isWanted = false): Run
     {
         $served = Served::now();
+        if (! $isWanted && $served->edition?->again_of !== null) {
+            return $run->end(
+                RunState::Unpublished,
+                "Not published: somebody went back to edition {$served->edition->again_of}; the next one is somebody's to publish.",
+            );
+        }
         $before = $served->edition === null ? null : $served->file()->summary();
         $now = ($this->draft)();
         $drift = Drift::between($before, $now);

@@ -400,6 +400,7 @@ final class Faults
         $pdo = new PDO("sqlite:{$this->dir}/older/catalog.sqlite");
         foreach (
             [
+                'ALTER TABLE editions DROP COLUMN again_of',
                 'DROP TRIGGER category_comes',
                 'DROP TRIGGER category_lists',
                 'DROP TRIGGER item_comes',

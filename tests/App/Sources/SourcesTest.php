@@ -11,6 +11,7 @@ use App\Models\ReadingState;
 use App\Models\Role;
 use App\Models\Run;
 use App\Models\RunState;
+use App\Publishing\ServeAgain;
 use App\Settings\SaveShop;
 use App\Sources\MailReport;
 use App\Sources\NightReport;
@@ -406,4 +407,29 @@ test('somebody plans a publication, and it is published then for them, within th
     expect(app(RunDue::class)())->toBe([]);
     Carbon::setTestNow();
     $this->actingAs($this->person(Role::Viewer))->post('/publishing/planned', ['at' => '2027-01-01T10:00'])->assertForbidden();
+});
+
+test('after somebody went back to an edition nothing is published by itself until somebody publishes', function (): void {
+    app(App\Lineups\EditLineup::class)->several(['color', 'price']);
+    $this->publish();
+    app(SaveShop::class)(['publishes' => 'after readings', 'loss' => 100], 0);
+    feed_with(['kind' => 'inbox', 'pattern' => 'leaf-*.csv']);
+    $night = function (int $rows): Run {
+        Feed::query()->update(['looked_at' => null, 'bounds' => ['least_rows' => 1]]);
+        arrives("leaf-{$rows}.csv", goods($rows), $this->data());
+        $runs = app(RunDue::class)();
+
+        return $runs[count($runs) - 1];
+    };
+    expect($night(203)->state)->toBe(RunState::Published);
+    app(ServeAgain::class)(Edition::query()->findOrFail(1), 'Prices were wrong');
+    $held = $night(205);
+    expect($held->state)
+        ->toBe(RunState::Unpublished)
+        ->and($held->said)
+        ->toContain('somebody went back to edition 1')
+        ->and(Edition::current()?->id)
+        ->toBe(3);
+    $this->publish();
+    expect($night(207)->state)->toBe(RunState::Published);
 });
