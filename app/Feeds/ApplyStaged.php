@@ -92,7 +92,7 @@ final class ApplyStaged
     {
         $known = Category::table()->pluck('id', 'path_key')->all();
         $slugs = array_fill_keys(Category::table()->pluck('slug')->all(), true);
-        foreach ($this->paths as $names) {
+        foreach (array_intersect_key($this->paths, $this->used()) as $names) {
             $parent = null;
             $keys = [];
             foreach ($names as $depth => $name) {
@@ -112,6 +112,21 @@ final class ApplyStaged
                 $parent = $known[$key];
             }
         }
+    }
+
+    /** @return array<string, true> path keys of the categories that rows name; of rows that are refused or left to others none are made */
+    private function used(): array
+    {
+        $keys = $this->staging->rows(
+            'SELECT DISTINCT category AS path FROM temp.staged_rows WHERE category IS NOT NULL
+                UNION SELECT j.value FROM temp.staged_rows s, json_each(s.also) j WHERE s.also IS NOT NULL',
+        );
+        $used = [];
+        foreach ($keys as $row) {
+            $used[(string) $row['path']] = true;
+        }
+
+        return $used;
     }
 
     private function items(): void

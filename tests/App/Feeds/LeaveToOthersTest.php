@@ -3,9 +3,11 @@
 declare(strict_types=1);
 
 use App\Feeds\LeaveToOthers;
+use App\Models\Category;
 use App\Models\Feed;
 use App\Models\Heading;
 use App\Models\Item;
+use App\Products\PutInCategory;
 use App\Sources\SaveSource;
 use Illuminate\Support\Facades\DB;
 use Tests\Support\Acts;
@@ -101,4 +103,28 @@ test('its page offers what its columns lead to', function (): void {
     // The product's page says whose word each is.
     $item = Item::query()->where('sku', 'A')->sole();
     $this->get("/products/{$item->id}")->assertOk()->assertSeeInOrder(['Sent by', 'Color', 'the last read of', 'Price', 'Dealer']);
+});
+
+test('categories are left, too, and none is made that no row is put into', function (): void {
+    $with = fn (string $rows, string $category): string => str_replace(
+        [',price', ',1,1,', ',2,2,', ',3,3,', ',10,7,', ',20,8,', ',40,9,'],
+        [',category,price', ",{$category},1,1,", ",{$category},2,2,", ",{$category},3,3,", ",{$category},10,7,", ",{$category},20,8,",
+            ",{$category},40,9,"],
+        $rows,
+    );
+    $this->read($with(DEALER, 'Kitchen'), feed: 'Dealer');
+    leaves('Dealer', ['category']);
+    $this->read($with(HOUSE, 'Kitchen | Gifts'), feed: 'House');
+    $this->read(str_replace("D,JUG,Odd,40,9,Gray\n", '', $with(DEALER, 'Odd')), feed: 'Dealer');
+    $of = fn (string $sku): array => [
+        Item::query()->where('sku', $sku)->sole()->category?->name,
+        array_map(fn (Category $one): string => $one->name, PutInCategory::of(Item::query()->where('sku', $sku)->sole())),
+    ];
+    expect([$of('A'), $of('B')])
+        ->toBe([['Kitchen', ['Gifts']], ['Kitchen', ['Gifts']]])
+        ->and(Category::query()->orderBy('name')->pluck('name')->all())
+        ->toBe(['Gifts', 'Kitchen']);
+    // One that only the dealer sends has the dealer's.
+    $this->read($with(DEALER, 'Odd'), feed: 'Dealer');
+    expect($of('D'))->toBe(['Odd', []]);
 });
