@@ -10,7 +10,7 @@ use App\Vocabulary\TakeInValues;
 final class VocabularyImportCommand extends Command
 {
     protected $signature = 'vocabulary:import {attribute : slug of the attribute}
-        {file : CSV as vocabulary:export writes it, or an archive of one with its pictures}
+        {file : CSV or SKOS as vocabulary:export writes it, or an archive of one with its pictures}
         {--check : says what it would do, and writes nothing}
         {--json : answer with one JSON document}';
 
