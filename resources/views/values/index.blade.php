@@ -103,8 +103,9 @@
         <p class="soft">Its values open with the spellings that suppliers use for them. Two that mean the same are merged there, and
             looks are given.</p>
         <h3>The whole vocabulary</h3>
-        <p class="soft">Lists of all attributes with their looks, pages, pictures and pairs kept apart, in one archive:
-            @foreach (['csv' => 'CSV', 'turtle' => 'SKOS in Turtle', 'jsonld' => 'in JSON-LD'] as $format => $name)
+        <p class="soft">Lists of all attributes in one archive, with names and umbrellas; CSV has looks, pages, pictures and
+            pairs kept apart as well:
+            @foreach (['csv' => 'CSV', 'turtle' => 'SKOS in Turtle', 'jsonld' => 'SKOS in JSON-LD'] as $format => $name)
                 <a download href="{{ route('values.vocabulary.everything', $format) }}">{{ $name }}</a>{{ $loop->last ? '' : ', ' }}
             @endforeach
         </p>
