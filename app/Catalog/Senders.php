@@ -41,33 +41,28 @@ final readonly class Senders
     {
         $words = [];
         $labels = $definitions->pluck('label', 'id')->all();
-        foreach ($this->keys() as $key => $sending) {
-            $label = str_starts_with($key, 'definition:') ? $labels[(int) substr($key, 11)] ?? null : ucfirst($key);
-            if ($label === null || count($sending) < 2) {
+        foreach ($this->keys() as $key) {
+            $sending = $this->feeds->filter(fn (Feed $feed): bool => $feed->sends($key));
+            $definition = Heading::definitionOf($key);
+            $label = $definition === null ? ucfirst($key) : $labels[$definition] ?? null;
+            if ($label === null || $sending->count() < 2) {
                 continue;
             }
-            $winning = array_filter($sending, fn (Feed $feed): bool => ! in_array($key, $feed->leaves ?? [], true)) ?: $sending;
-            $names = implode(', ', array_map(fn (Feed $feed): string => $feed->name, $winning));
-            $words[$label] = count($winning) === 1 ? $names : "the last read of {$names}";
+            $winning = $sending->filter(fn (Feed $feed): bool => $feed->hasWord($key));
+            $names = ($winning->isEmpty() ? $sending : $winning)->pluck('name');
+            $words[$label] = $names->count() === 1 ? (string) $names->first() : "the last read of {$names->implode(', ')}";
         }
         ksort($words);
 
         return $words;
     }
 
-    /** @return array<string, list<Feed>> by key of what they send */
+    /** @return list<string> keys of what they send */
     private function keys(): array
     {
-        $keys = [];
-        foreach ($this->feeds as $feed) {
-            $sends = $feed->headings->map(
-                fn (Heading $one): ?string => $one->definition_id === null ? $one->field : "definition:{$one->definition_id}",
-            );
-            foreach ($sends->filter()->unique()->diff(['sku', 'parent_sku']) as $key) {
-                $keys[$key][] = $feed;
-            }
-        }
-
-        return $keys;
+        return array_values(array_unique(array_filter(
+            $this->feeds->flatMap(fn (Feed $feed) => $feed->headings->map(fn (Heading $one): ?string => $one->key()))->all(),
+            fn (?string $key): bool => $key !== null && ! in_array($key, ['sku', 'parent_sku'], true),
+        )));
     }
 }

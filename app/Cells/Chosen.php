@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Cells;
 
 use App\Models\Item;
+use App\Support\Refused;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Level;
@@ -31,6 +32,22 @@ final readonly class Chosen
     public static function all(Narrowing $narrowing): self
     {
         return new self(null, $narrowing->query());
+    }
+
+    /**
+     * The same of products, where they are still as many as somebody has seen.
+     *
+     * @param  int|null  $counted  that were shown; null: ticked one by one, or too many to be counted
+     *
+     * @throws Refused when others are chosen now
+     */
+    public function targetProducts(?int $counted): void
+    {
+        $this->target(Level::Product);
+        $now = DB::table('temp.targets')->count();
+        if ($counted !== null && $now !== $counted) {
+            throw Refused::countedOtherwise('products', $now, $counted);
+        }
     }
 
     /**

@@ -8,6 +8,7 @@ use App\Feeds\FeedFile;
 use App\Feeds\LeaveToOthers;
 use App\Models\Definition;
 use App\Models\Feed;
+use App\Models\Heading;
 use App\Sources\FeedBounds;
 use App\Sources\SaveSource;
 use App\Sources\Source;
@@ -103,7 +104,7 @@ final class FeedSourceCommand extends Command
         $keys = [];
         foreach (array_filter(explode(',', $this->textOption('leaves')), fn (string $name): bool => $name !== 'none') as $name) {
             $definition = Definition::called(trim($name));
-            $key = isset($choices[trim($name)]) ? trim($name) : 'definition:'.($definition->id ?? 0);
+            $key = isset($choices[trim($name)]) ? trim($name) : Heading::ofDefinition($definition->id ?? 0);
             $keys[] = isset($choices[$key]) ? $key : throw Refused::unknown("column of {$feed->name}", trim($name));
         }
 

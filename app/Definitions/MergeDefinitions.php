@@ -13,6 +13,7 @@ use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Expectation;
+use App\Models\Feed;
 use App\Models\FillRule;
 use App\Models\Filter;
 use App\Models\Heading;
@@ -230,6 +231,11 @@ final readonly class MergeDefinitions
     {
         foreach (Heading::table()->where('definition_id', $goes->id)->pluck('id') as $id) {
             $journal->update(Heading::class, (int) $id, ['definition_id' => $keep->id]);
+        }
+        [$was, $is] = [Heading::ofDefinition($goes->id), Heading::ofDefinition($keep->id)];
+        foreach (Feed::query()->whereJsonContains('leaves', $was)->get() as $feed) {
+            $leaves = array_values(array_unique(array_map(fn (string $key): string => $key === $was ? $is : $key, $feed->leaves ?? [])));
+            $journal->update(Feed::class, $feed->id, ['leaves' => json_encode($leaves, JSON_THROW_ON_ERROR)]);
         }
         foreach (Filter::query()->where('definition_id', $goes->id)->get() as $filter) {
             if (Filter::query()->where('definition_id', $keep->id)->where('lineup_id', $filter->lineup_id)->exists()) {

@@ -9,8 +9,8 @@ use App\History\Ledger;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Room;
-use App\Models\Setting;
 use App\Models\Spelling;
+use App\Settings\KeepSaid;
 use App\Settings\Shop;
 use App\Support\Refused;
 use Lokum\Quantity\BadUnit;
@@ -35,7 +35,7 @@ final readonly class SaveUnits
         $before = self::unread();
         try {
             return $this->ledger->rehearse(function (Journal $journal) use ($text, $before): array {
-                $this->write($journal, self::sound($text));
+                $this->write($journal, self::sound($text), null);
                 $after = self::unread();
 
                 return ['read' => count(array_diff($before, $after)), 'unread' => count(array_diff($after, $before))];
@@ -55,11 +55,8 @@ final readonly class SaveUnits
         $lines = self::sound($text);
         try {
             return $this->ledger->record(Room::Definitions, function (Journal $journal) use ($lines, $version): string {
-                if ((Setting::query()->first()->version ?? 0) !== $version) {
-                    throw Refused::changedMeanwhile('the settings');
-                }
                 $before = count(self::unread());
-                $this->write($journal, $lines);
+                $this->write($journal, $lines, $version);
                 $read = $before - count(self::unread());
 
                 return 'Changed the units of one\'s own'.match (true) {
@@ -86,21 +83,9 @@ final readonly class SaveUnits
         }
     }
 
-    private function write(Journal $journal, string $lines): void
+    private function write(Journal $journal, string $lines, ?int $version): void
     {
-        $row = Setting::query()->first();
-        $said = array_filter(['units' => $lines] + ($row->said ?? []), fn (mixed $value): bool => $value !== null && $value !== '');
-        $encoded = json_encode($said, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
-        if ($row === null) {
-            $journal->insert(Setting::class, [
-                'said' => $encoded,
-                'version' => 1,
-                'created_at' => now()->toDateTimeString(),
-                'updated_at' => now()->toDateTimeString(),
-            ]);
-        } else {
-            $journal->update(Setting::class, $row->id, ['said' => $encoded]);
-        }
+        KeepSaid::write($journal, ['units' => $lines], $version);
         foreach (Definition::query()->where('kind', Kind::Number)->whereNotNull('unit')->get() as $definition) {
             $this->readAgain->spellings($journal, $definition);
         }

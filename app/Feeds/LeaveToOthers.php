@@ -6,6 +6,7 @@ namespace App\Feeds;
 
 use App\Models\Definition;
 use App\Models\Feed;
+use App\Models\Heading;
 use App\Models\Origin;
 use Illuminate\Support\Collection;
 use Lokum\Feed\TextFate;
@@ -34,7 +35,7 @@ final readonly class LeaveToOthers
     /**
      * What a feed can leave: what its columns lead to.
      *
-     * @return array<string, string> names by key: a known column's, or "definition:ID"
+     * @return array<string, string> names by key of a heading
      */
     public static function choices(Feed $feed): array
     {
@@ -45,7 +46,7 @@ final readonly class LeaveToOthers
             ->filter()
             ->unique('id')
             ->sortBy('label')
-            ->mapWithKeys(fn (Definition $one): array => ["definition:{$one->id}" => $one->label])
+            ->mapWithKeys(fn (Definition $one): array => [Heading::ofDefinition($one->id) => $one->label])
             ->all();
 
         return array_combine($fields, array_map(ucfirst(...), $fields)) + $definitions;
@@ -57,15 +58,16 @@ final readonly class LeaveToOthers
         if ($feed === null || $leaves === []) {
             return;
         }
-        $others = Feed::query()->whereKeyNot($feed->id)->get();
+        $others = Feed::query()->whereKeyNot($feed->id)->with('headings')->get();
         foreach ($leaves as $key) {
-            $those = self::lines($others->reject(fn (Feed $other): bool => in_array($key, $other->leaves ?? [], true)));
+            $those = self::lines($others->filter(fn (Feed $other): bool => $other->hasWord($key)));
             if ($those === null) {
                 continue;
             }
-            match (true) {
-                isset(self::FIELDS[$key]) => $this->field($key, $those),
-                default => $this->definition((int) substr($key, strlen('definition:')), $those),
+            $definition = Heading::definitionOf($key);
+            match ($definition) {
+                null => $this->field($key, $those),
+                default => $this->definition($definition, $those),
             };
         }
     }

@@ -13,6 +13,14 @@ use Illuminate\Support\Facades\Auth;
 /** Definitions that managers keep for themselves. Asked by whatever writes, so that no act can go round it. */
 final class ManagersOnly
 {
+    /** Whether whoever acts is a manager, the command line or work in the background. */
+    public static function isAsked(): bool
+    {
+        $user = Auth::user();
+
+        return ! ($user instanceof User) || $user->role === Role::Manager;
+    }
+
     /**
      * Whether whoever is signed in may change a definition and its data; the command line and work in the background may.
      *
@@ -20,8 +28,7 @@ final class ManagersOnly
      */
     public static function allow(int $definition): void
     {
-        $user = Auth::user();
-        if (! ($user instanceof User) || $user->role === Role::Manager) {
+        if (self::isAsked()) {
             return;
         }
         $kept = Definition::table()->where('id', $definition)->where('edited_by', Role::Manager->value)->value('label');

@@ -33,16 +33,9 @@ final readonly class ChangeFilter
     {
         $all = DraftLineups::load();
         $given = LineupLedger::filter($all, $key, $placement);
-        foreach ($all->of(LineupLedger::pageOf($placement))->filters as $other) {
-            if ($other->key !== $key && ($properties['title'] ?? null) === $other->given['title']) {
-                throw new Refused("Another filter of this line-up is titled \"{$other->given['title']}\".", 'title');
-            }
-        }
-        $own = $all->layer($placement)->added ?? [];
-        foreach (array_diff_key($own, [$key => 0]) as $other) {
-            if (($properties['title'] ?? null) === $other['title']) {
-                throw new Refused("Another filter of this line-up is titled \"{$other['title']}\".", 'title');
-            }
+        $own = $all->layer($placement) === null ? null : ShareFilter::own($all->layer($placement)->id, $key);
+        foreach ([$placement, ...($own === null ? [] : ShareFilter::alsoAt($own))] as $place) {
+            LineupLedger::allowTitle($all, $key, $properties['title'] ?? null, $place);
         }
         self::allowLooks($key, $properties['looks'] ?? []);
 

@@ -13,6 +13,7 @@ use App\Models\Lineup;
 use App\Models\Room;
 use App\Support\Refused;
 use Closure;
+use Lokum\Lineup\ComposedFilter;
 use Lokum\Lineup\ComposedLineup;
 
 /**
@@ -52,6 +53,27 @@ final readonly class LineupLedger
         return $placement === Placement::SHOP
             ? "the shop's line-up"
             : 'the line-up of '.Placement::of($placement, $all->tree)->name($all->tree);
+    }
+
+    /**
+     * No two filters of a page go by one title, and those that hide behind what is said for a page alone count, too.
+     *
+     * @throws Refused when another has it
+     */
+    public static function allowTitle(DraftLineups $all, string $key, mixed $title, string $placement): void
+    {
+        $given = [
+            ...array_map(fn (ComposedFilter $filter): array => $filter->given, $all->of(self::pageOf($placement))->filters),
+            ...$all->layer($placement)->added ?? [],
+        ];
+        foreach (array_diff_key($given, [$key => 0]) as $other) {
+            if ($title === $other['title']) {
+                throw new Refused(
+                    'Another filter of '.self::said($placement, $all)." is titled \"{$other['title']}\".",
+                    'title',
+                );
+            }
+        }
     }
 
     /** The page on which a placement is seen: its category, or itself. */

@@ -40,13 +40,18 @@ final readonly class ShareFilter
             ->values();
     }
 
-    /** @return list<string> names of the other places that share a filter */
+    /** @return list<string> the other placements that share a filter */
+    public static function alsoAt(Filter $filter): array
+    {
+        return array_values(self::others($filter)->map(fn (Filter $one): string => $one->lineup->placement)->all());
+    }
+
+    /** @return list<string> their names */
     public static function alsoIn(Filter $filter, DraftLineups $all): array
     {
-        return array_values(
-            self::others($filter)
-                ->map(fn (Filter $one): string => Placement::of($one->lineup->placement, $all->tree)->name($all->tree))
-                ->all(),
+        return array_map(
+            fn (string $placement): string => Placement::of($placement, $all->tree)->name($all->tree),
+            self::alsoAt($filter),
         );
     }
 
@@ -68,11 +73,7 @@ final readonly class ShareFilter
         if (isset($page->filters[$filter->key()])) {
             throw new Refused("{$page->filters[$filter->key()]->given['title']} is in the line-up already.");
         }
-        foreach ($page->filters as $other) {
-            if ($other->given['title'] === $filter->title) {
-                throw new Refused("Another filter of this line-up is titled \"{$filter->title}\".");
-            }
-        }
+        LineupLedger::allowTitle($all, $filter->key(), $filter->title, $placement);
         $change = $this->ledger->record($placement, function (Journal $journal, int $lineup) use ($filter, $placement, $all): string {
             $number = $filter->shared ?? $filter->id;
             $journal->update(Filter::class, $filter->id, ['shared' => $number]);

@@ -44,6 +44,18 @@ final class Feed extends Model
         return is_string($pattern) && $pattern !== '' ? $pattern : null;
     }
 
+    /** Whether its files have a column that says this. */
+    public function sends(string $key): bool
+    {
+        return $this->headings->contains(fn (Heading $heading): bool => $heading->key() === $key);
+    }
+
+    /** Whether it has the last word on this where others send the same product: it sends it, and leaves it to nobody. */
+    public function hasWord(string $key): bool
+    {
+        return $this->sends($key) && ! in_array($key, $this->leaves ?? [], true);
+    }
+
     /** @return HasMany<Heading, $this> */
     public function headings(): HasMany
     {

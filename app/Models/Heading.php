@@ -23,9 +23,29 @@ final class Heading extends Model
 {
     use InSets;
 
+    private const DEFINITION = 'definition:';
+
     public $timestamps = false;
 
     protected $guarded = [];
+
+    /** What its cells say, as feeds leave it to each other: the name of a known column, or the definition's key; null for left aside. */
+    public function key(): ?string
+    {
+        return $this->definition_id === null ? $this->field : self::ofDefinition($this->definition_id);
+    }
+
+    /** What stands for a definition beside the names of known columns. */
+    public static function ofDefinition(int $id): string
+    {
+        return self::DEFINITION.$id;
+    }
+
+    /** The definition that a key stands for; null where it is the name of a known column. */
+    public static function definitionOf(string $key): ?int
+    {
+        return str_starts_with($key, self::DEFINITION) ? (int) substr($key, strlen(self::DEFINITION)) : null;
+    }
 
     /** @return BelongsTo<Definition, $this> */
     public function definition(): BelongsTo

@@ -6,12 +6,11 @@ namespace App\Products;
 
 use App\Cells\Chosen;
 use App\History\Ledger;
+use App\History\ManagersOnly;
 use App\Models\Change;
 use App\Models\Item;
 use App\Models\Room;
-use App\Models\User;
 use App\Support\Refused;
-use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Level;
 
@@ -47,8 +46,7 @@ final readonly class DeleteForGood
      */
     public function __invoke(Chosen $chosen, int $counted): Change
     {
-        $user = Auth::user();
-        if ($user instanceof User && ! $user->can('manage')) {
+        if (! ManagersOnly::isAsked()) {
             throw new Refused('Only managers delete for good.');
         }
 

@@ -129,36 +129,21 @@ final class ProductsController
     /** Products go out of the shop, or come back: the ticked ones, or all that the narrowing finds. */
     public function out(Request $request, TakeOut $take): RedirectResponse
     {
-        $picked = Ids::in($request, 'pick');
-        if ($picked === [] && ! $request->boolean('all')) {
-            throw new Refused('Select at least one product, or all that match, first.');
-        }
-        $isAll = $request->boolean('all');
-        $change = $take(
-            $isAll ? Chosen::all(Narrowing::from($request)) : Chosen::items($picked),
-            $request->string('out')->toString() !== 'back',
-            $isAll && $request->filled('products') ? $request->integer('products') : null,
+        return self::done(
+            $request,
+            $take(self::chosen($request), $request->string('out')->toString() !== 'back', self::counted($request)),
         );
-
-        return redirect(Back::to($request, route('products')))
-            ->with('done', $change->summary)
-            ->with('undo', $change->id);
     }
 
     /** Into a further category, or out of it. */
     public function putIn(Request $request, PutInCategory $put): RedirectResponse
     {
-        $picked = Ids::in($request, 'pick');
-        $isAll = $request->boolean('all');
-        if ($picked === [] && ! $isAll) {
-            throw new Refused('Select at least one product, or all that match, first.');
-        }
         $change = $put(
-            $isAll ? Chosen::all(Narrowing::from($request)) : Chosen::items($picked),
+            self::chosen($request),
             Category::query()->where('slug', $request->string('category')->toString())->first()
                 ?? throw new Refused('Choose a category.', 'category'),
             $request->string('in')->toString() !== 'out',
-            $isAll && $request->filled('products') ? $request->integer('products') : null,
+            self::counted($request),
         );
 
         return self::done($request, $change);
@@ -166,15 +151,26 @@ final class ProductsController
 
     public function delete(Request $request, DeleteForGood $delete): RedirectResponse
     {
-        $picked = Ids::in($request, 'pick');
-        if ($picked === [] && ! $request->boolean('all')) {
-            throw new Refused('Select at least one product, or all that match, first.');
-        }
-        $change = $delete(
-            $request->boolean('all') ? Chosen::all(Narrowing::from($request)) : Chosen::items($picked),
-            $request->integer('going'),
-        );
+        $change = $delete(self::chosen($request), $request->integer('going'));
 
         return redirect()->route('products', ['where' => ['gone:out']])->with('done', $change->summary);
+    }
+
+    /** The ticked products, or all that the narrowing finds. */
+    private static function chosen(Request $request): Chosen
+    {
+        $picked = Ids::in($request, 'pick');
+
+        return match (true) {
+            $request->boolean('all') => Chosen::all(Narrowing::from($request)),
+            $picked === [] => throw new Refused('Select at least one product, or all that match, first.'),
+            default => Chosen::items($picked),
+        };
+    }
+
+    /** How many products were shown where all that match are meant; null where they were ticked, or too many to be counted. */
+    private static function counted(Request $request): ?int
+    {
+        return $request->boolean('all') && $request->filled('products') ? $request->integer('products') : null;
     }
 }

@@ -14,7 +14,6 @@ use App\Models\Item;
 use App\Models\Room;
 use App\Support\Refused;
 use Illuminate\Support\Facades\DB;
-use Lokum\Vocabulary\Level;
 
 /**
  * Puts products into a further category, or takes them out of it. What is said by hand stays when feeds are read later; the category
@@ -35,11 +34,7 @@ final readonly class PutInCategory
     public function __invoke(Chosen $chosen, Category $category, bool $in, ?int $counted = null): Change
     {
         return DB::transaction(function () use ($chosen, $category, $in, $counted): Change {
-            $chosen->target(Level::Product);
-            $now = DB::table('temp.targets')->count();
-            if ($counted !== null && $now !== $counted) {
-                throw Refused::countedOtherwise('products', $now, $counted);
-            }
+            $chosen->targetProducts($counted);
             $stands = 'EXISTS (SELECT 1 FROM json_each('.AlsoOn::SAID.") j WHERE j.value = {$category->id})";
             $moved = 'SELECT i.id FROM items i JOIN temp.targets t ON t.item_id = i.id WHERE '.
                 ($in ? "i.category_id IS NOT {$category->id} AND NOT {$stands}" : $stands);

@@ -14,7 +14,6 @@ use App\Models\Room;
 use App\Support\Refused;
 use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
-use Lokum\Vocabulary\Level;
 
 /**
  * Takes products out of the shop by hand, or brings them back, with their variants. They keep all their values; feeds leave them as
@@ -37,11 +36,7 @@ final readonly class TakeOut
     public function __invoke(Chosen $chosen, bool $out, ?int $counted = null): Change
     {
         return DB::transaction(function () use ($chosen, $out, $counted): Change {
-            $chosen->target(Level::Product);
-            $now = DB::table('temp.targets')->count();
-            if ($counted !== null && $now !== $counted) {
-                throw Refused::countedOtherwise('products', $now, $counted);
-            }
+            $chosen->targetProducts($counted);
             $moved = self::WITH_VARIANTS.' WHERE i.out_since IS '.($out ? 'NULL' : 'NOT NULL');
             $products = $this->those($moved)->whereNull('parent_id')->count();
             if ($products === 0) {

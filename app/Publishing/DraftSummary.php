@@ -67,7 +67,7 @@ final readonly class DraftSummary
             $this->pages(),
             ContentDigest::now(),
             array_filter($ended),
-            self::led(),
+            EndedAddresses::renamed(),
             $this->carried((int) $totals?->products, (int) $totals?->variants),
             $this->listed(),
         );
@@ -113,17 +113,6 @@ final readonly class DraftSummary
         }
 
         return $listed;
-    }
-
-    /** @return array<string, string> slugs of definitions by the ones that they had */
-    private static function led(): array
-    {
-        $led = [];
-        foreach (Definition::query()->accepted()->where('former_slugs', '!=', '[]')->get() as $definition) {
-            $led += array_fill_keys($definition->former_slugs, $definition->slug);
-        }
-
-        return $led;
     }
 
     /** @return array<int, list<string>> labels of the values under each umbrella, by its term */

@@ -71,6 +71,17 @@ final class EndedAddresses
         return $leads;
     }
 
+    /** @return array<string, string> slugs of definitions in use by the ones that they had before */
+    public static function renamed(): array
+    {
+        $led = [];
+        foreach (Definition::query()->accepted()->where('former_slugs', '!=', '[]')->get() as $definition) {
+            $led += array_fill_keys($definition->former_slugs, $definition->slug);
+        }
+
+        return $led;
+    }
+
     /** @return array<string, string> slug of the definition that an address leads to, by one that was merged into it or that it had */
     public static function ofDefinitions(): array
     {

@@ -8,8 +8,6 @@ use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Change;
 use App\Models\Room;
-use App\Models\Setting;
-use App\Support\Refused;
 
 /** Says what the shop is called and how it writes; a way back is kept. */
 final readonly class SaveShop
@@ -43,24 +41,7 @@ final readonly class SaveShop
     public function __invoke(array $changes, int $version): ?Change
     {
         $change = $this->ledger->record(Room::Settings, function (Journal $journal) use ($changes, $version): string {
-            $row = Setting::query()->first();
-            if (($row->version ?? 0) !== $version) {
-                throw Refused::changedMeanwhile('the settings');
-            }
-            $before = $row->said ?? [];
-            $said = array_filter($changes + $before, fn (mixed $value): bool => $value !== null && $value !== '');
-            $encoded = json_encode($said, JSON_UNESCAPED_UNICODE | JSON_THROW_ON_ERROR);
-            $now = now()->toDateTimeString();
-            if ($row === null) {
-                $journal->insert(Setting::class, [
-                    'said' => $encoded,
-                    'version' => 1,
-                    'created_at' => $now,
-                    'updated_at' => $now,
-                ]);
-            } elseif ($said != $before) {
-                $journal->update(Setting::class, $row->id, ['said' => $encoded]);
-            }
+            [$before, $said] = KeepSaid::write($journal, $changes, $version);
             $other = array_keys(array_filter(
                 self::CALLED,
                 fn (string $key): bool => ($said[$key] ?? null) !== ($before[$key] ?? null),

@@ -27,6 +27,33 @@ final class Pictures
      */
     public static function keep(string $bytes): string
     {
+        $webp = self::drawn($bytes);
+        $name = self::named($webp);
+        if (@file_put_contents(self::path($name), $webp, LOCK_EX) !== strlen($webp)) {
+            @unlink(self::path($name));
+            throw new Refused('The picture cannot be kept. Is the disk full?', 'picture');
+        }
+
+        return $name;
+    }
+
+    /**
+     * @return string the name that it would be kept by; nothing is written
+     *
+     * @throws Refused for anything that is not such a picture
+     */
+    public static function name(string $bytes): string
+    {
+        return self::named(self::drawn($bytes));
+    }
+
+    private static function named(string $webp): string
+    {
+        return substr(hash('sha256', $webp), 0, 32).'.webp';
+    }
+
+    private static function drawn(string $bytes): string
+    {
         if (strlen($bytes) > self::LARGEST_FILE) {
             throw new Refused('A picture may have up to 10 MB.', 'picture');
         }
@@ -41,14 +68,8 @@ final class Pictures
         if (! ($image instanceof GdImage)) {
             throw new Refused('The picture is damaged and cannot be read.', 'picture');
         }
-        $webp = self::webp($image);
-        $name = substr(hash('sha256', $webp), 0, 32).'.webp';
-        if (@file_put_contents(self::path($name), $webp, LOCK_EX) !== strlen($webp)) {
-            @unlink(self::path($name));
-            throw new Refused('The picture cannot be kept. Is the disk full?', 'picture');
-        }
 
-        return $name;
+        return self::webp($image);
     }
 
     public static function path(string $name): string

@@ -18,8 +18,11 @@ final class SentList
 
     private ?ZipArchive $archive = null;
 
-    /** @param  resource  $file */
-    public function __construct(private $file)
+    /**
+     * @param  resource  $file
+     * @param  bool  $keeps  whether its pictures are kept; else they are only looked at
+     */
+    public function __construct(private $file, private readonly bool $keeps)
     {
         rewind($file);
         $begins = (string) fread($file, 4);
@@ -99,7 +102,7 @@ final class SentList
         }
         $bytes = $this->archive?->getFromName("pictures/{$name}", Pictures::LARGEST_FILE + 1);
         if (is_string($bytes)) {
-            return Pictures::keep($bytes);
+            return $this->keeps ? Pictures::keep($bytes) : Pictures::name($bytes);
         }
         throw new Refused("The picture \"{$name}\" did not come with the list.");
     }

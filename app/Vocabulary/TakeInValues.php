@@ -53,7 +53,7 @@ final readonly class TakeInValues
      */
     public function consequences(Definition $definition, $source): array
     {
-        $list = new SentList($source);
+        $list = new SentList($source, keeps: false);
         $rows = $this->rows($definition, $list->csv($definition->slug));
 
         return $this->ledger->rehearse(fn (Journal $journal): array => $this->write($journal, $definition, $rows, $list));
@@ -63,7 +63,7 @@ final readonly class TakeInValues
     public function __invoke(Definition $definition, $source): ?Change
     {
         ManagersOnly::allow($definition->id);
-        $list = new SentList($source);
+        $list = new SentList($source, keeps: true);
         $rows = $this->rows($definition, $list->csv($definition->slug));
 
         return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $rows, $list): string {
@@ -90,14 +90,14 @@ final readonly class TakeInValues
      */
     public function consequencesOfAll($source): array
     {
-        return $this->ledger->rehearse(fn (Journal $journal): array => $this->all($journal, new SentList($source)));
+        return $this->ledger->rehearse(fn (Journal $journal): array => $this->all($journal, new SentList($source, keeps: false)));
     }
 
     /** @param  resource  $source  an archive of several lists; all of them come in as one step */
     public function takeAll($source): ?Change
     {
         return $this->ledger->record(Room::Values, function (Journal $journal) use ($source): string {
-            $figures = $this->all($journal, new SentList($source))['lists'];
+            $figures = $this->all($journal, new SentList($source, keeps: true))['lists'];
 
             return 'Took in lists for '.implode(', ', array_keys($figures)).': '.
                 number_format(array_sum(array_column($figures, 'values'))).' values and '.

@@ -133,3 +133,61 @@ test('nested JSON in an archive and a list of concepts lead to the shop', functi
     expect($me->complaints())->toBe([]);
     array_map(unlink(...), [$path, $list]);
 });
+
+test('a value is told on products alone, a feed leaves columns, lists come in whole, an edition is served again', function (): void {
+    $site = Site::start(built: true);
+    $me = (new Person($site))->signIn();
+    // The term goes, and the product still says it.
+    $me->open('/values/finish')->click('[data-name="Satin"] a.name')->see('Satin', '#panel')->choose('#shown', 'products');
+    $me->press('Save', '#panel')
+        ->see('Changed Satin', '.toast')
+        ->see('not in filters', '[data-name="Satin"]')
+        ->open('/publishing')
+        ->see('Satin · had');
+    // The same of what is ticked, and back.
+    $me->open('/values/finish')
+        ->click('[data-name="Gloss"] .pick')
+        ->press('On products only', '#panel')
+        ->see('Showed on products alone', '.toast');
+    $me->press('Take back', '.toast')->notSee('not in filters', '[data-name="Gloss"]');
+    $me->open('/publishing')->press('Publish edition 2', '#panel')->see('Edition 2');
+    // Gone from the shop once more, with a reason.
+    $me->open('/publishing')
+        ->press('Compare, serve again')
+        ->see('Serve it again?', '#panel')
+        ->type('#why', 'Satin was missed')
+        ->press('Serve edition 1 again', '#panel')
+        ->see('Edition 1 is served again', '.toast')
+        ->open('/history')
+        ->see('as edition 3: Satin was missed');
+    // What a feed leaves stays said when its page is opened again.
+    $me->open('/feeds/sources/1')->script("document.querySelector('[name=\"leaves[]\"]').closest('details').open = true");
+    $me->click('[name="leaves[]"][value="price"]')
+        ->press('Save', '#panel')
+        ->see('Left to another feed where it sends the same product: 1 column')
+        ->reload()
+        ->holds('document.querySelector("[name=\"leaves[]\"][value=price]").checked');
+    // The whole vocabulary of another shop, looked at and taken in.
+    $archive = sys_get_temp_dir().'/'.bin2hex(random_bytes(4)).'.zip';
+    $zip = new ZipArchive();
+    $zip->open($archive, ZipArchive::CREATE);
+    $zip->addFromString('finish.csv', "value,umbrella,spelling\nEggshell,Low sheen,egg shell\n");
+    $zip->addFromString('hair.csv', "value\nMongoose\n");
+    $zip->addFromString('nowhere.csv', "value\nNothing\n");
+    $zip->close();
+    $me->open('/values')
+        ->attach('#list', $archive)
+        ->press('Look at it', '#panel')
+        ->see('Take these lists in?', '#panel')
+        ->see('nowhere.csv', '#panel')
+        ->keys('s')
+        ->see('Took in lists for Finish, Hair', '.toast')
+        ->open('/values/hair')
+        ->see('Mongoose')
+        ->open('/settings')
+        ->set('#editions_mb', '500')
+        ->press('Save', 'main')
+        ->see('size of editions kept', '.toast');
+    unlink($archive);
+    expect($me->complaints())->toBe([]);
+});

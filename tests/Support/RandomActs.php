@@ -5,11 +5,13 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use App\Draft\DraftLineups;
+use App\Feeds\LeaveToOthers;
 use App\Lineups\ChangeFilter;
 use App\Lineups\ProposeFilter;
 use App\Models\Category;
 use App\Models\Change;
 use App\Models\Definition;
+use App\Models\Feed;
 use App\Models\Filter;
 use App\Models\Item;
 use App\Models\Umbrella;
@@ -91,6 +93,8 @@ final class RandomActs
             $this->hide(...),
             $this->takeOut(...),
             $this->putIn(...),
+            $this->deleteForGood(...),
+            $this->leaveToOthers(...),
             $this->changeAddress(...),
             $this->changeDefinitionAddress(...),
             $this->saveValue(...),
@@ -153,6 +157,26 @@ final class RandomActs
                 ] + $where,
             );
         }
+    }
+
+    private function deleteForGood(): void
+    {
+        $ids = Item::query()->whereNull('parent_id')->whereNotNull('out_since')->pluck('id')->all();
+        if ($ids !== []) {
+            $some = self::some($ids, mt_rand(1, 2));
+            $this->send('POST', '/products/delete', ['pick' => $some, 'going' => count($some)]);
+        }
+    }
+
+    private function leaveToOthers(): void
+    {
+        $feed = Feed::query()->inRandomOrder()->firstOrFail();
+        $keys = array_keys(LeaveToOthers::choices($feed));
+        $this->send(
+            'PUT',
+            "/feeds/sources/{$feed->id}",
+            ['kind' => 'hand', 'leaves' => ['', ...self::some($keys, min(count($keys), mt_rand(0, 3)))], 'version' => $feed->version],
+        );
     }
 
     /** Products come into a further category, or go out of it. */
@@ -432,7 +456,7 @@ final class RandomActs
             'version' => $value->version,
             'look_label' => self::one(['', '', 'Said '.mt_rand(1, 4)]),
             'look_help' => self::one(['', 'Help of it']),
-            'held' => self::one(['', '', '1']),
+            'shown' => self::one(['everywhere', 'products', 'nowhere']),
             'colors' => self::one([[], ['#a8325a']]),
         ]);
     }
@@ -484,7 +508,7 @@ final class RandomActs
 
     private function deliver(): void
     {
-        $this->test->read($this->delivery(mt_rand(3, 12)));
+        $this->test->read($this->delivery(mt_rand(3, 12)), feed: self::one(['Test', 'Test', 'Other']));
         $this->told[] = 'a delivery was read';
     }
 

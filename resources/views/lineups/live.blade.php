@@ -11,7 +11,7 @@
     </p>
     @php($address = new App\Lineups\NoPicks())
     @foreach (App\Storefront\ShownFilter::grouped($live['filters']) as $group)
-        <div @class(['filter-group' => $group[0]->group !== null])>
+        <div @class(['headed' => $group[0]->group !== null])>
             @if ($group[0]->group !== null)
                 <h2>{{ $group[0]->group }}</h2>
             @endif

@@ -140,7 +140,7 @@
                                 @php($set = $filter->settings())
                                 @php($one = $worth[$key])
                                 @if ($set->group !== null && $set->group !== ($above ?? null))
-                                    <tr class="group-head">
+                                    <tr class="heads">
                                         <td></td>
                                         <td colspan="4">{{ $set->group }}</td>
                                     </tr>

@@ -13,7 +13,7 @@
     @endif
     @foreach (App\Storefront\ShownFilter::grouped($page->filters) as $group)
         @if ($group[0]->group !== null)
-            <section class="filter-group" aria-label="{{ $group[0]->group }}">
+            <section class="headed" aria-label="{{ $group[0]->group }}">
                 <h2>{{ $group[0]->group }}</h2>
                 @foreach ($group as $filter)
                     @include('shop.filter')

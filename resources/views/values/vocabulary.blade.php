@@ -21,11 +21,7 @@
                         {{ Format::count($pictures, 'picture') }}, as an archive</a>
                 @endif
             </div>
-            <p class="small soft">All attributes in one archive: @foreach (['csv' => 'CSV', 'turtle' => 'Turtle', 'jsonld' => 'JSON-LD']
-                as $format => $name)
-                    <a download href="{{ route('values.vocabulary.everything', $format) }}">{{ $name }}</a>{{ $loop->last ? '' : ', ' }}
-                @endforeach
-            </p>
+            <p class="small soft">All attributes in one archive, out and in: <a href="{{ route('values') }}">Values</a></p>
         </section>
         @can('edit')
             <section class="grid gap-2">

@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Definitions\MergeDefinitions;
 use App\Feeds\LeaveToOthers;
 use App\Models\Category;
 use App\Models\Feed;
@@ -42,7 +43,7 @@ beforeEach(function (): void {
 
 test('each column is said by the feed that is said to know it, whichever was read last', function (): void {
     expect(shows('A'))->toBe('MUG 0.3L 10 7 rd');
-    $color = 'definition:'.Acts::definition('color')->id;
+    $color = Heading::ofDefinition(Acts::definition('color')->id);
     leaves('House', ['price', 'stock', 'nonsense']);
     leaves('Dealer', ['name', $color]);
     expect(Feed::query()->where('name', 'House')->sole()->leaves)->toBe(['price', 'stock']);
@@ -92,7 +93,7 @@ test('its page offers what its columns lead to', function (): void {
             'name' => 'Name',
             'price' => 'Price',
             'stock' => 'Stock',
-            'definition:'.Acts::definition('color')->id => 'Color',
+            Heading::ofDefinition(Acts::definition('color')->id) => 'Color',
         ])
         ->and(Heading::query()->count())
         ->toBeGreaterThan(3);
@@ -127,4 +128,18 @@ test('categories are left, too, and none is made that no row is put into', funct
     // One that only the dealer sends has the dealer's.
     $this->read($with(DEALER, 'Odd'), feed: 'Dealer');
     expect($of('D'))->toBe(['Odd', []]);
+});
+
+test('what is left to a feed that has no such column is said all the same, and a merged definition is left on', function (): void {
+    leaves('House', ['price', Heading::ofDefinition(Acts::definition('color')->id)]);
+    $this->read("sku,name,Shade\nA,Mug,Dark red\n", '{"columns": {"Shade": {"kind": "choice", "level": "product"}}}', feed: 'Names');
+    DB::table('sent')->where('feed_id', Feed::query()->where('name', 'Dealer')->sole()->id)->delete();
+    $this->read(HOUSE, feed: 'House');
+    // Names sends A, and neither price nor color: the house's word counts.
+    expect(shows('A'))->toContain(' 1 1 ')->toContain('Red');
+    app(MergeDefinitions::class)(Acts::definition('shade'), Acts::definition('color'));
+    expect(Feed::query()->where('name', 'House')->sole()->leaves)
+        ->toBe(['price', Heading::ofDefinition(Acts::definition('shade')->id)]);
+    $this->read(str_replace('Red', 'Crimson', HOUSE), feed: 'House');
+    expect(shows('A'))->not->toContain('Crimson');
 });

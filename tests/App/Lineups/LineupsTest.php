@@ -417,6 +417,10 @@ test('a filter that line-ups share is changed at all of them, and any can part o
     };
     $change($brushes, 'oil', 'Shade');
     expect([$title('paint'), $title('oil')])->toBe(['Shade', 'Shade']);
+    // What the other place has already is no title for both.
+    $edit->add('weight', $paint);
+    expect(fn () => $change($brushes, 'oil', DraftLineups::load()->of(pageOf('paint'))->filters['weight']->given['title']))
+        ->toThrow(Refused::class, 'Another filter of the line-up of Paint');
     $this->get('/line-ups?page='.pageOf('oil').'&at=only'.'&filter=color')->assertSee('Shared with');
     $this->post('/line-ups/color/part', ['page' => pageOf('oil'), 'at' => 'only'])->assertSessionHasNoErrors();
     $change($brushes, 'oil', 'Hue');
@@ -537,7 +541,7 @@ test('bad settings are refused, naming the field, and nothing is lost', function
     expect(DraftLineups::load()->of('shop')->filters['price']->given)->toBe($given);
 })->with([
     ['title', ['title' => ' '], 'A filter needs a title of 1 to 100 characters.'],
-    ['title', ['title' => 'Color'], 'Another filter of this line-up is titled "Color".'],
+    ['title', ['title' => 'Color'], 'Another filter of the shop\'s line-up is titled "Color".'],
     ['step', ['step' => '-1'], 'The step is a number above zero, for example 5 or 0.5.'],
     ['step', ['step' => 'x'], 'The step is a number, for example 5 or 0.5; "x" is none.'],
     ['to', ['from' => '9', 'to' => '3'], 'The scale ends before it begins.'],

@@ -161,6 +161,8 @@ test('pictures of looks and pages go along in an archive, and come in with it', 
         ->headers->get('Location');
     parse_str((string) parse_url($to, PHP_URL_QUERY), $query);
     $this->get($to)->assertOk()->assertSee('New values');
+    // Looking at it keeps nothing.
+    expect(glob(dirname(Pictures::path('x')).'/*.webp'))->toBe([]);
     $this->post('/values/hue/vocabulary/take-in', ['list' => $query['list']])->assertSessionHas('done');
     $came = FindValue::named(Acts::definition('hue'), 'Red');
     expect([$came->look()->help, $came->description, $came->showing()])

@@ -9,6 +9,8 @@ use App\Sources\RunDue;
 use App\Sources\RunFeed;
 use App\Sources\Source;
 use Symfony\Component\Process\Process;
+use Tests\Support\Servers;
+use Tests\Support\Site;
 
 /* Source: OpenSSH's server (Debian's openssh-server), started here on loopback with keys of its own. */
 
@@ -21,9 +23,7 @@ function ssh_server(string $name): array
         exec("ssh-keygen -q -t ed25519 -N '' -f {$dir}/{$key}");
     }
     copy("{$dir}/client.pub", "{$dir}/known");
-    $socket = stream_socket_server('tcp://127.0.0.1:0');
-    $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket ?: throw new RuntimeException(), false), ':'), 1);
-    fclose($socket);
+    $port = Site::freePort();
     file_put_contents("{$dir}/config", implode("\n", [
         "Port {$port}",
         'ListenAddress 127.0.0.1',
@@ -40,17 +40,7 @@ function ssh_server(string $name): array
         @mkdir('/run/sshd', 0755);
     }
     $process = new Process(['/usr/sbin/sshd', '-D', '-e', '-f', "{$dir}/config"]);
-    $process->start();
-    register_shutdown_function(function () use ($process, $dir): void {
-        $process->stop(1);
-        exec('rm -rf '.escapeshellarg($dir));
-    });
-    for ($i = 0; @fsockopen('127.0.0.1', $port) === false; $i++) {
-        usleep(50_000);
-        if ($i > 100) {
-            throw new RuntimeException("The server does not start: {$process->getErrorOutput()}");
-        }
-    }
+    Servers::start($process, $port, $dir);
 
     return [$dir, $port];
 }

@@ -8,6 +8,8 @@ use App\Models\RunState;
 use App\Sources\RunFeed;
 use App\Sources\Source;
 use Symfony\Component\Process\Process;
+use Tests\Support\Servers;
+use Tests\Support\Site;
 
 /* Source: PHP's own web server with demo/supplier.php, asked by real HTTP: whole files, and each of its faults. */
 
@@ -16,21 +18,9 @@ function supplier_server(): array
 {
     $dir = sys_get_temp_dir().'/lokum-supplier-'.bin2hex(random_bytes(4));
     mkdir($dir);
-    $socket = stream_socket_server('tcp://127.0.0.1:0');
-    $port = (int) substr((string) strrchr((string) stream_socket_get_name($socket ?: throw new RuntimeException(), false), ':'), 1);
-    fclose($socket);
+    $port = Site::freePort();
     $process = new Process([PHP_BINARY, '-S', "127.0.0.1:{$port}", base_path('demo/supplier.php')], env: ['LOKUM_SUPPLIERS' => $dir]);
-    $process->start();
-    register_shutdown_function(function () use ($process, $dir): void {
-        $process->stop(1);
-        exec('rm -rf '.escapeshellarg($dir));
-    });
-    for ($i = 0; @fsockopen('127.0.0.1', $port) === false; $i++) {
-        usleep(50_000);
-        if ($i > 100) {
-            throw new RuntimeException("The server does not start: {$process->getErrorOutput()}");
-        }
-    }
+    Servers::start($process, $port, $dir);
 
     return [$dir, $port];
 }
