@@ -75,8 +75,17 @@ final readonly class SaveSource
 
             return "{$feed->name}: {$source->inWords()}".($row['times'] === null ? '' : ", {$row['times']}").
                 ($row['by_itself'] === 1 ? ', read by itself within bounds' : '').
+                self::left($row['leaves'], $feed).
                 ($isForgotten ? '; its password is forgotten' : '');
         });
+    }
+
+    private static function left(?string $leaves, Feed $feed): string
+    {
+        $keys = (array) json_decode($leaves ?? '[]', true);
+        $labels = array_intersect_key(LeaveToOthers::choices($feed), array_fill_keys(array_filter($keys, is_string(...)), true));
+
+        return $labels === [] ? '' : ', leaves '.implode(', ', $labels).' to other feeds';
     }
 
     /** @param  array<mixed>  $said */

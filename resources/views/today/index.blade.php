@@ -30,7 +30,7 @@
             && $proposed->isEmpty() && $held->isEmpty() && $newcomers === [] && $running->isEmpty()
             && $broken->isEmpty() && $unread === [] && $silent === [] && ($drift ?? 0) === 0 && $products > 0 && $filters > 0)
         @unless ($path && $products === 0)
-        <h2>{{ $quiet ? 'Nothing waits for a decision' : 'What waits for you' }}</h2>
+        <h2 @class(['beside-path' => $path])>{{ $quiet ? 'Nothing waits for a decision' : 'What waits for you' }}</h2>
         @endunless
         <div class="cards">
             @foreach ($path ? [] : $running as $reading)

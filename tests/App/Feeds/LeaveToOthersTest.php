@@ -5,6 +5,7 @@ declare(strict_types=1);
 use App\Definitions\MergeDefinitions;
 use App\Feeds\LeaveToOthers;
 use App\Models\Category;
+use App\Models\Change;
 use App\Models\Feed;
 use App\Models\Heading;
 use App\Models\Item;
@@ -100,7 +101,10 @@ test('its page offers what its columns lead to', function (): void {
     $this->get("/feeds/sources/{$feed->id}")->assertOk()->assertSee('Left to another feed');
     $this->put("/feeds/sources/{$feed->id}", ['kind' => 'hand', 'leaves' => ['price'], 'version' => $feed->version])
         ->assertSessionHasNoErrors();
-    expect($feed->refresh()->leaves)->toBe(['price']);
+    expect($feed->refresh()->leaves)
+        ->toBe(['price'])
+        ->and(Change::query()->latest('id')->firstOrFail()->summary)
+        ->toContain('leaves Price to other feeds');
     // The product's page says whose word each is.
     $item = Item::query()->where('sku', 'A')->sole();
     $this->get("/products/{$item->id}")->assertOk()->assertSeeInOrder(['Sent by', 'Color', 'the last read of', 'Price', 'Dealer']);
