@@ -4,36 +4,25 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use Lokum\Facet\Carriers;
-use Lokum\Facet\Combine;
+use Closure;
 use Lokum\Facet\Counter;
-use Lokum\Facet\Layout;
 use Lokum\Facet\Question;
 use Lokum\Facet\Scope;
-use Lokum\Facet\StoredBits;
-use Lokum\Facet\TermSource;
 use PDO;
+use Symfony\Component\Process\ExecutableFinder;
+use Symfony\Component\Process\Process;
 
 /**
- * All counts of a page with two filters picked, on variants, against one SQL GROUP BY a filter over the same data, and the
- * counts compared one by one. Loading the bitmaps (from the bytes as an edition stores them) is measured by itself.
+ * All counts of a page with two filters picked, on variants, with and without columns, against a columnar engine and one SQL GROUP BY
+ * a filter over the same data, and the counts compared one by one. Reading what is stored is part of the time.
  */
 final class Facets implements Benchmark
 {
-    private const TIMES = 7;
+    private const TIMES = 9;
 
     public function run(int $products, callable $say): array
     {
-        $say('making '.number_format($products).' products');
-        $lanes = iterator_to_array((new Catalog($products))->variants(), false);
-        rsort($lanes);
-        $sizes = [];
-        foreach ($lanes as $number => $variants) {
-            for ($lane = 0; $lane < $variants; $lane++) {
-                $sizes[$lane] = $number + 1;
-            }
-        }
-        $layout = new Layout(array_values($sizes));
+        $file = tempnam(sys_get_temp_dir(), 'lokum-bench').'.csv';
         $pdo = new PDO(
             'sqlite:'.tempnam(sys_get_temp_dir(), 'lokum-bench'),
             options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION],
@@ -41,113 +30,79 @@ final class Facets implements Benchmark
         $pdo->exec(
             'PRAGMA journal_mode = OFF; PRAGMA synchronous = OFF; PRAGMA cache_size = -400000; PRAGMA mmap_size = 4000000000',
         );
-        [$stored, $questions] = $this->fill($layout, $lanes, $pdo, $say);
-        $say('counting by bitmaps');
-        [$counts, $computing, $loading] = $this->bitmaps($layout, $stored, $questions);
+        $page = new PickedPage($products, $pdo, $file, Closure::fromCallable($say));
+        $say('counting by columns and sets');
+        [$counts, $columns, $read, $memory] = $this->counted($page);
+        $say('counting by sets alone');
+        $page->hasColumns = false;
+        [$bySets, $sets] = $this->counted($page);
+        $say('counting in a columnar engine');
+        [$byEngine, $engine, $way] = $this->engine($page, $file);
         $say('counting by SQL');
-        [$expected, $sql] = $this->sql($pdo, $questions);
-        $equal = $counts === $expected;
+        [$bySql, $sql] = $this->sql($pdo, $page->questions);
+        unlink($file);
 
         return [
             'products' => $products,
-            'variants' => $layout->variants(),
-            'terms' => count($stored),
-            'computing_ms' => round($computing, 2),
-            'loading_ms' => round($loading, 2),
+            'variants' => $page->layout->variants(),
+            'terms' => $page->terms(),
+            'columns_ms' => round($columns, 2),
+            'read_mb' => round($read / 1e6, 1),
+            'memory_mb' => round($memory / 1e6, 1),
+            'sets_ms' => round($sets, 2),
+            'engine_ms' => $engine === null ? 'not installed' : round($engine, 1),
+            'engine_way' => $way,
             'sql_ms' => round($sql, 1),
-            'ratio' => round($sql / $computing, 1),
-            'ratio_with_loading' => round($sql / ($computing + $loading), 1),
-            'counts_equal' => $equal,
-            'peak_mb' => round(memory_get_peak_usage() / 1e6),
+            'ratio' => round($sql / $columns, 1),
+            'ratio_to_engine' => $engine === null ? 'not measured' : round($engine / $columns, 1),
+            'counts_equal' => $counts === $bySets && $counts === $bySql && ($byEngine === null || $counts === $byEngine),
         ];
     }
 
     /**
-     * @param  list<int>  $lanes
-     * @return array{0: array<int, string>, 1: list<Question>}
+     * @return array{0: array<string, array<int, int>>, 1: float, 2: int, 3: int} counts, milliseconds, bytes read, and bytes of memory
+     *         beyond the data
      */
-    private function fill(Layout $layout, array $lanes, PDO $pdo, callable $say): array
+    private function counted(PickedPage $page): array
     {
-        $pdo->exec('CREATE TABLE assignments (filter INTEGER, term INTEGER, variant INTEGER, product INTEGER)');
-        $stored = [];
-        $questions = [];
-        $first = 0;
-        mt_srand(11);
-        foreach (array_values(Catalog::ATTRIBUTES) as $filter => $terms) {
-            $say('filter '.($filter + 1).' of '.count(Catalog::ATTRIBUTES));
-            $bits = array_fill(0, $terms, []);
-            $pdo->beginTransaction();
-            $values = [];
-            foreach ($lanes as $number => $variants) {
-                for ($lane = 0; $lane < $variants; $lane++) {
-                    if (mt_rand(0, 9) < 3) {
-                        continue;
-                    }
-                    $term = Catalog::term($terms);
-                    $bits[$term][] = $bit = $layout->bit($lane, $number);
-                    $values[] = "({$filter},".($first + $term).",{$bit},{$number})";
-                    if (count($values) === 500) {
-                        $pdo->exec('INSERT INTO assignments VALUES '.implode(',', $values));
-                        $values = [];
-                    }
-                }
-            }
-            if ($values !== []) {
-                $pdo->exec('INSERT INTO assignments VALUES '.implode(',', $values));
-            }
-            $pdo->commit();
-            foreach ($bits as $term => $set) {
-                $stored[$first + $term] = StoredBits::encode($set, $layout->bytes);
-            }
-            $questions[] = new Question(
-                "f{$filter}",
-                range($first, $first + $terms - 1),
-                $filter < 2 ? [$first + 1, $first + 3] : [],
-                Combine::Any,
-            );
-            $first += $terms;
+        $best = INF;
+        $counts = [];
+        $before = memory_get_usage();
+        memory_reset_peak_usage();
+        for ($i = 0; $i < self::TIMES; $i++) {
+            $page->read = 0;
+            $start = hrtime(true);
+            $counts = (new Counter(Scope::listing($page->layout, $page->layout->allProducts()), $page->questions, $page))->counts();
+            $best = min($best, (hrtime(true) - $start) / 1e6);
         }
-        $say('indexing');
-        $pdo->exec(
-            'CREATE INDEX by_filter ON assignments(filter, term, variant, product); CREATE INDEX by_variant ON '.
-            'assignments(variant, filter, term, product); ANALYZE',
-        );
 
-        return [$stored, $questions];
+        return [$counts, $best, $page->read, memory_get_peak_usage() - $before];
     }
 
     /**
-     * @param  array<int, string>  $stored
-     * @param  list<Question>  $questions
-     * @return array{0: array<string, array<int, int>>, 1: float, 2: float} counts, milliseconds of computing, of loading
+     * The best of its ways and times; nothing where it is not installed.
+     *
+     * @return array{0: array<string, array<int, int>>|null, 1: float|null, 2: string}
      */
-    private function bitmaps(Layout $layout, array $stored, array $questions): array
+    private function engine(PickedPage $page, string $file): array
     {
-        $loading = $computing = INF;
-        $counts = [];
-        for ($i = 0; $i < self::TIMES; $i++) {
-            $start = hrtime(true);
-            $loaded = array_map(fn (string $bits): Carriers => StoredBits::variants($bits, $layout), $stored);
-            $loading = min($loading, (hrtime(true) - $start) / 1e6);
-            $source = new class($loaded) implements TermSource
-            {
-                /** @param  array<int, Carriers>  $loaded */
-                public function __construct(private array $loaded)
-                {
-                }
-
-                public function carriers(int $term): Carriers
-                {
-                    return $this->loaded[$term];
-                }
-            };
-            $start = hrtime(true);
-            $counts = (new Counter(Scope::listing($layout, $layout->allProducts()), $questions, $source))->counts();
-            $computing = min($computing, (hrtime(true) - $start) / 1e6);
-            unset($loaded, $source);
+        $node = (new ExecutableFinder())->find('node');
+        if ($node === null || ! is_dir(base_path('node_modules/@duckdb/node-api'))) {
+            return [null, null, 'run "npm install" first'];
+        }
+        $picks = array_map(fn (Question $question): array => $question->picks, $page->questions);
+        $process = new Process(
+            [$node, base_path('bench/columnar.mjs'), $file, (string) json_encode((object) $picks), (string) self::TIMES],
+            timeout: null,
+        );
+        /** @var array{best: float, way: string, counts: list<array{0: int, 1: int, 2: int}>} $answer */
+        $answer = json_decode($process->mustRun()->getOutput(), true);
+        $counts = $this->none($page->questions);
+        foreach ($answer['counts'] as [$filter, $term, $products]) {
+            $counts["f{$filter}"][$term] = $products;
         }
 
-        return [$counts, $computing, $loading];
+        return [$counts, $answer['best'], $answer['way']];
     }
 
     /**
@@ -159,8 +114,9 @@ final class Facets implements Benchmark
     private function sql(PDO $pdo, array $questions): array
     {
         $best = INF;
-        $counts = [];
-        for ($i = 0; $i < 2; $i++) {
+        $counts = $this->none($questions);
+        // Once more where that takes no minutes.
+        for ($i = 0; $i === 0 || ($i === 1 && $best < 5000); $i++) {
             $start = hrtime(true);
             foreach ($questions as $f => $question) {
                 $where = '';
@@ -172,7 +128,6 @@ final class Facets implements Benchmark
                             '))';
                     }
                 }
-                $counts[$question->name] = array_fill_keys($question->terms, 0);
                 foreach (
                     $pdo->query(
                         "SELECT a.term, COUNT(DISTINCT a.product) FROM assignments a WHERE a.filter = {$f}{$where} GROUP BY a.term",
@@ -186,5 +141,19 @@ final class Facets implements Benchmark
         }
 
         return [$counts, $best];
+    }
+
+    /**
+     * @param  list<Question>  $questions
+     * @return array<string, array<int, int>> none of any term
+     */
+    private function none(array $questions): array
+    {
+        $counts = [];
+        foreach ($questions as $question) {
+            $counts[$question->name] = array_fill_keys($question->terms, 0);
+        }
+
+        return $counts;
     }
 }

@@ -32,16 +32,30 @@ final class DraftPages
      */
     private array $products = [];
 
+    /** @var array<int, array<int, array<int, int>>> */
+    private array $counted = [];
+
     private CategoryTree $tree;
 
     public function __construct(private readonly Remembered $remembered)
     {
     }
 
-    /** @return array<int, array<string, Absence|null>> by category id (0: the whole shop) and title; null where the filter shows */
-    public function all(): array
+    /**
+     * @param  array<int, array<int, array<int, int>>>  $counted  products by definition, category and term, where they were counted
+     *         already
+     * @return array<int, array<string, Absence|null>> by category id (0: the whole shop) and title; null where the filter shows
+     */
+    public function all(array $counted = []): array
     {
-        return $this->remembered->of('pages', $this->work(...));
+        return $this->remembered->of('pages', function () use ($counted): array {
+            $this->counted = $counted;
+            try {
+                return $this->work();
+            } finally {
+                $this->counted = [];
+            }
+        });
     }
 
     /** @return array<int, int>|null filters that show, by category id (0: the whole shop); null where that would take a while */
@@ -145,6 +159,7 @@ final class DraftPages
                     ' GROUP BY 1, 2',
             ),
             $definition === null => [],
+            ! $inStock && isset($this->counted[$definition->id]) => $this->counted[$definition->id],
             $definition->kind === Kind::Text => $this->byCategory(
                 $of('1').
                     " assignments a {$items} WHERE a.definition_id = {$definition->id} AND ".

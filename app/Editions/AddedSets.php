@@ -31,4 +31,9 @@ final class AddedSets implements TermSource
     {
         return $this->sets[$term] ?? $this->edition->carriers($term);
     }
+
+    public function columns(int $term): array
+    {
+        return isset($this->sets[$term]) ? [] : $this->edition->columns($term);
+    }
 }

@@ -9,11 +9,13 @@ use App\Support\Refused;
 use Lokum\Edition\FilterLine;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
+use Lokum\Facet\Blocks;
 use Lokum\Facet\Carriers;
 use Lokum\Facet\Layout;
 use Lokum\Facet\ProductSet;
 use Lokum\Facet\SlicedNumbers;
 use Lokum\Facet\StoredBits;
+use Lokum\Facet\TermColumn;
 use Lokum\Facet\TermSource;
 use Lokum\Facet\VariantSet;
 use Lokum\Lineup\FilterSettings;
@@ -42,6 +44,20 @@ final class EditionFile implements TermSource
 
     private PDOStatement $bits;
 
+    private PDOStatement $parts;
+
+    /**
+     * @var array<string, array{label: string, unit: string|null, level: Level,
+     *         numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null> by field
+     */
+    private array $numbers = [];
+
+    /** @var array<int, int> attribute by term */
+    private array $attributeOf = [];
+
+    /** @var array<int, list<TermColumn>> by attribute */
+    private array $columns = [];
+
     /** @var array<int, Carriers> by term */
     private array $known = [];
 
@@ -66,7 +82,6 @@ final class EditionFile implements TermSource
     /** @var list<EditionCategory>|null */
     private ?array $categories = null;
 
-    /** @param  int|null  $bytes  that the file has to have; null: not known */
     /**
      * The file of a publication.
      *
@@ -77,6 +92,7 @@ final class EditionFile implements TermSource
         return new self(Edition::directory().'/'.$edition->file, $edition->bytes);
     }
 
+    /** @param  int|null  $bytes  that the file has to have; null: not known */
     public function __construct(string $path, ?int $bytes = null)
     {
         $this->database = new EditionDatabase($path, $bytes);
@@ -90,6 +106,9 @@ final class EditionFile implements TermSource
         }
         $this->bits = $this->database->prepared(
             'SELECT t.attribute_id, b.bits FROM term_bits b JOIN terms t ON t.id = b.id WHERE b.id = ?',
+        );
+        $this->parts = $this->database->prepared(
+            'SELECT numbers FROM term_column_parts WHERE attribute_id = ? AND place = ? AND block = ?',
         );
     }
 
@@ -221,10 +240,13 @@ final class EditionFile implements TermSource
         return $this->known[$term] ?? $this->load($term);
     }
 
-    /** In an edition that is not very large, all terms of an attribute are read at once and kept for the rest of the page. */
+    /**
+     * In an edition that is not very large, all terms of an attribute are read at once and kept for the rest of the page; not where
+     * columns count them, and only what is picked is asked for.
+     */
     private function load(int $term): Carriers
     {
-        if ($this->layout->bytes <= self::KEPT_BYTES) {
+        if ($this->layout->bytes <= self::KEPT_BYTES && $this->columns($term) === []) {
             foreach (
                 $this->database->rows(
                     'SELECT t.id, t.attribute_id, b.bits FROM terms t JOIN term_bits b ON b.id = t.id
@@ -246,6 +268,47 @@ final class EditionFile implements TermSource
         $this->bits->closeCursor();
 
         return $this->carried($row[1], $this->ofProducts[$row[0]]);
+    }
+
+    public function columns(int $term): array
+    {
+        return $this->columns[$this->attributeOf($term)] ??= $this->readColumns($this->attributeOf($term));
+    }
+
+    /** @return list<TermColumn> */
+    private function readColumns(int $attribute): array
+    {
+        $ofProducts = $this->ofProducts[$attribute];
+        $columns = [];
+        foreach ($this->database->rows('SELECT * FROM term_columns WHERE attribute_id = ? ORDER BY place', [$attribute]) as $row) {
+            /** @var array<int, int> $terms */
+            $terms = (array) json_decode((string) $row['terms'], true);
+            $columns[] = new TermColumn(
+                new Blocks($this->layout, $ofProducts),
+                $terms,
+                $row['repeats'] === null ? null : StoredBits::variants((string) $row['repeats'], $this->layout),
+                fn (int $block): string => $this->part($attribute, (int) $row['place'], $block),
+            );
+        }
+
+        return $columns;
+    }
+
+    private function part(int $attribute, int $column, int $block): string
+    {
+        $this->parts->execute([$attribute, $column, $block]);
+        $part = (string) $this->parts->fetchColumn();
+        $this->parts->closeCursor();
+
+        return $part;
+    }
+
+    /** @return int id of the attribute that a term belongs to */
+    private function attributeOf(int $term): int
+    {
+        return $this->attributeOf[$term] ??= (int) ($this->database->row('SELECT attribute_id FROM terms WHERE id = ?', [$term])[
+            'attribute_id'
+        ] ?? throw Refused::unknown('term', (string) $term));
     }
 
     /** Variants that are in stock, or of whose stock nothing is known. */
@@ -271,6 +334,12 @@ final class EditionFile implements TermSource
 
     /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null */
     public function numbers(string $field): ?array
+    {
+        return array_key_exists($field, $this->numbers) ? $this->numbers[$field] : ($this->numbers[$field] = $this->readNumbers($field));
+    }
+
+    /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null */
+    private function readNumbers(string $field): ?array
     {
         $row = $this->database->row('SELECT * FROM numbers WHERE field = ?', [$field]);
         if ($row === null) {

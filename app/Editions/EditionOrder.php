@@ -11,25 +11,25 @@ use Lokum\Facet\ProductSet;
  * One order that products can stand in: their numbers one behind the other, and the place of each. Both are read in parts, so that a
  * page near the front of a long listing, or of a short one, needs little of them.
  */
-final class EditionOrder
+final readonly class EditionOrder
 {
     /** Products in a part. */
     public const PART = 16384;
 
+    /** Products that are looked at in one go. */
+    private const STEP = 512;
+
     /** With fewer matches than one in so many, their places are looked up and sorted; with more, the order is walked. */
     private const SPARSE = 64;
-
-    /** @var array<int, array<int, int>> numbers by place, by part */
-    private array $read = [];
 
     /**
      * @param  Closure(int): string  $numbers  a part of the numbers in this order, packed in four bytes each; empty behind the last
      * @param  Closure(int): string  $places  a part of the places by number, packed alike
      */
     public function __construct(
-        private readonly int $products,
-        private readonly Closure $numbers,
-        private readonly Closure $places,
+        private int $products,
+        private Closure $numbers,
+        private Closure $places,
     ) {
     }
 
@@ -46,12 +46,14 @@ final class EditionOrder
     {
         $found = [];
         $seen = 0;
-        for ($part = 0; count($found) < $length && ($packed = ($this->numbers)($part)) !== ''; $part++) {
-            foreach (self::unpacked($packed) as $number) {
-                if ($matching->has($number) && $seen++ >= $offset) {
-                    $found[] = $number;
-                    if (count($found) === $length) {
-                        break;
+        for ($part = 0; ($packed = ($this->numbers)($part)) !== ''; $part++) {
+            foreach (str_split($packed, self::STEP * 4) as $some) {
+                foreach (self::unpacked($some) as $number) {
+                    if ($matching->has($number) && $seen++ >= $offset) {
+                        $found[] = $number;
+                        if (count($found) === $length) {
+                            return $found;
+                        }
                     }
                 }
             }
@@ -63,14 +65,17 @@ final class EditionOrder
     /** @return list<int> */
     private function sorted(ProductSet $matching, int $offset, int $length): array
     {
-        $places = [];
+        $numbers = $parts = [];
+        $places = '';
         foreach ($matching->numbers() as $number) {
-            $part = $this->read[intdiv($number, self::PART)] ??= self::unpacked(($this->places)(intdiv($number, self::PART)));
-            $places[$part[$number % self::PART]] = $number;
+            $numbers[] = $number;
+            $part = $parts[intdiv($number, self::PART)] ??= ($this->places)(intdiv($number, self::PART));
+            $places .= substr($part, 4 * ($number % self::PART), 4);
         }
-        ksort($places);
+        $byPlace = array_combine(self::unpacked($places), $numbers);
+        ksort($byPlace);
 
-        return array_slice(array_values($places), $offset, $length);
+        return array_slice(array_values($byPlace), $offset, $length);
     }
 
     /** @return array<int, int> */

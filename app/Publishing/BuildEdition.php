@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Catalog\CategoryTree;
 use App\Catalog\FieldNumbers;
 use App\Catalog\Stock;
+use App\Catalog\TermNumbers;
 use App\Data\Rows;
 use App\Draft\DraftLineups;
 use App\Draft\DraftTerms;
@@ -14,20 +15,17 @@ use App\Editions\Blob;
 use App\Editions\EditionDatabase;
 use App\Models\Definition;
 use App\Models\Item;
-use App\Models\State;
-use App\Models\Umbrella;
 use Closure;
 use Generator;
 use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Edition\Summary;
-use Lokum\Edition\TermLine;
+use Lokum\Facet\ColumnCutter;
 use Lokum\Facet\StoredBits;
 use Lokum\Lineup\ProductField;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 use PDO;
-use PDOStatement;
 
 /** Writes everything that shoppers will see into an edition's file: categories, terms with their bitmaps, numbers, filters, products. */
 final class BuildEdition
@@ -35,6 +33,8 @@ final class BuildEdition
     private Numbering $numbering;
 
     private ListingCounts $listingCounts;
+
+    private EditionCounts $counts;
 
     private int $terms = 0;
 
@@ -46,10 +46,11 @@ final class BuildEdition
     }
 
     /**
+     * @param  Closure(EditionCounts): Summary  $summary  gets what was counted on the way
      * @param  Closure(string, float): void  $progress
      * @return array{products: int, variants: int, terms: int}
      */
-    public function __invoke(int $number, Summary $summary, Closure $progress): array
+    public function __invoke(int $number, Closure $summary, Closure $progress): array
     {
         $progress('Numbering products', 0.0);
         $this->numbering = new Numbering();
@@ -59,7 +60,6 @@ final class BuildEdition
                 'format' => EditionDatabase::FORMAT,
                 'edition' => $number,
                 'lanes' => json_encode($layout->sizes),
-                'summary' => serialize($summary),
                 'currency' => config('lokum.currency'),
                 'locale' => config('lokum.locale'),
             ] as $key => $value
@@ -67,15 +67,11 @@ final class BuildEdition
             $this->writer->insert('meta', [$key, (string) $value]);
         }
         $this->categories();
-        $counted = array_map(fn (TermLine $term): int => $term->products, $summary->terms);
         $definitions = Definition::query()->live()->orderBy('id')->get();
         foreach ($definitions as $i => $definition) {
             $progress('Counting '.$definition->label, 0.1 + (0.4 * $i) / max(1, count($definitions)));
             match ($definition->kind) {
-                Kind::Choice, Kind::Flag => $this->attribute(
-                    $definition,
-                    $definition->state === State::Accepted ? $counted : null,
-                ),
+                Kind::Choice, Kind::Flag => $this->attribute($definition),
                 Kind::Number => $this->numbers(
                     $definition->slug,
                     $definition->label,
@@ -130,6 +126,8 @@ final class BuildEdition
             $definitions->where('kind', Kind::Text)->whereIn('slug', $lineups->keys()),
         );
         $this->extras($lineups->keys());
+        $progress('Comparing with the edition before', 0.49);
+        $this->writer->insert('meta', ['summary', serialize($summary($this->counts))]);
         $progress('Writing products', 0.5);
         $this->listingCounts->write($this->writer);
         (new WriteProducts(
@@ -161,6 +159,7 @@ final class BuildEdition
             $also[$category][] = $this->numbering->product($id);
         }
         $this->listingCounts = new ListingCounts($tree, $categories, $also);
+        $this->counts = new EditionCounts($this->listingCounts);
         foreach ($tree->flat() as [$category, $depth]) {
             $below = array_merge(
                 $also[$category->id] ?? [],
@@ -182,8 +181,7 @@ final class BuildEdition
         }
     }
 
-    /** @param  array<int, int>|null  $counted  products by value id, where they were counted already */
-    private function attribute(Definition $definition, ?array $counted): void
+    private function attribute(Definition $definition): void
     {
         $this->writer->insert('attributes', [
             $definition->id,
@@ -193,15 +191,13 @@ final class BuildEdition
             $definition->level->value,
             $definition->help,
         ]);
-        // Items of the other level are among them; they have no bit.
-        $carrying = fn (string $values): PDOStatement => DB::connection()
-            ->getPdo()
-            ->prepare("SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id WHERE s.value_id {$values}");
-        $ofValue = $carrying('= ?');
-        $ofUmbrella = $carrying('IN (SELECT id FROM attribute_values WHERE umbrella_id = ? AND held = 0)');
-        foreach ($this->draft->of($definition, $counted) as $position => $term) {
-            $items = $term['id'] > Umbrella::TERM ? $ofUmbrella : $ofValue;
-            $items->execute([$term['id'] > Umbrella::TERM ? $term['id'] - Umbrella::TERM : $term['id']]);
+        $carried = $counts = [];
+        foreach ($this->carrying($definition) as $term => $items) {
+            $carried[$term] = $this->numbering->bits($items, $definition->level);
+            $counts[$term] = count($carried[$term][1]);
+        }
+        $this->counts->add($definition->id, $counts);
+        foreach ($this->draft->of($definition, array_filter($counts)) as $position => $term) {
             $this->term(
                 $term['id'],
                 $definition->id,
@@ -210,21 +206,44 @@ final class BuildEdition
                 $term['label'],
                 $term['look'],
                 $definition->level,
-                array_values($items->fetchAll(PDO::FETCH_COLUMN)),
+                $carried[$term['id']],
             );
         }
-        $this->nested($definition, $ofValue);
+        $this->columns($definition, array_filter(array_map(fn (array $one): array => $one[0], $carried)));
+        $this->nested($definition);
         foreach (EndedAddresses::of($definition) + EndedAddresses::ofMerged($definition) as $slug => $term) {
             $this->writer->insert('redirects', [$definition->id, (string) $slug, $term]);
         }
     }
 
+    /** @return array<int, list<int>> items by term; those of the other level are among them and have no bit */
+    private function carrying(Definition $definition): array
+    {
+        $carrying = [];
+        foreach (
+            Rows::of(
+                'SELECT '.
+                    TermNumbers::SQL.
+                    ', a.item_id FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
+                    JOIN assignments a ON a.spelling_id = s.id WHERE s.definition_id = '.
+                    $definition->id,
+            ) as [$term, $item]
+        ) {
+            $carrying[(int) $term][] = (int) $item;
+        }
+
+        return $carrying;
+    }
+
     /** Values below their umbrellas, where a filter shows them. */
-    private function nested(Definition $definition, PDOStatement $ofValue): void
+    private function nested(Definition $definition): void
     {
         if (! EditionLineups::nests($this->compositions, $definition->slug)) {
             return;
         }
+        $ofValue = DB::connection()
+            ->getPdo()
+            ->prepare('SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id WHERE s.value_id = ?');
         foreach ($this->draft->below($definition) as $position => $term) {
             $ofValue->execute([$term->id]);
             $this->term(
@@ -235,13 +254,13 @@ final class BuildEdition
                 $term->label,
                 $term->look->toJson(),
                 $definition->level,
-                array_values($ofValue->fetchAll(PDO::FETCH_COLUMN)),
+                $this->numbering->bits(array_values($ofValue->fetchAll(PDO::FETCH_COLUMN)), $definition->level),
                 $term->parent,
             );
         }
     }
 
-    /** @param  list<int>  $items */
+    /** @param  array{0: list<int>, 1: array<int, true>}  $carried  bits, and the products that are shown with them */
     private function term(
         int $id,
         int $attribute,
@@ -250,10 +269,10 @@ final class BuildEdition
         string $label,
         ?string $look,
         Level $level,
-        array $items,
+        array $carried,
         ?int $parent = null,
     ): void {
-        [$bits, $products] = $this->numbering->bits($items, $level);
+        [$bits, $products] = $carried;
         if ($bits === [] && $parent !== null) {
             return;
         }
@@ -261,6 +280,19 @@ final class BuildEdition
         $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, count($products), $parent]);
         $this->writer->insert('term_bits', [$id, new Blob(StoredBits::encode($bits, $this->bytes($level)))]);
         $this->terms += $attribute > 0 && $parent === null ? 1 : 0;
+    }
+
+    /** @param  array<int, list<int>>  $bits  of the terms of an attribute, by term */
+    private function columns(Definition $definition, array $bits): void
+    {
+        $layout = $this->numbering->layout;
+        foreach ((new ColumnCutter($layout, $definition->level === Level::Product))->cut($bits) as $place => $column) {
+            $repeats = $column->repeats === null ? null : new Blob(StoredBits::ofVariants($column->repeats, $layout));
+            $this->writer->insert('term_columns', [$definition->id, $place, (string) json_encode($column->terms), $repeats]);
+            for ($block = 0; $block < $column->blocks->count(); $block++) {
+                $this->writer->insert('term_column_parts', [$definition->id, $place, $block, new Blob($column->part($block))]);
+            }
+        }
     }
 
     /** @return Generator<int, list<mixed>> item id and number */
@@ -322,7 +354,8 @@ final class BuildEdition
                 ->whereRaw(Stock::TERM.' = ?', [$term->id])
                 ->pluck('id')
                 ->all();
-            $this->term($term->id, 0, $position, $term->slug, $term->label, null, $stock->level(), array_values($items));
+            $carried = $this->numbering->bits(array_values($items), $stock->level());
+            $this->term($term->id, 0, $position, $term->slug, $term->label, null, $stock->level(), $carried);
         }
     }
 

@@ -31,7 +31,8 @@ final readonly class DraftSummary
     {
     }
 
-    public function __invoke(): Summary
+    /** @param  EditionCounts|null  $counted  what an edition that is being written has counted already */
+    public function __invoke(?EditionCounts $counted = null): Summary
     {
         $terms = $ended = [];
         foreach (
@@ -41,7 +42,7 @@ final readonly class DraftSummary
                 ->get() as $definition
         ) {
             $held = $this->held($definition);
-            foreach ($this->terms->of($definition) as $term) {
+            foreach ($this->terms->of($definition, $counted?->terms($definition->id)) as $term) {
                 $terms[$term['id']] = new TermLine(
                     $term['id'],
                     $definition->slug,
@@ -64,7 +65,7 @@ final readonly class DraftSummary
             (int) $totals?->variants,
             $terms,
             $this->filters(),
-            $this->pages(),
+            $this->pages($counted),
             ContentDigest::now(),
             array_filter($ended),
             EndedAddresses::renamed(),
@@ -181,14 +182,14 @@ final readonly class DraftSummary
     }
 
     /** @return array<string, list<string>> */
-    private function pages(): array
+    private function pages(?EditionCounts $counted): array
     {
         $pages = [];
         $slugs = [];
         foreach (CategoryTree::load()->flat() as [$category]) {
             $slugs[$category->id] = $category->slug;
         }
-        foreach ($this->draft->all() as $category => $absences) {
+        foreach ($this->draft->all($counted?->pages() ?? []) as $category => $absences) {
             if (isset($slugs[$category])) {
                 $pages[$slugs[$category]] = array_map(strval(...), array_keys(array_filter($absences, is_null(...))));
             }

@@ -20,6 +20,10 @@ final class EditionWriter
         CREATE TABLE terms (id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, position INTEGER NOT NULL, slug TEXT NOT NULL,
             label TEXT NOT NULL, look TEXT, products INTEGER NOT NULL, parent_id INTEGER, UNIQUE (attribute_id, slug));
         CREATE TABLE term_bits (id INTEGER PRIMARY KEY, bits BLOB NOT NULL);
+        CREATE TABLE term_columns (attribute_id INTEGER NOT NULL, place INTEGER NOT NULL, terms TEXT NOT NULL, repeats BLOB,
+            PRIMARY KEY (attribute_id, place)) WITHOUT ROWID;
+        CREATE TABLE term_column_parts (attribute_id INTEGER NOT NULL, place INTEGER NOT NULL, block INTEGER NOT NULL,
+            numbers BLOB NOT NULL, PRIMARY KEY (attribute_id, place, block));
         CREATE TABLE listing_counts (category_id INTEGER PRIMARY KEY, counts TEXT NOT NULL);
         CREATE TABLE numbers (field TEXT PRIMARY KEY, label TEXT NOT NULL, unit TEXT, level TEXT NOT NULL, numbers BLOB NOT NULL,
             present BLOB NOT NULL) WITHOUT ROWID;
@@ -60,10 +64,16 @@ final class EditionWriter
         $this->statements[$table] ??= $this->pdo->prepare(
             "INSERT INTO {$table} VALUES (".implode(', ', array_fill(0, count($row), '?')).')',
         );
+        $hasBytes = false;
+        foreach ($row as $i => $value) {
+            if (is_float($value)) {
+                $row[$i] = var_export($value, true);
+            } elseif ($value instanceof Blob) {
+                $hasBytes = true;
+            }
+        }
         // Columns have types of their own, so that a number may come as text; only bytes have to be named as such.
-        $row = array_map(fn (mixed $value): mixed => is_float($value) ? var_export($value, true) : $value, $row);
-        $blobs = array_filter($row, fn (mixed $value): bool => $value instanceof Blob);
-        if ($blobs === []) {
+        if (! $hasBytes) {
             $this->statements[$table]->execute($row);
 
             return;
@@ -72,7 +82,7 @@ final class EditionWriter
             $this->statements[$table]->bindValue(
                 $i + 1,
                 $value instanceof Blob ? $value->bytes : $value,
-                isset($blobs[$i]) ? PDO::PARAM_LOB : PDO::PARAM_STR,
+                $value instanceof Blob ? PDO::PARAM_LOB : PDO::PARAM_STR,
             );
         }
         $this->statements[$table]->execute();

@@ -57,6 +57,12 @@ final class ListingCounts
         }
     }
 
+    /** @return array<int, array<int, int>> products by category and term */
+    public function counts(): array
+    {
+        return $this->counts;
+    }
+
     public function write(EditionWriter $writer): void
     {
         foreach ($this->counts as $category => $counts) {

@@ -11,6 +11,7 @@ use App\Models\Item;
 use App\Support\Refused;
 use Closure;
 use Illuminate\Support\Facades\DB;
+use Lokum\Edition\Summary;
 use Throwable;
 
 /**
@@ -90,7 +91,11 @@ final readonly class Publish
         $pdo->exec('BEGIN DEFERRED');
         try {
             $number = EnterEdition::nextNumber();
-            $figures = (new BuildEdition($writer, $this->terms))($number, ($this->summary)(), $progress);
+            $figures = (new BuildEdition($writer, $this->terms))(
+                $number,
+                fn (EditionCounts $counted): Summary => ($this->summary)($counted),
+                $progress,
+            );
         } finally {
             $pdo->exec('ROLLBACK');
         }

@@ -195,13 +195,13 @@ final class WriteProducts
                 Level::Product,
             );
             $places = array_flip($numbers);
-            for ($first = 0; $first < count($numbers); $first += EditionOrder::PART) {
-                $last = min(count($numbers), $first + EditionOrder::PART) - 1;
+            ksort($places);
+            foreach (array_chunk($numbers, EditionOrder::PART) as $part => $chunk) {
                 $this->writer->insert('orders', [
                     $order->key(),
-                    intdiv($first, EditionOrder::PART),
-                    new Blob(pack('V*', ...array_slice($numbers, $first, EditionOrder::PART))),
-                    new Blob(pack('V*', ...array_map(fn (int $number): int => $places[$number], range($first, $last)))),
+                    $part,
+                    new Blob(pack('V*', ...$chunk)),
+                    new Blob(pack('V*', ...array_slice($places, $part * EditionOrder::PART, EditionOrder::PART))),
                 ]);
             }
         }

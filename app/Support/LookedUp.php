@@ -6,6 +6,8 @@ namespace App\Support;
 
 use Closure;
 use Illuminate\Support\Facades\DB;
+use PDO;
+use PDOStatement;
 
 /** What was looked up in the catalog, kept until anything is written to it, by this process or another. */
 final class LookedUp
@@ -14,6 +16,10 @@ final class LookedUp
     private array $kept = [];
 
     private string $state = '';
+
+    private ?PDO $connection = null;
+
+    private PDOStatement $question;
 
     /**
      * @template T
@@ -27,7 +33,7 @@ final class LookedUp
         if (DB::transactionLevel() > 0) {
             return $look();
         }
-        $state = self::state();
+        $state = $this->state();
         if ($state !== $this->state) {
             $this->state = $state;
             $this->kept = [];
@@ -40,11 +46,17 @@ final class LookedUp
     }
 
     /** Other for another connection, after writes of this one, and after commits of others: two numbers that SQLite keeps anyway. */
-    private static function state(): string
+    private function state(): string
     {
         $connection = DB::connection()->getPdo();
-        $numbers = $connection->query('SELECT total_changes(), data_version FROM pragma_data_version');
+        if ($connection !== $this->connection) {
+            $this->connection = $connection;
+            $this->question = $connection->prepare('SELECT total_changes(), data_version FROM pragma_data_version');
+        }
+        $this->question->execute();
+        $numbers = (array) $this->question->fetch(PDO::FETCH_NUM);
+        $this->question->closeCursor();
 
-        return spl_object_id($connection).' '.implode(' ', $numbers === false ? [] : (array) $numbers->fetch(\PDO::FETCH_NUM));
+        return spl_object_id($connection).' '.implode(' ', $numbers);
     }
 }

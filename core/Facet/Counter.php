@@ -60,16 +60,33 @@ final readonly class Counter
     public function counts(): array
     {
         $counts = [];
+        $all = new Tally($this->matching, $this->terms, $this->onlyPicks(''));
         foreach ($this->questions as $question) {
             $keepsPicks = $question->combine === Combine::All || ! isset($this->asked[$question->name]);
-            $scope = $keepsPicks ? $this->matching : $this->without($question->name);
-            $counts[$question->name] = [];
-            foreach ($question->terms as $term) {
-                $counts[$question->name][$term] = $scope->countWith($this->terms->carriers($term));
-            }
+            $tally = $keepsPicks
+                ? $all
+                : new Tally($this->without($question->name), $this->terms, $this->onlyPicks($question->name));
+            $counts[$question->name] = $tally->of($question->terms);
         }
 
         return $counts;
+    }
+
+    /**
+     * @return list<int>|null the picks, where the whole shop is narrowed by the picks of one question and by nothing else but the
+     *         named one
+     */
+    private function onlyPicks(string $name): ?array
+    {
+        $others = array_diff(array_map(strval(...), array_keys($this->asked)), [$name]);
+        $question = array_column($this->questions, null, 'name')[reset($others)] ?? null;
+
+        return count($others) === 1 &&
+            $question !== null &&
+            ($question->combine !== Combine::All || count($question->picks) === 1) &&
+            $this->listing->isEverything()
+            ? $question->picks
+            : null;
     }
 
     private function asks(Question $question): ?Carriers

@@ -43,6 +43,12 @@ final readonly class Scope
         };
     }
 
+    /** Whether every product of the shop is in it. */
+    public function isEverything(): bool
+    {
+        return $this->asked === null && gmp_cmp($this->products->bits, $this->layout->allProducts()->bits) === 0;
+    }
+
     /** The variants that match. */
     public function variants(): VariantSet
     {

@@ -27,6 +27,18 @@ final class StoredBits
         return count($bits) * self::LIST_BELOW < $bytes ? 'l'.pack('V*', ...$bits) : 'b'.self::set($bits, $bytes);
     }
 
+    /** Variants as they are, lane by lane. */
+    public static function ofVariants(VariantSet $set, Layout $layout): string
+    {
+        $bytes = '';
+        foreach ($set->lanes as $lane => $bits) {
+            $length = ($layout->starts[$lane + 1] ?? $layout->bytes) - $layout->starts[$lane];
+            $bytes .= str_pad(gmp_export($bits, 8, GMP_LSW_FIRST | GMP_NATIVE_ENDIAN), $length, "\0");
+        }
+
+        return $set->isEmpty() ? 'l' : "b{$bytes}";
+    }
+
     /** The products of a bitmap with one bit a product. */
     public static function products(string $stored, Layout $layout): ProductSet
     {

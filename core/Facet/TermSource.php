@@ -9,4 +9,10 @@ interface TermSource
 {
     /** @param  int  $term  id of a term that exists */
     public function carriers(int $term): Carriers;
+
+    /**
+     * @param  int  $term  id of any term of an attribute
+     * @return list<TermColumn> the columns of that attribute, if it has any
+     */
+    public function columns(int $term): array;
 }
