@@ -11,6 +11,7 @@ use App\Door\RelativeUrls;
 use App\Feeds\FinishReading;
 use App\Feeds\ForgetFiles;
 use App\History\Ledger;
+use App\History\Remembered;
 use App\Models\Role;
 use App\Models\User;
 use App\Publishing\EditionPublished;
@@ -59,6 +60,7 @@ final class AppServiceProvider extends ServiceProvider
         );
         $this->app->singleton(Ledger::class);
         $this->app->singleton(LookedUp::class);
+        $this->app->scoped(Remembered::class);
         $this->app->bind(TermSorter::class, fn (): TermSorter => new TermSorter((string) config('lokum.locale')));
     }
 

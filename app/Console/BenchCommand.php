@@ -8,6 +8,7 @@ use App\Data\Setup;
 use App\Support\Refused;
 use Bench\Benchmark;
 use Bench\BulkChange;
+use Bench\Desk;
 use Bench\Facets;
 use Bench\FeedReading;
 use Bench\Filling;
@@ -28,9 +29,10 @@ final class BenchCommand extends Command
         'grid' => Grid::class,
         'lookalikes' => LookAlikeValues::class,
         'pages' => Pages::class,
+        'desk' => Desk::class,
     ];
 
-    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes or pages} '.
+    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes, pages or desk} '.
         '{--products=100000 : size of the catalog} {--json : answer with one JSON document}';
 
     protected $description = 'Measures speed and memory beside a baseline in the same run';

@@ -35,6 +35,9 @@ final class DraftPages
     /** @var array<int, array<int, array<int, int>>> */
     private array $counted = [];
 
+    /** @var array<int, list<int>> by category */
+    private array $above = [];
+
     private CategoryTree $tree;
 
     public function __construct(private readonly Remembered $remembered)
@@ -73,7 +76,7 @@ final class DraftPages
     {
         $compositions = DraftLineups::load();
         $this->tree = $compositions->tree;
-        $this->products = [];
+        $this->products = $this->above = [];
         $pages = [];
         foreach ([false, true] as $inStock) {
             $this->products[(int) $inStock] = $this->byCategory(
@@ -95,7 +98,10 @@ final class DraftPages
                     (int) $inStock.
                     '|'.
                     ($settings->control === Control::Bands ? json_encode($settings->bands) : '');
-                $facts[$name] ??= $this->facts($settings, $inStock);
+                $facts[$name] ??= $this->remembered->ofData(
+                    'facts of pages:'.md5($name),
+                    fn (): array => $this->facts($settings, $inStock),
+                );
                 $pages[$category][$settings->title] = $this->absence(
                     $settings,
                     $facts[$name][$category] ?? null,
@@ -302,6 +308,13 @@ final class DraftPages
         if ($category === null) {
             return [0];
         }
+
+        return $this->above[$category] ??= $this->workOutAbove($category);
+    }
+
+    /** @return list<int> */
+    private function workOutAbove(int $category): array
+    {
         $above = array_filter(
             $this->tree->withAncestors($category),
             fn (int $id): bool => $id === $category || $this->tree->find($id)?->own_only !== true,

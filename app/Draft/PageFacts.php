@@ -64,6 +64,21 @@ final class PageFacts
         );
     }
 
+    /** @return array<string, float> how much filters of a page say of each other, so far */
+    public function overlaps(string $page): array
+    {
+        /** @var array<string, float> $overlaps */
+        $overlaps = $this->remembered->added("overlaps:{$this->name($page)}");
+
+        return $overlaps;
+    }
+
+    /** @param  array<string, float>  $overlaps */
+    public function keepOverlaps(string $page, array $overlaps): void
+    {
+        $this->remembered->add("overlaps:{$this->name($page)}", $overlaps);
+    }
+
     public function scope(string $page): DraftScope
     {
         return $this->scopes[$page] ??= DraftScope::of(

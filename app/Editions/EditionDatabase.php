@@ -13,7 +13,7 @@ use PDOStatement;
 final readonly class EditionDatabase
 {
     /** Raised when the file changes its shape; an edition of another shape is not read. */
-    public const FORMAT = 4;
+    public const FORMAT = 3;
 
     private PDO $pdo;
 

@@ -44,7 +44,9 @@ final class EditionFile implements TermSource
 
     private PDOStatement $bits;
 
-    private PDOStatement $parts;
+    private ?PDOStatement $parts = null;
+
+    private ?bool $hasColumns = null;
 
     /**
      * @var array<string, array{label: string, unit: string|null, level: Level,
@@ -106,9 +108,6 @@ final class EditionFile implements TermSource
         }
         $this->bits = $this->database->prepared(
             'SELECT t.attribute_id, b.bits FROM term_bits b JOIN terms t ON t.id = b.id WHERE b.id = ?',
-        );
-        $this->parts = $this->database->prepared(
-            'SELECT numbers FROM term_column_parts WHERE attribute_id = ? AND place = ? AND block = ?',
         );
     }
 
@@ -272,7 +271,12 @@ final class EditionFile implements TermSource
 
     public function columns(int $term): array
     {
-        return $this->columns[$this->attributeOf($term)] ??= $this->readColumns($this->attributeOf($term));
+        // Editions of earlier versions have none.
+        if ($this->hasColumns ??= $this->meta('columns') === '1') {
+            return $this->columns[$this->attributeOf($term)] ??= $this->readColumns($this->attributeOf($term));
+        }
+
+        return [];
     }
 
     /** @return list<TermColumn> */
@@ -296,6 +300,9 @@ final class EditionFile implements TermSource
 
     private function part(int $attribute, int $column, int $block): string
     {
+        $this->parts ??= $this->database->prepared(
+            'SELECT numbers FROM term_column_parts WHERE attribute_id = ? AND place = ? AND block = ?',
+        );
         $this->parts->execute([$attribute, $column, $block]);
         $part = (string) $this->parts->fetchColumn();
         $this->parts->closeCursor();

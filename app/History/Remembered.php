@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 
 /** What is worked out once for each state of the catalog. Any change of the catalog makes it be worked out anew. */
-final readonly class Remembered
+final class Remembered
 {
     private const KEPT = 86400;
 
@@ -20,7 +20,13 @@ final readonly class Remembered
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
     private const SHAPE = 19;
 
-    public function __construct(private Ledger $ledger)
+    /** Things that one process keeps at hand. */
+    private const AT_HAND = 200;
+
+    /** @var array<string, array{0: int, 1: mixed}> state and what is kept, by name; what one page asks for again and again */
+    private array $atHand = [];
+
+    public function __construct(private readonly Ledger $ledger)
     {
     }
 
@@ -61,13 +67,35 @@ final readonly class Remembered
             return $work();
         }
         $revision = $this->ledger->dataRevision();
-        $kept = Cache::get(self::key($name));
+        $kept = $this->atHand[$name] ?? Cache::get(self::key($name));
         if (! is_array($kept) || $kept[0] !== $revision) {
             $kept = [$revision, $work()];
             Cache::put(self::key($name), $kept, self::KEPT);
         }
+        $this->atHand = count($this->atHand) < self::AT_HAND ? $this->atHand : [];
+        $this->atHand[$name] = [$revision, $kept[1]];
 
         return $kept[1];
+    }
+
+    /**
+     * What was added to a list of such things so far, by name; empty after a change of the data.
+     *
+     * @return array<string, mixed>
+     */
+    public function added(string $name): array
+    {
+        $kept = DB::transactionLevel() > 0 ? null : Cache::get(self::key($name));
+
+        return is_array($kept) && $kept[0] === $this->ledger->dataRevision() ? (array) $kept[1] : [];
+    }
+
+    /** @param  array<string, mixed>  $all  what was added before among it */
+    public function add(string $name, array $all): void
+    {
+        if (DB::transactionLevel() === 0) {
+            Cache::put(self::key($name), [$this->ledger->dataRevision(), $all], self::KEPT);
+        }
     }
 
     /**

@@ -32,14 +32,22 @@ final class PageWorth
 
     private const SAME = 0.85;
 
-    /** Of more answers a part is compared. */
-    private const SAMPLE = 20000;
+    /** Of more answers a part is compared: so many, or so many for each different answer where that is more. */
+    private const SAMPLE = 2000;
+
+    private const SAMPLE_EACH = 20;
 
     /** Of fewer products with both, chance alone makes one say what the other does. */
     private const ENOUGH = 30;
 
-    /** @var array<string, array{0: Level, 1: array<int, int>}> by page and filter */
+    /** @var array<string, array{0: Level, 1: array<int, int>, 2: int}> level, answer by item, and different answers, by page and filter */
     private array $answers = [];
+
+    /** @var array<string, array<string, float>> by page and pair of filters */
+    private array $overlaps = [];
+
+    /** @var array<string, true> pages with overlaps that are not kept yet */
+    private array $isNew = [];
 
     /** @var array<int, int>|null product by variant */
     private ?array $parents = null;
@@ -61,6 +69,7 @@ final class PageWorth
             }
             $worth[$key] = $this->one($page, (string) $key, $settings->title, $settings, $same, $overlap);
         }
+        $this->keep($page);
 
         return $worth;
     }
@@ -186,21 +195,44 @@ final class PageWorth
      */
     private function ranked(string $page, array $worth): array
     {
-        return Worth::ranked(
+        $ranked = Worth::ranked(
             array_map(fn (FilterWorth $one): float => $one->earns, $worth),
             fn (string $one, string $other): float => $this->overlap($page, $one, $other),
         );
+        $this->keep($page);
+
+        return $ranked;
     }
 
-    /** How much one filter says of another on a page, variant by variant where one of them is about variants. */
+    /**
+     * How much one filter says of another on a page, variant by variant where one of them is about variants; kept until products,
+     * values or definitions change.
+     */
     private function overlap(string $page, string $one, string $other): float
     {
-        [[$level, $a], [$otherLevel, $b]] = [$this->answersOf($page, $one), $this->answersOf($page, $other)];
+        $this->overlaps[$page] ??= $this->facts->overlaps($page);
+        [$first, $second] = $one < $other ? [$one, $other] : [$other, $one];
+
+        return $this->overlaps[$page]["{$first}|{$second}"] ??= $this->workOutOverlap($page, $first, $second);
+    }
+
+    private function keep(string $page): void
+    {
+        if (isset($this->isNew[$page])) {
+            $this->facts->keepOverlaps($page, $this->overlaps[$page]);
+            unset($this->isNew[$page]);
+        }
+    }
+
+    private function workOutOverlap(string $page, string $one, string $other): float
+    {
+        $this->isNew[$page] = true;
+        [[$level, $a, $answers], [$otherLevel, $b, $otherAnswers]] = [$this->answersOf($page, $one), $this->answersOf($page, $other)];
         if ($level !== $otherLevel ? $level === Level::Product : count($a) > count($b)) {
             [$level, $a, $otherLevel, $b] = [$otherLevel, $b, $level, $a];
         }
         $parents = $level === $otherLevel ? [] : $this->parents();
-        $each = intdiv(count($a), self::SAMPLE) + 1;
+        $each = intdiv(count($a), max(self::SAMPLE, self::SAMPLE_EACH * max($answers, $otherAnswers))) + 1;
         $joint = [];
         $n = 0;
         foreach ($a as $item => $answer) {
@@ -219,12 +251,13 @@ final class PageWorth
         return $this->parents ??= Item::table()->whereNotNull('parent_id')->pluck('parent_id', 'id')->all();
     }
 
-    /** @return array{0: Level, 1: array<int, int>} */
+    /** @return array{0: Level, 1: array<int, int>, 2: int} */
     private function answersOf(string $page, string $key): array
     {
         if (! isset($this->answers["{$page}:{$key}"])) {
             $found = $this->facts->answers($page, $key);
-            $this->answers["{$page}:{$key}"] = [$found->level, $found->byItem()];
+            $byItem = $found->byItem();
+            $this->answers["{$page}:{$key}"] = [$found->level, $byItem, count(array_count_values($byItem))];
         }
 
         return $this->answers["{$page}:{$key}"];

@@ -58,6 +58,7 @@ final class BuildEdition
         foreach (
             [
                 'format' => EditionDatabase::FORMAT,
+                'columns' => 1,
                 'edition' => $number,
                 'lanes' => json_encode($layout->sizes),
                 'currency' => config('lokum.currency'),

@@ -8,6 +8,7 @@ use App\Editions\EditionFile;
 use App\Editions\Picks;
 use Illuminate\Http\Request;
 use Lokum\Facet\Combine;
+use Lokum\Lineup\AddressWords;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\SortOrder;
@@ -19,6 +20,9 @@ use Lokum\Vocabulary\Day;
  */
 final readonly class ListingAddress
 {
+    /** Characters of what is looked for in a list. */
+    private const LONGEST = 100;
+
     /**
      * @param  array<string, list<string>>  $terms  slugs by filter key
      * @param  array<string, array{0: float|null, 1: float|null}>  $ranges  by filter key
@@ -30,6 +34,8 @@ final readonly class ListingAddress
      * @param  list<string>  $refused  why picks do nothing
      * @param  list<string>  $told  what was taken as something near it
      * @param  list<string>  $unknown  parameters that mean nothing
+     * @param  string  $whole  key of the filter whose long list is asked for as a whole
+     * @param  string  $inList  what is looked for in that list
      */
     private function __construct(
         public ShopPage $page,
@@ -45,6 +51,8 @@ final readonly class ListingAddress
         public array $refused = [],
         public array $told = [],
         public array $unknown = [],
+        public string $whole = '',
+        public string $inList = '',
     ) {
     }
 
@@ -77,6 +85,8 @@ final readonly class ListingAddress
             $refused,
             $picks->told,
             $picks->unknown,
+            (string) $request->query(AddressWords::WHOLE_LIST, ''),
+            trim(mb_substr((string) $request->query(AddressWords::IN_LIST, ''), 0, self::LONGEST)),
         );
     }
 
@@ -128,6 +138,20 @@ final readonly class ListingAddress
         return $this->with(['soldOut' => $asked]);
     }
 
+    /** The same with every term of a filter listed. */
+    public function whole(string $key): self
+    {
+        return $this->with(['whole' => $key]);
+    }
+
+    /** Where what is typed behind it is looked for in a filter's long list. */
+    public function inList(string $key): string
+    {
+        $url = $this->whole($key)->url();
+
+        return "{$url}&".AddressWords::IN_LIST.'=';
+    }
+
     /** @param  array<string, Combine>  $combine  by filter key */
     public function picks(array $combine): Picks
     {
@@ -145,6 +169,10 @@ final readonly class ListingAddress
         }
         if ($this->number > 1) {
             $query[] = 'page='.$this->number;
+        }
+
+        if ($this->whole !== '') {
+            $query[] = AddressWords::WHOLE_LIST.'='.rawurlencode($this->whole);
         }
 
         return $this->page->path.($query === [] ? '' : '?'.implode('&', $query));
@@ -187,6 +215,7 @@ final readonly class ListingAddress
             $this->usualSort,
             $all['soldOut'],
             days: $this->days,
+            whole: $all['whole'],
         );
     }
 }

@@ -12,11 +12,17 @@ use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\Offer;
 use Lokum\Lineup\OfferedTerm;
 use Lokum\Lineup\ProductField;
+use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\Day;
 
 /** A filter beside a listing. */
 final readonly class ShownFilter
 {
+    /** Terms that a page lists at once; of more, the first only. */
+    private const LONG = 300;
+
+    private const FIRST = 100;
+
     public string $key;
 
     public string $title;
@@ -42,6 +48,8 @@ final readonly class ShownFilter
      * @param  float|null  $from  lower end of the range that is asked for
      * @param  float|null  $to  upper end
      * @param  string  $words  text that is asked for
+     * @param  bool  $whole  whether every term is listed, however many there are
+     * @param  string  $inList  what is looked for in a long list
      */
     public function __construct(
         public FilterSettings $settings,
@@ -50,6 +58,8 @@ final readonly class ShownFilter
         public ?float $from = null,
         public ?float $to = null,
         public string $words = '',
+        private bool $whole = false,
+        private string $inList = '',
     ) {
         [$this->terms, $this->steps] = [$offer->terms, $offer->steps];
         [$this->key, $this->title, $this->group, $this->control, $this->combine] = [
@@ -110,6 +120,39 @@ final readonly class ShownFilter
         }
 
         return $picked;
+    }
+
+    /**
+     * The terms that the page lists: of a long list the picked ones and the first, or those that are called like what is looked for,
+     * until the whole of it is asked for.
+     *
+     * @return list<OfferedTerm>
+     */
+    public function listed(): array
+    {
+        if (count($this->terms) <= self::LONG || ($this->whole && $this->inList === '')) {
+            return $this->terms;
+        }
+        $key = StrictKey::of($this->inList);
+        $first = array_slice(
+            $key === ''
+                ? $this->terms
+                : array_filter($this->terms, fn (OfferedTerm $term): bool => str_contains(StrictKey::of($term->label), $key)),
+            0,
+            $key === '' ? self::FIRST : self::LONG,
+            preserve_keys: true,
+        );
+        $picked = array_filter($this->terms, fn (OfferedTerm $term): bool => $term->picked);
+        $listed = $first + $picked;
+        ksort($listed);
+
+        return array_values($listed);
+    }
+
+    /** Whether there are terms that the page does not list. */
+    public function isCut(): bool
+    {
+        return count($this->terms) > self::LONG && (! $this->whole || $this->inList !== '');
     }
 
     /** A number with what stands before and behind it. */

@@ -58,6 +58,8 @@ final readonly class ShownFilters
                     $from,
                     $to,
                     $this->address->words[$filter->key] ?? '',
+                    $this->address->whole === $filter->key,
+                    $this->address->whole === $filter->key ? $this->address->inList : '',
                 );
             }
         }

@@ -39,23 +39,15 @@ final readonly class FlowLens
      */
     public function __construct(array $rows, array $umbrellaProducts, public int $shown, string $sort, ?int $open)
     {
-        $byProducts = fn (ValueRow $a, ValueRow $b): int => $b->products <=> $a->products ?:
-        strnatcasecmp($a->value->label, $b->value->label);
-        $most = $rows;
-        usort($most, $byProducts);
-        $drawn = array_flip(array_map(fn (ValueRow $row): int => $row->value->id, array_slice($most, 0, $shown)));
-        $rest = array_filter($rows, fn (ValueRow $row): bool => ! isset($drawn[$row->value->id]) && $row->value->id !== $open);
-        $rows = array_values(
-            array_filter($rows, fn (ValueRow $row): bool => isset($drawn[$row->value->id]) || $row->value->id === $open),
-        );
-        if ($sort !== 'order') {
-            usort(
-                $rows,
-                $sort === 'name'
-                    ? fn (ValueRow $a, ValueRow $b): int => strnatcasecmp($a->value->label, $b->value->label)
-                    : $byProducts,
-            );
-        }
+        $drawn = array_slice(self::byProducts($rows), 0, $shown);
+        $isDrawn = array_fill_keys(array_map(fn (ValueRow $row): int => $row->value->id, $drawn), true) + [(int) $open => true];
+        $rest = array_filter($rows, fn (ValueRow $row): bool => ! isset($isDrawn[$row->value->id]));
+        $rows = array_values(array_filter($rows, fn (ValueRow $row): bool => isset($isDrawn[$row->value->id])));
+        $rows = match ($sort) {
+            'order' => $rows,
+            'name' => self::byName($rows),
+            default => self::byProducts($rows),
+        };
         $terms = [];
         foreach ($rows as $row) {
             $terms[self::term($row)][] = $row;
@@ -85,6 +77,33 @@ final readonly class FlowLens
         );
         $this->rest = count($rest);
         $this->restProducts = array_sum(array_map(fn (ValueRow $row): int => $row->products, $rest));
+    }
+
+    /**
+     * @param  list<ValueRow>  $rows
+     * @return list<ValueRow> the most products first
+     */
+    private static function byProducts(array $rows): array
+    {
+        $products = array_map(fn (ValueRow $row): int => $row->products, $rows);
+        $names = array_map(fn (ValueRow $row): string => $row->value->label, $rows);
+        $order = array_keys($rows);
+        array_multisort($products, SORT_DESC, $names, SORT_NATURAL | SORT_FLAG_CASE, $order);
+
+        return array_map(fn (int $i): ValueRow => $rows[$i], $order);
+    }
+
+    /**
+     * @param  list<ValueRow>  $rows
+     * @return list<ValueRow>
+     */
+    private static function byName(array $rows): array
+    {
+        $names = array_map(fn (ValueRow $row): string => $row->value->label, $rows);
+        $order = array_keys($rows);
+        array_multisort($names, SORT_NATURAL | SORT_FLAG_CASE, $order);
+
+        return array_map(fn (int $i): ValueRow => $rows[$i], $order);
     }
 
     private static function term(ValueRow $row): int

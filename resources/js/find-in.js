@@ -8,6 +8,20 @@ export function leave(rows, typed) {
     });
 }
 
+// Asks for rows of a long list that the page does not hold and that fit what is typed, and puts them below; says whether it did.
+export async function more(field, rows, list) {
+    const typed = field.value;
+    const answer = await fetch(`${field.dataset.more}${encodeURIComponent(typed)}`);
+    if (!answer.ok || typed !== field.value) return false;
+    const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
+    page.querySelectorAll(rows).forEach((row) => {
+        const id = row.id || row.querySelector('[id]')?.id;
+        if (id && !document.getElementById(id)) list.append(document.adoptNode(row));
+    });
+
+    return true;
+}
+
 // A field over a long list leaves in sight what is called like what is typed, and whatever is ticked; what is typed in the rows
 // stays. Where the page holds only the first rows of the list, the others that fit are asked for and put below.
 export function findIn() {
@@ -21,14 +35,7 @@ export function findIn() {
         clearTimeout(timer);
         if (!field.dataset.more || field.value.trim() === '') return;
         timer = setTimeout(async () => {
-            const typed = field.value;
-            const answer = await fetch(`${field.dataset.more}&term=${encodeURIComponent(typed)}`);
-            if (!answer.ok || typed !== field.value) return;
-            const page = new DOMParser().parseFromString(await answer.text(), 'text/html');
-            page.querySelectorAll(`${field.dataset.finds} > [id]`).forEach((row) => {
-                if (!document.getElementById(row.id)) list.append(document.adoptNode(row));
-            });
-            narrow();
+            if (await more(field, field.dataset.rows ?? `${field.dataset.finds} > *`, list)) narrow();
         }, 200);
     });
     // Enter would send the form around the field.

@@ -1,4 +1,4 @@
-import { leave } from './find-in.js';
+import { leave, more } from './find-in.js';
 
 const NARROW = '(max-width: 720px)';
 
@@ -61,14 +61,25 @@ export function letters() {
     return {
         init() {
             const root = this.$root;
-            root.querySelector('[data-find-in]').addEventListener('input', (event) => {
-                event.stopPropagation();
-                leave(root.querySelectorAll('.term'), event.target.value);
+            const field = root.querySelector('[data-find-in]');
+            const narrow = () => {
+                leave(root.querySelectorAll('.term'), field.value);
                 root.querySelectorAll('[data-letter]').forEach((group) => {
                     group.hidden = group.querySelector('.term:not([hidden])') === null;
                 });
+            };
+            let timer = null;
+            field.addEventListener('input', (event) => {
+                event.stopPropagation();
+                narrow();
+                clearTimeout(timer);
+                if (!field.dataset.more || field.value.trim() === '') return;
+                timer = setTimeout(async () => {
+                    const list = root.querySelector('[data-found-in]');
+                    if (await more(field, `#${list.id} .term`, list)) narrow();
+                }, 200);
             });
-            root.querySelector('[data-find-in]').addEventListener('change', (event) => event.stopPropagation());
+            field.addEventListener('change', (event) => event.stopPropagation());
         },
     };
 }

@@ -308,3 +308,32 @@ test('labels and categories of 200 letters stay within the page', function (): v
     }
     $me->leave();
 });
+
+test('a term behind the first of a long list is found and ticked', function (string $control, string $field, string $said): void {
+    $site = Site::start(built: true);
+    $file = sys_get_temp_dir().'/lokum-makers-'.bin2hex(random_bytes(4)).'.csv';
+    $rows = "sku,name,category,Maker\n";
+    foreach (range(1, 400) as $i) {
+        $rows .= "MK-{$i},Thing {$i},Paint > Oil,Maker {$i}\nMK-{$i}b,Thing {$i}b,Paint > Oil,Maker {$i}\n";
+    }
+    file_put_contents($file, $rows);
+    foreach ([['define', 'maker', '--kind=choice', '--label=Maker'], ['feed:read', $file, '--feed=Makers']] as $command) {
+        expect($site->command($command)[0])->toBe(0);
+    }
+    unlink($file);
+    $me = (new Person($site))->signIn()->open('/line-ups');
+    $me->choose('[name="source"]', 'maker')->press('Add', 'form:has([name="source"])')->see('Maker', '.filter-card');
+    $me->choose('#control', $control)->press('Save', '.filter-card')->see($said, '.toast');
+    expect($site->command(['publish'])[0])->toBe(0);
+    $me->open('/shop')->script('document.querySelectorAll("#filter-maker, #filter-maker .more").forEach(one => { one.open = true; })');
+    expect($me->count('#pick-maker-maker-377'))->toBe(0);
+    $me->type("#filter-maker {$field}", 'maker 377')
+        ->holds('document.querySelector("#pick-maker-maker-377")?.checkVisibility() === true')
+        ->click('label:has(> #pick-maker-maker-377)')
+        ->see('Maker: Maker 377', '.chip');
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+})->with([
+    ['letters', '[data-find-in]', 'Nothing was different'],
+    ['ticks', '[data-finds]', 'Changed the filter'],
+]);

@@ -156,7 +156,7 @@
                 @if (count($terms) > 20)
                     <input class="input small" type="search" placeholder="find a term" aria-label="Find a term" autocomplete="off"
                         data-finds="#choose-terms" @if (count($terms) > 300) data-more="{{ route('line-ups', ['page' => $page,
-                            'at' => request('at'), 'filter' => $open->key]) }}" @endif>
+                            'at' => request('at'), 'filter' => $open->key, 'term' => '']) }}" @endif>
                 @endif
                 <div class="choose-terms" id="choose-terms">
                     @php($chosen = array_map(intval(...), (array) ($errors->any() ? old('chosen', []) : $settings->chosen)))

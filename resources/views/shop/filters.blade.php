@@ -11,6 +11,9 @@
     @if ($address->soldOut)
         <input type="hidden" name="sold-out" value="1">
     @endif
+    @if ($address->whole !== '')
+        <input type="hidden" name="{{ Lokum\Lineup\AddressWords::WHOLE_LIST }}" value="{{ $address->whole }}">
+    @endif
     @foreach (App\Storefront\ShownFilter::grouped($page->filters) as $group)
         @if ($group[0]->group !== null)
             <section class="headed" aria-label="{{ $group[0]->group }}">

@@ -1,12 +1,12 @@
 @php
     $initial = fn (string $label): string => mb_strtoupper(mb_substr((string) Normalizer::normalize($label, Normalizer::FORM_KD), 0, 1));
-    $letters = collect($filter->terms)->groupBy(fn ($term) => preg_match('/^\p{L}/u', $initial($term->label)) === 1
+    $letters = collect($filter->listed())->groupBy(fn ($term) => preg_match('/^\p{L}/u', $initial($term->label)) === 1
         ? $initial($term->label) : '#')->sortKeys();
 @endphp
 <div x-data="letters">
     <input class="input small mt-2" type="search" id="find-{{ $filter->key }}" aria-label="Find in {{ $filter->title }}"
-        placeholder="Find …" data-find-in x-cloak>
-    <div class="terms tall" data-found-in role="group" aria-label="{{ $filter->title }}" tabindex="0">
+        placeholder="Find …" data-find-in x-cloak @if ($filter->isCut()) data-more="{{ $address->inList($filter->key) }}" @endif>
+    <div class="terms tall" data-found-in id="list-{{ $filter->key }}" role="group" aria-label="{{ $filter->title }}" tabindex="0">
         @foreach ($letters as $letter => $terms)
             <div data-letter id="letter-{{ $filter->key }}-{{ $loop->index }}">
                 <p class="letter-head" aria-hidden="true">{{ $letter }}</p>
@@ -16,4 +16,5 @@
             </div>
         @endforeach
     </div>
+    @include('shop.controls.whole')
 </div>

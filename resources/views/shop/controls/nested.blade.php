@@ -1,5 +1,5 @@
 <div class="terms" role="group" aria-label="{{ $filter->title }}">
-    @foreach ($filter->terms as $term)
+    @foreach ($filter->listed() as $term)
         {!! App\Storefront\TermMarkup::tick($filter, $term) !!}@if ($term->below !== [])
             <details class="below" id="below-{{ $filter->key }}-{{ $term->slug }}" @if (array_filter($term->below,
                 fn($one) => $one->picked) !== []) open @endif>
@@ -13,3 +13,4 @@
         @endif
     @endforeach
 </div>
+@include('shop.controls.whole')
