@@ -8,6 +8,7 @@ use App\Access\PeopleController;
 use App\Access\SignInController;
 use App\Api\ApiController;
 use App\Api\ConnectionsController;
+use App\Api\PricesController;
 use App\Api\RequireToken;
 use App\Definitions\DefinitionsController;
 use App\Definitions\ExpectedController;
@@ -205,6 +206,7 @@ Route::prefix('api')
         Route::get('/products/{sku}', [ApiController::class, 'show'])
             ->where('sku', '.*')
             ->name('product');
+        Route::patch('/products', [PricesController::class, 'update'])->name('prices');
         Route::get('/edition.jsonl', [ApiController::class, 'everything'])->name('everything');
     });
 Route::get('/api/openapi.json', [ApiController::class, 'document'])

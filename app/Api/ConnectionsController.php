@@ -53,10 +53,13 @@ final class ConnectionsController
             throw new Refused('Name the shop or program that will use it.', 'name');
         }
         $days = in_array($request->integer('days'), self::DAYS, true) ? $request->integer('days') : null;
-        $secret = Token::issue($name, $days);
+        $saysPrices = $request->boolean('says_prices');
+        $secret = Token::issue($name, $days, $saysPrices);
         $this->ledger->note(
             Room::Access,
-            "Made a token for {$name}, ".($days === null ? 'without an end' : "for {$days} days"),
+            "Made a token for {$name}, ".
+                ($days === null ? 'without an end' : "for {$days} days").
+                ($saysPrices ? ', which may say prices and stock' : ''),
         );
 
         return redirect()

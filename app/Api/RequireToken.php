@@ -45,10 +45,11 @@ final class RequireToken
             return Answers::json(503, $served->problem ?? 'There is no edition yet.');
         }
         $response = $next($request);
-        if ($response->isSuccessful()) {
+        if ($response->isSuccessful() && $request->isMethodCacheable()) {
+            $live = $served->file()->live?->version() ?? 0;
             // After the answer is known: what is not there is not "not changed".
             $response
-                ->setEtag('edition-'.$served->edition->id)
+                ->setEtag("edition-{$served->edition->id}".($live === 0 ? '' : "-{$live}"))
                 ->setPrivate()
                 ->isNotModified($request);
         }

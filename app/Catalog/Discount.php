@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalog;
 
 use App\Models\Definition;
+use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Kind;
 
 /** What a product costs less than its list price, in per cent. The list price is a number field that says so by its name. */
@@ -21,6 +22,37 @@ final class Discount
             ->whereIn('slug', self::LIST_PRICES)
             ->orderBy('id')
             ->first();
+    }
+
+    /**
+     * @param  list<int>  $items  variants, or products that are their own
+     * @return array<int, float> list prices by item; those without one are left out
+     */
+    public static function listPrices(Definition $list, array $items): array
+    {
+        $prices = [];
+        foreach (
+            DB::table('items as i')
+                ->join('assignments as a', fn ($on) => $on->on('a.item_id', 'i.id')->orOn('a.item_id', 'i.parent_id'))
+                ->join('spellings as s', 's.id', 'a.spelling_id')
+                ->whereIn('i.id', $items)
+                ->where('a.definition_id', $list->id)
+                ->whereNotNull('s.number')
+                ->orderByRaw('a.item_id = i.id')
+                ->orderByDesc('s.number')
+                ->get(['i.id', 's.number']) as $row
+        ) {
+            // The smallest of its own stands last.
+            $prices[(int) $row->id] = (float) $row->number;
+        }
+
+        return $prices;
+    }
+
+    /** In per cent; null where the price is no lower than the list price. */
+    public static function from(?float $list, ?float $price): ?float
+    {
+        return $list === null || $price === null || $list <= 0 || $price >= $list ? null : round(100 * (1 - $price / $list), 1);
     }
 
     /** Items (id) and their discount (number); the list price counts from the variant, or from its product where it says none itself. */

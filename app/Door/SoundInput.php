@@ -23,6 +23,7 @@ final class SoundInput
 
     /** The lists that each room of the desk reads, and how deep: 1 a list of texts, 2 rows of texts, 3 rows that hold lists. */
     private const LISTS = [
+        'api' => ['products' => 2],
         'products' => [
             'where' => 1,
             'is' => 1,
@@ -100,7 +101,7 @@ final class SoundInput
                     (string) $name,
                     $value,
                     match (true) {
-                        ! $shoppers => self::LISTS[$room][$name] ?? 0,
+                        ! $shoppers || ! $request->isMethodCacheable() => self::LISTS[$room][$name] ?? 0,
                         // Every other name may be a filter, whose picks are a list.
                         in_array((string) $name, AddressWords::NO_FILTERS, true) => 0,
                         default => 1,

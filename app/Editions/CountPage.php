@@ -10,8 +10,8 @@ use Lokum\Facet\Combine;
 use Lokum\Facet\Counter;
 use Lokum\Facet\ProductSet;
 use Lokum\Facet\Question;
+use Lokum\Facet\RangedNumbers;
 use Lokum\Facet\Scope;
-use Lokum\Facet\SlicedNumbers;
 use Lokum\Facet\VariantSet;
 use Lokum\Vocabulary\Level;
 
@@ -24,7 +24,7 @@ final class CountPage
 
     /**
      * @var array<string, array{label: string, unit: string|null, level: Level,
-     *         numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}>
+     *         numbers: RangedNumbers<ProductSet>|RangedNumbers<VariantSet>}>
      */
     private array $numbers = [];
 
@@ -107,7 +107,7 @@ final class CountPage
         return $this->edition->within($field, $from, $to);
     }
 
-    /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>} */
+    /** @return array{label: string, unit: string|null, level: Level, numbers: RangedNumbers<ProductSet>|RangedNumbers<VariantSet>} */
     private function field(string $field): array
     {
         return $this->numbers[$field] ??= $this->edition->numbers($field) ?? throw Refused::unknown('number field', $field);

@@ -10,12 +10,18 @@ use PDO;
 use PDOStatement;
 
 /** The database of one edition, open for reading. It never changes while it is. */
-final readonly class EditionDatabase
+final class EditionDatabase
 {
     /** Raised when the file changes its shape; an edition of another shape is not read. */
     public const FORMAT = 3;
 
-    private PDO $pdo;
+    /** Questions that are kept ready, since a page asks the same ones again and again. */
+    private const READY = 40;
+
+    private readonly PDO $pdo;
+
+    /** @var array<string, PDOStatement> by their text */
+    private array $ready = [];
 
     /** @throws Refused when it is gone, or of another shape than this version of Lokum reads */
     public function __construct(string $path, ?int $bytes = null)
@@ -57,7 +63,10 @@ final readonly class EditionDatabase
      */
     public function rows(string $sql, array $values = []): array
     {
-        $statement = $this->pdo->prepare($sql);
+        if (count($this->ready) >= self::READY) {
+            $this->ready = [];
+        }
+        $statement = $this->ready[$sql] ??= $this->pdo->prepare($sql);
         $statement->execute($values);
 
         return array_values($statement->fetchAll(PDO::FETCH_ASSOC));

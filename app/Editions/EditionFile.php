@@ -11,8 +11,10 @@ use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
 use Lokum\Facet\Blocks;
 use Lokum\Facet\Carriers;
+use Lokum\Facet\LaidOverNumbers;
 use Lokum\Facet\Layout;
 use Lokum\Facet\ProductSet;
+use Lokum\Facet\RangedNumbers;
 use Lokum\Facet\SlicedNumbers;
 use Lokum\Facet\StoredBits;
 use Lokum\Facet\TermColumn;
@@ -34,6 +36,9 @@ final class EditionFile implements TermSource
 
     public readonly EditionProducts $products;
 
+    /** What was said of prices and stock since; null where nothing was. */
+    public readonly ?LivePrices $live;
+
     private readonly EditionDatabase $database;
 
     /** @var array<int, bool> whether an attribute's data belongs to products, by attribute id */
@@ -50,7 +55,7 @@ final class EditionFile implements TermSource
 
     /**
      * @var array<string, array{label: string, unit: string|null, level: Level,
-     *         numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null> by field
+     *         numbers: RangedNumbers<ProductSet>|RangedNumbers<VariantSet>}|null> by field
      */
     private array $numbers = [];
 
@@ -101,7 +106,8 @@ final class EditionFile implements TermSource
         /** @var list<int> $sizes */
         $sizes = json_decode($this->meta('lanes'), true);
         $this->layout = new Layout($sizes);
-        $this->products = new EditionProducts($this->database, $this->layout);
+        $this->live = LivePrices::over($path, $this->layout);
+        $this->products = new EditionProducts($this->database, $this->layout, $this->live);
         foreach ($this->database->rows('SELECT id, slug, label, kind, level, help FROM attributes') as $row) {
             $this->attributes[(int) $row['id']] = EditionAttribute::fromRow($row);
             $this->ofProducts[(int) $row['id']] = $row['level'] === Level::Product->value;
@@ -122,7 +128,9 @@ final class EditionFile implements TermSource
             'allowed_classes' => [Summary::class, TermLine::class, FilterLine::class],
         ]);
 
-        return $summary instanceof Summary ? $summary : throw new Refused('The current edition cannot be read. Publish again.');
+        return $summary instanceof Summary
+            ? $summary->withContentAdded($this->live?->content() ?? 0)
+            : throw new Refused('The current edition cannot be read. Publish again.');
     }
 
     /** @return list<EditionAttribute> attributes of the catalog; the field "stock" is not among them */
@@ -239,6 +247,14 @@ final class EditionFile implements TermSource
         return $this->known[$term] ?? $this->load($term);
     }
 
+    /** A term of stock with what was said since. */
+    private function asSaidSince(int $term, Carriers $carriers): Carriers
+    {
+        return $this->live !== null && LivePrices::touches($term) && $carriers instanceof VariantSet
+            ? $carriers->without($this->live->changed())->or($this->live->carrying($term))
+            : $carriers;
+    }
+
     /**
      * In an edition that is not very large, all terms of an attribute are read at once and kept for the rest of the page; not where
      * columns count them, and only what is picked is asked for.
@@ -253,9 +269,9 @@ final class EditionFile implements TermSource
                     [$term],
                 ) as $row
             ) {
-                $this->known[(int) $row['id']] = $this->carried(
-                    (string) $row['bits'],
-                    $this->ofProducts[(int) $row['attribute_id']],
+                $this->known[(int) $row['id']] = $this->asSaidSince(
+                    (int) $row['id'],
+                    $this->carried((string) $row['bits'], $this->ofProducts[(int) $row['attribute_id']]),
                 );
             }
 
@@ -266,7 +282,7 @@ final class EditionFile implements TermSource
         $row = $this->bits->fetch(PDO::FETCH_NUM);
         $this->bits->closeCursor();
 
-        return $this->carried($row[1], $this->ofProducts[$row[0]]);
+        return $this->asSaidSince($term, $this->carried($row[1], $this->ofProducts[$row[0]]));
     }
 
     public function columns(int $term): array
@@ -339,13 +355,13 @@ final class EditionFile implements TermSource
         );
     }
 
-    /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null */
+    /** @return array{label: string, unit: string|null, level: Level, numbers: RangedNumbers<ProductSet>|RangedNumbers<VariantSet>}|null */
     public function numbers(string $field): ?array
     {
         return array_key_exists($field, $this->numbers) ? $this->numbers[$field] : ($this->numbers[$field] = $this->readNumbers($field));
     }
 
-    /** @return array{label: string, unit: string|null, level: Level, numbers: SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>}|null */
+    /** @return array{label: string, unit: string|null, level: Level, numbers: RangedNumbers<ProductSet>|RangedNumbers<VariantSet>}|null */
     private function readNumbers(string $field): ?array
     {
         $row = $this->database->row('SELECT * FROM numbers WHERE field = ?', [$field]);
@@ -368,8 +384,23 @@ final class EditionFile implements TermSource
             'label' => (string) $row['label'],
             'unit' => $row['unit'] === null ? null : (string) $row['unit'],
             'level' => $level,
-            'numbers' => $sliced,
+            'numbers' => $this->numbersSaidSince($field, $sliced),
         ];
+    }
+
+    /**
+     * @param  SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet>  $numbers
+     * @return RangedNumbers<ProductSet>|RangedNumbers<VariantSet>
+     */
+    private function numbersSaidSince(string $field, SlicedNumbers $numbers): RangedNumbers
+    {
+        $now = $this->live?->numbers($field);
+        if ($this->live === null || $now === null) {
+            return $numbers;
+        }
+        /** @var SlicedNumbers<VariantSet> $numbers prices, stock and discounts are those of variants */
+
+        return new LaidOverNumbers($numbers, $this->live->changed(), $now);
     }
 
     /** Who has a number of a field in a range; nobody, where the field is none. */
@@ -442,9 +473,12 @@ final class EditionFile implements TermSource
     public function listingCounts(?EditionCategory $category): array
     {
         if ($category === null) {
-            return array_map(
-                intval(...),
-                array_column($this->database->rows('SELECT id, products FROM terms WHERE products > 0'), 'products', 'id'),
+            return $this->countsSaidSince(
+                null,
+                array_map(
+                    intval(...),
+                    array_column($this->database->rows('SELECT id, products FROM terms WHERE products > 0'), 'products', 'id'),
+                ),
             );
         }
         /** @var array<int, int> $counts */
@@ -455,7 +489,21 @@ final class EditionFile implements TermSource
             true,
         );
 
-        return $counts;
+        return $this->countsSaidSince($category, $counts);
+    }
+
+    /**
+     * @param  array<int, int>  $counts  by term
+     * @return array<int, int>
+     */
+    private function countsSaidSince(?EditionCategory $category, array $counts): array
+    {
+        foreach ($this->live === null ? [] : [ProductField::IN_STOCK, ProductField::SOLD_OUT] as $term) {
+            $carriers = $this->carriers($term);
+            $counts[$term] = $carriers instanceof VariantSet ? $carriers->products()->and($this->listing($category))->count() : 0;
+        }
+
+        return array_filter($counts);
     }
 
     /**

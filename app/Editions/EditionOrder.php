@@ -25,11 +25,13 @@ final readonly class EditionOrder
     /**
      * @param  Closure(int): string  $numbers  a part of the numbers in this order, packed in four bytes each; empty behind the last
      * @param  Closure(int): string  $places  a part of the places by number, packed alike
+     * @param  array<int, float>  $moved  places of products that stand elsewhere now, between two of the others, in this order
      */
     public function __construct(
         private int $products,
         private Closure $numbers,
         private Closure $places,
+        private array $moved = [],
     ) {
     }
 
@@ -46,20 +48,41 @@ final readonly class EditionOrder
     {
         $found = [];
         $seen = 0;
-        for ($part = 0; ($packed = ($this->numbers)($part)) !== ''; $part++) {
-            foreach (str_split($packed, self::STEP * 4) as $some) {
-                foreach (self::unpacked($some) as $number) {
-                    if ($matching->has($number) && $seen++ >= $offset) {
-                        $found[] = $number;
-                        if (count($found) === $length) {
-                            return $found;
-                        }
-                    }
+        foreach ($this->inOrder() as $number) {
+            if ($matching->has($number) && $seen++ >= $offset) {
+                $found[] = $number;
+                if (count($found) === $length) {
+                    break;
                 }
             }
         }
 
         return $found;
+    }
+
+    /** @return iterable<int> all products in this order, read as they are asked for */
+    private function inOrder(): iterable
+    {
+        $waiting = $this->moved;
+        $next = reset($waiting);
+        $place = -1;
+        for ($part = 0; ($packed = ($this->numbers)($part)) !== ''; $part++) {
+            foreach (str_split($packed, self::STEP * 4) as $some) {
+                foreach (self::unpacked($some) as $number) {
+                    $place++;
+                    while ($next !== false && $next < $place) {
+                        yield (int) key($waiting);
+                        $next = next($waiting);
+                    }
+                    if (! isset($this->moved[$number])) {
+                        yield $number;
+                    }
+                }
+            }
+        }
+        for (; $next !== false; $next = next($waiting)) {
+            yield (int) key($waiting);
+        }
     }
 
     /** @return list<int> */
@@ -72,10 +95,11 @@ final readonly class EditionOrder
             $part = $parts[intdiv($number, self::PART)] ??= ($this->places)(intdiv($number, self::PART));
             $places .= substr($part, 4 * ($number % self::PART), 4);
         }
-        $byPlace = array_combine(self::unpacked($places), $numbers);
-        ksort($byPlace);
+        $placed = $numbers === [] ? [] : array_combine($numbers, self::unpacked($places));
+        $placed = array_intersect_key($this->moved, $placed) + $placed;
+        asort($placed);
 
-        return array_slice(array_values($byPlace), $offset, $length);
+        return array_slice(array_keys($placed), $offset, $length);
     }
 
     /** @return array<int, int> */

@@ -49,4 +49,39 @@ final readonly class EditionProduct
             $body['variants'] ?? [],
         );
     }
+
+    /** @return list<string> of its variants, or its own */
+    public function skus(): array
+    {
+        return array_map(fn (array $variant): string => (string) $variant['sku'], $this->variants);
+    }
+
+    /**
+     * The same with what was said of its variants since.
+     *
+     * @param  array<string, array{price: float|null, stock: int|null}>  $said  by sku
+     */
+    public function with(array $said): self
+    {
+        if (array_intersect_key($said, array_flip($this->skus())) === []) {
+            return $this;
+        }
+        $variants = array_map(fn (array $variant): array => array_replace($variant, $said[$variant['sku']] ?? []), $this->variants);
+        $prices = array_filter(array_column($variants, 'price'), fn (mixed $price): bool => $price !== null);
+        $stocks = array_filter(array_column($variants, 'stock'), fn (mixed $stock): bool => $stock !== null);
+
+        return new self(
+            $this->sku,
+            $this->name,
+            $this->category,
+            $prices === [] ? null : (float) min($prices),
+            $prices === [] ? null : (float) max($prices),
+            $this->currency,
+            $stocks === [] ? null : max($stocks) > 0,
+            $this->description,
+            $this->colors,
+            $this->properties,
+            $variants,
+        );
+    }
 }

@@ -18,7 +18,7 @@ final readonly class EditionProducts
     /** The field that the search box asks: names, skus, categories and what products carry. */
     public const SEARCH = 'search';
 
-    public function __construct(private EditionDatabase $database, private Layout $layout)
+    public function __construct(private EditionDatabase $database, private Layout $layout, private ?LivePrices $live)
     {
     }
 
@@ -70,12 +70,14 @@ final readonly class EditionProducts
      */
     public function page(ProductSet $matching, string $order, int $offset, int $length): array
     {
-        $part = fn (string $column): Closure => fn (int $part): string => (string) ($this->database->row(
-            "SELECT {$column} AS part FROM orders WHERE name = ? AND part = ?",
-            [$order, $part],
-        )['part'] ?? '');
+        $part = fn (string $column): Closure => fn (int $part): string => $this->packedOrder($order, $column, $part);
 
-        return (new EditionOrder($this->layout->products(), $part('numbers'), $part('ranks')))->page($matching, $offset, $length);
+        return (new EditionOrder(
+            $this->layout->products(),
+            $part('numbers'),
+            $part('ranks'),
+            $this->live?->places($order) ?? [],
+        ))->page($matching, $offset, $length);
     }
 
     /**
@@ -92,6 +94,10 @@ final readonly class EditionProducts
             $byNumber[(int) $row['number']] = EditionProduct::fromRow($row);
         }
 
+        $skus = array_merge(...array_map(fn (EditionProduct $product): array => $product->skus(), array_values($byNumber)));
+        $said = $this->live?->of($skus) ?? [];
+        $byNumber = array_map(fn (EditionProduct $product): EditionProduct => $product->with($said), $byNumber);
+
         return array_values(
             array_filter(
                 array_map(fn (int $number): ?EditionProduct => $byNumber[$number] ?? null, $numbers),
@@ -100,11 +106,65 @@ final readonly class EditionProducts
         );
     }
 
+    /**
+     * @param  string  $product  sku of the product
+     * @param  string  $sku  of its variant, or its own
+     * @return array{0: EditionProduct, 1: int, 2: int}|null the product, its number and the variant's lane; null where the edition has none
+     */
+    public function variantPlace(string $product, string $sku): ?array
+    {
+        $found = $this->product($product);
+        $lane = $found === null ? false : array_search($sku, $found->skus(), true);
+        if ($found === null || $lane === false) {
+            return null;
+        }
+        $number = (int) ($this->database->row('SELECT number FROM products WHERE sku = ?', [$product])['number'] ?? 0);
+
+        return $number < ($this->layout->sizes[$lane] ?? 0) ? [$found, $number, (int) $lane] : null;
+    }
+
+    /**
+     * A part of an order as it is stored, in four bytes for each product.
+     *
+     * @param  string  $column  "numbers" by place, or "ranks" (the places) by number
+     */
+    public function packedOrder(string $order, string $column, int $part): string
+    {
+        return (string) ($this->database->row(
+            'SELECT '.($column === 'ranks' ? 'ranks' : 'numbers').' AS part FROM orders WHERE name = ? AND part = ?',
+            [$order, $part],
+        )['part'] ?? '');
+    }
+
+    /**
+     * A product as it was when the edition was made.
+     *
+     * @param  bool  $whole  with its variants and what it carries, or only what is its own
+     */
+    public function asMade(int $number, bool $whole): ?EditionProduct
+    {
+        $found = $this->database->row(
+            'SELECT sku, name, category_id, price_from, price_to, currency, in_stock, '.
+                ($whole ? 'body' : "'{}' AS body").
+                ' FROM products WHERE number = ?',
+            [$number],
+        );
+
+        return $found === null ? null : EditionProduct::fromRow($found);
+    }
+
+    /** @return list<string> names of the orders that pages can be put in */
+    public function orders(): array
+    {
+        return array_map(strval(...), array_column($this->database->rows('SELECT DISTINCT name FROM orders'), 'name'));
+    }
+
     /** @return iterable<EditionProduct> all of them, read as they are asked for */
     public function everyProduct(): iterable
     {
+        $said = $this->live?->of() ?? [];
         foreach ($this->database->stream('SELECT * FROM products ORDER BY number') as $row) {
-            yield EditionProduct::fromRow($row);
+            yield EditionProduct::fromRow($row)->with($said);
         }
     }
 
@@ -112,6 +172,11 @@ final readonly class EditionProducts
     {
         $row = $this->database->row('SELECT * FROM products WHERE sku = ?', [$sku]);
 
-        return $row === null ? null : EditionProduct::fromRow($row);
+        if ($row === null) {
+            return null;
+        }
+        $product = EditionProduct::fromRow($row);
+
+        return $product->with($this->live?->of($product->skus()) ?? []);
     }
 }

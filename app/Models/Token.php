@@ -15,6 +15,7 @@ use Illuminate\Support\Carbon;
  * @property string $hash
  * @property Carbon|null $used_at
  * @property Carbon|null $expires_at null: never
+ * @property bool $says_prices whether it may say prices and stock, beside reading
  */
 final class Token extends Model
 {
@@ -25,19 +26,20 @@ final class Token extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['used_at' => 'datetime', 'expires_at' => 'datetime'];
+    protected $casts = ['used_at' => 'datetime', 'expires_at' => 'datetime', 'says_prices' => 'boolean'];
 
     /**
      * @param  int|null  $days  that it lets in for; null: until it is taken away
      * @return string the token itself, which is never seen again
      */
-    public static function issue(string $name, ?int $days = null): string
+    public static function issue(string $name, ?int $days = null, bool $saysPrices = false): string
     {
         $secret = 'lokum_'.bin2hex(random_bytes(20));
         self::query()->create([
             'name' => $name,
             'hash' => hash('sha256', $secret),
             'expires_at' => $days === null ? null : now()->addDays($days),
+            'says_prices' => $saysPrices,
         ]);
 
         return $secret;

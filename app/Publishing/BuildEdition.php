@@ -13,6 +13,7 @@ use App\Draft\DraftLineups;
 use App\Draft\DraftTerms;
 use App\Editions\Blob;
 use App\Editions\EditionDatabase;
+use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Item;
 use Closure;
@@ -21,6 +22,7 @@ use Illuminate\Database\Eloquent\Collection;
 use Illuminate\Support\Facades\DB;
 use Lokum\Edition\Summary;
 use Lokum\Facet\ColumnCutter;
+use Lokum\Facet\RankedNumbers;
 use Lokum\Facet\StoredBits;
 use Lokum\Lineup\ProductField;
 use Lokum\Vocabulary\Kind;
@@ -59,6 +61,8 @@ final class BuildEdition
             [
                 'format' => EditionDatabase::FORMAT,
                 'columns' => 1,
+                // Of History, when the catalog was as it is here.
+                'revision' => (int) Change::query()->max('id'),
                 'edition' => $number,
                 'lanes' => json_encode($layout->sizes),
                 'currency' => config('lokum.currency'),
@@ -373,7 +377,6 @@ final class BuildEdition
     private function numbers(string $field, string $label, ?string $unit, Level $level, iterable $pairs): void
     {
         $bytes = $this->bytes($level);
-        $numbers = [];
         $bits = [];
         foreach ($pairs as [$id, $number]) {
             $bit = $this->numbering->bit($id, $level);
@@ -382,27 +385,16 @@ final class BuildEdition
                 $bits[$bit] = min($bits[$bit] ?? INF, (float) $number);
             }
         }
-        foreach ($bits as $number) {
-            $numbers[var_export($number, true)] = $number;
-        }
-        asort($numbers);
-        $ranks = array_flip(array_keys($numbers));
-        $ranked = array_map(fn (float $number): int => $ranks[var_export($number, true)], $bits);
+        $ranked = new RankedNumbers($bits);
         $this->writer->insert('numbers', [
             $field,
             $label,
             $unit,
             $level->value,
-            new Blob(pack('e*', ...array_values($numbers))),
+            new Blob(pack('e*', ...$ranked->numbers)),
             new Blob(StoredBits::encode(array_keys($bits), $bytes)),
         ]);
-        for ($digit = 0; (count($numbers) - 1) >> $digit > 0; $digit++) {
-            $set = [];
-            foreach ($ranked as $bit => $rank) {
-                if ((($rank >> $digit) & 1) === 1) {
-                    $set[] = $bit;
-                }
-            }
+        foreach ($ranked->slices as $digit => $set) {
             $this->writer->insert('number_slices', [$field, $digit, new Blob(StoredBits::encode($set, $bytes))]);
         }
     }

@@ -8,6 +8,7 @@ use App\Data\Rows;
 use App\Models\Category;
 use App\Models\Definition;
 use Illuminate\Support\Facades\DB;
+use Lokum\Edition\Summary;
 use Lokum\Vocabulary\TermOrder;
 
 /**
@@ -16,8 +17,8 @@ use Lokum\Vocabulary\TermOrder;
  */
 final class ContentDigest
 {
-    /** Beyond the sum of any number of hashes of 32 bits that a catalog has. */
-    private const MODULUS = 4294967291;
+    private const OF_ITEMS = 'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image, out_since, also_in,
+        also_by_hand FROM items';
 
     public static function now(): string
     {
@@ -26,11 +27,10 @@ final class ContentDigest
         foreach (
             Rows::from(
                 $pdo,
-                'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image, out_since, also_in,
-                    also_by_hand FROM items',
+                self::OF_ITEMS,
             ) as $row
         ) {
-            $items = ($items + self::hash($row)) % self::MODULUS;
+            $items = ($items + self::hash($row)) % Summary::MODULUS;
         }
         $accepted = Definition::query()->accepted()->orderBy('id')->get();
         $ids = implode(',', $accepted->pluck('id')->all()) ?: '0';
@@ -48,7 +48,7 @@ final class ContentDigest
                     WHERE s.definition_id IN ({$ids}) AND EXISTS (SELECT 1 FROM assignments a WHERE a.spelling_id = s.id)",
             ) as $row
         ) {
-            $texts = ($texts + self::hash($row)) % self::MODULUS;
+            $texts = ($texts + self::hash($row)) % Summary::MODULUS;
         }
         $around = $accepted
             ->map(
@@ -70,6 +70,21 @@ final class ContentDigest
             ->all();
 
         return implode(':', [$items, $cells, $texts, hash('xxh3', serialize([$around, $tree]))]);
+    }
+
+    /**
+     * What some products and variants add to the sum, so that a change of theirs can be told.
+     *
+     * @param  list<int>  $items
+     */
+    public static function of(array $items): int
+    {
+        $sum = 0;
+        foreach (Rows::from(DB::connection()->getPdo(), self::OF_ITEMS.' WHERE id IN ('.implode(',', $items).')') as $row) {
+            $sum += self::hash($row);
+        }
+
+        return $sum;
     }
 
     /** @param  list<mixed>  $row */

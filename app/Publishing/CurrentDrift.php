@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Editions\LivePrices;
 use App\Editions\Served;
 use App\History\Remembered;
 use App\Models\Edition;
@@ -36,6 +37,9 @@ final readonly class CurrentDrift
 
     private function name(?Edition $edition): string
     {
-        return 'drift:'.($edition->id ?? 0);
+        // What was said of prices since is no difference.
+        $live = $edition === null ? 0 : (int) @filemtime(LivePrices::file(Edition::directory()."/{$edition->file}"));
+
+        return 'drift:'.($edition->id ?? 0)." {$live}";
     }
 }

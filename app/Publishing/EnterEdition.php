@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Editions\LivePrices;
+use App\Editions\Served;
 use App\History\Ledger;
 use App\Models\Edition;
 use App\Models\Room;
@@ -43,7 +45,12 @@ final readonly class EnterEdition
     public function __invoke(int $number, string $name, array $figures, float $seconds, string $said, ?int $againOf = null): Edition
     {
         $path = Edition::directory()."/{$name}";
+        $lock = LayOver::lock();
         try {
+            $served = Served::now()->edition;
+            if ($served !== null) {
+                LayOver::carry(Edition::directory()."/{$served->file}", $path);
+            }
             $edition = DB::transaction(
                 fn (): Edition => Edition::query()->create(
                     $figures + [
@@ -59,7 +66,10 @@ final readonly class EnterEdition
             );
         } catch (Throwable $failure) {
             @unlink($path);
+            @unlink(LivePrices::file($path));
             throw $failure;
+        } finally {
+            $lock->release();
         }
         event(new EditionPublished($edition));
         $this->clearOld();
@@ -89,7 +99,7 @@ final readonly class EnterEdition
     {
         $kept = self::kept(Shop::current());
         foreach (glob(Edition::directory().'/edition-*') ?: [] as $file) {
-            if (! in_array(basename($file), $kept, true) && filemtime($file) < time() - 60) {
+            if (! in_array(basename($file, LivePrices::file('')), $kept, true) && filemtime($file) < time() - 60) {
                 @unlink($file);
             }
         }

@@ -7,6 +7,9 @@ namespace Lokum\Edition;
 /** What an edition says, in so far as two editions are compared by it. */
 final readonly class Summary
 {
+    /** What the content is a sum by, so that something said since can be added. */
+    public const MODULUS = 4294967291;
+
     /**
      * @param  int  $products  products listed
      * @param  int  $variants  variants of them, a product without any counting as one
@@ -53,6 +56,33 @@ final readonly class Summary
         $this->led = $kept['led'] ?? [];
         $this->carried = $kept['carried'] ?? [];
         $this->listed = $kept['listed'] ?? [];
+    }
+
+    /**
+     * The same after a change of products, of which the sum of their digests is known.
+     *
+     * @param  int  $change  what the change adds to the sum
+     */
+    public function withContentAdded(int $change): self
+    {
+        if ($change === 0) {
+            return $this;
+        }
+        [$items, $rest] = explode(':', $this->content, 2) + [1 => ''];
+        $sum = ((((int) $items + $change) % self::MODULUS) + self::MODULUS) % self::MODULUS;
+
+        return new self(
+            $this->products,
+            $this->variants,
+            $this->terms,
+            $this->filters,
+            $this->pages,
+            "{$sum}:{$rest}",
+            $this->ended,
+            $this->led,
+            $this->carried,
+            $this->listed,
+        );
     }
 
     /**

@@ -12,8 +12,10 @@ namespace Lokum\Facet;
  * Who has no number is in none of the bitmaps, so it matches no range and does not stretch the scale (C7).
  *
  * @template T of Carriers
+ *
+ * @implements RangedNumbers<T>
  */
-final readonly class SlicedNumbers
+final readonly class SlicedNumbers implements RangedNumbers
 {
     /**
      * @param  list<float>  $numbers  the distinct numbers, rising
@@ -24,13 +26,6 @@ final readonly class SlicedNumbers
     {
     }
 
-    /**
-     * Who has a number in the range, ends included, unless they are said not to be.
-     *
-     * @param  float|null  $from  null: no lower end
-     * @param  float|null  $to  null: no upper end
-     * @return T|null null when no number lies in the range
-     */
     public function within(?float $from, ?float $to, bool $holdsTo = true, bool $holdsFrom = true): ?Carriers
     {
         $low = $from === null ? 0 : ($holdsFrom ? $this->firstAtLeast($from) : $this->firstAbove($from));
@@ -49,12 +44,6 @@ final readonly class SlicedNumbers
         return $found;
     }
 
-    /**
-     * The smallest and largest number among some carriers.
-     *
-     * @param  T  $among
-     * @return array{0: float, 1: float}|null null when none of them has a number
-     */
     public function ends(Carriers $among): ?array
     {
         $candidates = $this->present->and($among);

@@ -21,6 +21,7 @@
                     <tr>
                         <th scope="col">Token for</th>
                         <th scope="col">Last used</th>
+                        <th scope="col">May</th>
                         <th scope="col">Lets in until</th>
                         <th scope="col"><span class="sr-only">Take away</span></th>
                     </tr>
@@ -30,6 +31,7 @@
                         <tr data-row>
                             <td class="strong">{{ $token->name }}</td>
                             <td><x-when :at="$token->used_at" /></td>
+                            <td>{{ $token->says_prices ? 'read, and say prices and stock' : 'read' }}</td>
                             <td>{{ $token->expires_at === null ? 'it is taken away' : $token->expires_at->toDateString()
                                 . ($token->expires_at->isPast() ? ', ended' : '') }}</td>
                             <td class="num">
@@ -38,7 +40,7 @@
                                 </form>
                             </td>
                     </tr>@empty<tr>
-                            <td colspan="4" class="soft">No shop is let in yet.</td>
+                            <td colspan="5" class="soft">No shop is let in yet.</td>
                         </tr>
                     @endforelse
                 </tbody>
@@ -52,7 +54,8 @@
                         @foreach (App\Api\ConnectionsController::DAYS as $days)
                             <option value="{{ $days }}">for {{ $days }} days</option>
                         @endforeach
-                    </select></div><button
+                    </select></div><label class="check"><input type="checkbox" name="says_prices" value="1"><span>It may say prices and
+                        stock</span></label><button
                     class="button main">Make a token</button></form>
         </section>
         <section class="grid gap-2">

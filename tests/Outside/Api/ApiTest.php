@@ -86,6 +86,21 @@ test('every answer is as its description says', function (): void {
             'document' => json_decode((string) ask($this, $path)->assertStatus($status)->getContent()),
         ];
     }
+    $sayer = ['Authorization' => 'Bearer '.Token::issue('A sayer', saysPrices: true)];
+    foreach (
+        [
+            [['sku' => 'Q', 'price' => 3], 200],
+            [['sku' => 'Q', 'price' => 3, 'stock' => null], 200],
+            [['sku' => 'nosuch', 'stock' => 1], 422],
+        ] as [$row, $status]
+    ) {
+        $answer = $this->patchJson('/api/products', ['products' => [$row]], $sayer)->assertStatus($status);
+        $answers[] = [
+            'path' => 'PATCH /api/products',
+            'schema' => '/components/schemas/SaidPrices',
+            'document' => json_decode((string) $answer->getContent()),
+        ];
+    }
     $run = new Process(
         ['node', __DIR__.'/schemas.mjs'],
         input: (string) json_encode(['description' => $description, 'answers' => $answers]),

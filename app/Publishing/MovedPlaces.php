@@ -1,0 +1,170 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Editions\EditionFile;
+use App\Editions\EditionOrder;
+use App\Editions\EditionProduct;
+use Lokum\Lineup\SortOrder;
+use PDO;
+
+/**
+ * Where products whose price or stock has changed stand now in the orders that ask for it: found by halving among the others, which
+ * stand still, and then among each other.
+ */
+final class MovedPlaces
+{
+    private const NEWEST = 'new';
+
+    /** @var array<string, string> parts of orders as they are stored */
+    private array $parts = [];
+
+    /** @var array<string, EditionProduct|null> as they were when the edition was made, by number, with their variants or without */
+    private array $standing = [];
+
+    public function __construct(private readonly EditionFile $edition, private readonly PDO $pdo)
+    {
+    }
+
+    /** @param  array<int, EditionProduct>  $products  as they are now, by number */
+    public function write(array $products): void
+    {
+        foreach ($this->edition->products->orders() as $order) {
+            $by = self::steps($order);
+            if (array_intersect(array_column($by, 0), ['price', 'stock']) !== []) {
+                $this->move($order, $by, $products);
+            }
+        }
+    }
+
+    /**
+     * @param  list<array{0: string, 1: bool}>  $by
+     * @param  array<int, EditionProduct>  $products
+     */
+    private function move(string $order, array $by, array $products): void
+    {
+        $slots = [];
+        foreach ($products as $number => $product) {
+            $slots[$this->slot($order, $by, $number, $product)][$number] = $product;
+        }
+        $insert = $this->pdo->prepare('INSERT OR REPLACE INTO places VALUES (?, ?, ?)');
+        foreach ($slots as $slot => $here) {
+            $here += $this->movedBefore($order, $slot, $products);
+            uksort($here, fn (int $a, int $b): int => $this->compared($a, $here[$a], $b, $here[$b], $by));
+            foreach (array_keys($here) as $i => $number) {
+                $insert->execute([$order, $number, var_export($slot - 0.9 + (0.8 * $i) / count($here), true)]);
+            }
+        }
+    }
+
+    /**
+     * Those that stand in a slot since earlier.
+     *
+     * @param  array<int, EditionProduct>  $products  that move now
+     * @return array<int, EditionProduct> by number
+     */
+    private function movedBefore(string $order, int $slot, array $products): array
+    {
+        $statement = $this->pdo->prepare('SELECT product FROM places WHERE name = ? AND place > ? AND place < ?');
+        $statement->execute([$order, $slot - 1, $slot]);
+        $numbers = array_values(array_diff($statement->fetchAll(PDO::FETCH_COLUMN), array_keys($products)));
+        $found = $this->edition->products->products($numbers);
+
+        return count($found) === count($numbers) ? array_combine($numbers, $found) : [];
+    }
+
+    /**
+     * @param  list<array{0: string, 1: bool}>  $by
+     * @return int the first place of one that stands still and comes behind
+     */
+    private function slot(string $order, array $by, int $number, EditionProduct $product): int
+    {
+        $whole = in_array('stock', array_column($by, 0), true);
+        $low = 0;
+        $high = $this->edition->layout->products();
+        while ($low < $high) {
+            $middle = intdiv($low + $high, 2);
+            $at = $this->packed($order, 'numbers', $middle);
+            $other = $this->standing["{$at} {$whole}"] ??= $this->edition->products->asMade($at, $whole);
+            if ($other !== null && $this->compared($at, $other, $number, $product, $by) < 0) {
+                $low = $middle + 1;
+            } else {
+                $high = $middle;
+            }
+        }
+
+        return $low;
+    }
+
+    /** @param  list<array{0: string, 1: bool}>  $by */
+    private function compared(int $number, EditionProduct $one, int $otherNumber, EditionProduct $other, array $by): int
+    {
+        foreach ($by as [$field, $down]) {
+            $order = match ($field) {
+                'name' => strcmp(strtolower($one->name), strtolower($other->name)) * ($down ? -1 : 1),
+                self::NEWEST => ($this->age($otherNumber) <=> $this->age($number)) * ($down ? -1 : 1),
+                default => self::byNumber(self::number($one, $field, $down), self::number($other, $field, $down), $down),
+            };
+            if ($order !== 0) {
+                return $order;
+            }
+        }
+
+        // Who came first stands first where all is equal.
+        return $this->age($otherNumber) <=> $this->age($number);
+    }
+
+    private function age(int $number): int
+    {
+        return $this->packed(self::NEWEST, 'ranks', $number);
+    }
+
+    private function packed(string $order, string $column, int $at): int
+    {
+        $part = intdiv($at, EditionOrder::PART);
+        $packed = $this->parts["{$order} {$column} {$part}"] ??= $this->edition->products->packedOrder($order, $column, $part);
+        /** @var array{1: int}|false $number */
+        $number = unpack('V', substr($packed, 4 * ($at % EditionOrder::PART), 4).str_repeat("\0", 4));
+
+        return $number === false ? 0 : $number[1];
+    }
+
+    /** Who has none comes last either way. */
+    private static function byNumber(int|float|null $a, int|float|null $b, bool $down): int
+    {
+        return match (true) {
+            $a === null || $b === null => ($a === null) <=> ($b === null),
+            $down => $b <=> $a,
+            default => $a <=> $b,
+        };
+    }
+
+    /** Of several variants the lowest counts where the lowest comes first, and the greatest where the greatest does. */
+    private static function number(EditionProduct $product, string $field, bool $down): int|float|null
+    {
+        $numbers = match ($field) {
+            'price' => array_filter([$product->priceFrom, $product->priceTo], is_float(...)),
+            'stock' => array_filter(array_column($product->variants, 'stock'), is_int(...)),
+            default => [],
+        };
+
+        return $numbers === [] ? null : ($down ? max($numbers) : min($numbers));
+    }
+
+    /** @return list<array{0: string, 1: bool}> what an order goes by, from the name that editions keep it under */
+    private static function steps(string $order): array
+    {
+        foreach (SortOrder::usual() as $usual) {
+            if ($usual->key() === $order) {
+                return $usual->by;
+            }
+        }
+
+        return array_map(
+            fn (string $step): array => str_ends_with($step, ' down') ? [substr($step, 0, -5), true] : [$step, false],
+            explode(',', $order),
+        );
+    }
+}
