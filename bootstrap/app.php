@@ -9,6 +9,7 @@ use App\Door\ReadSessionOnly;
 use App\Door\SecurityHeaders;
 use App\Door\SoundInput;
 use App\Sources\LookAtSources;
+use App\Watch\CountRequests;
 use Illuminate\Console\Scheduling\Schedule;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Middleware;
@@ -21,6 +22,7 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->remove(HandleCors::class);
         // Outermost, so that what is refused on the way in wears them as well.
         $middleware->prepend(SecurityHeaders::class);
+        $middleware->prepend(CountRequests::class);
         $middleware->append(SoundInput::class);
         $middleware->append(AsSettled::class);
         $middleware->web(append: [ReadSessionOnly::class, NotStored::class]);

@@ -37,6 +37,7 @@ use App\Vocabulary\ValueActsController;
 use App\Vocabulary\ValuesController;
 use App\Vocabulary\VocabularyController;
 use App\Vocabulary\Workbench;
+use App\Watch\WatchController;
 use Illuminate\Support\Facades\Route;
 
 Route::middleware('guest')->group(function (): void {
@@ -212,6 +213,10 @@ Route::prefix('api')
 Route::get('/api/openapi.json', [ApiController::class, 'document'])
     ->withoutMiddleware('web')
     ->name('api.document');
+Route::withoutMiddleware('web')->group(function (): void {
+    Route::get('/health', [WatchController::class, 'health'])->name('health');
+    Route::get('/metrics', [WatchController::class, 'metrics'])->middleware('throttle:60,1')->name('metrics');
+});
 Route::post('/stand-in/notices', [ConnectionsController::class, 'standIn'])
     ->withoutMiddleware('web')
     ->middleware('throttle:120,1')

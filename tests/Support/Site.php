@@ -29,6 +29,15 @@ final class Site
         return $site;
     }
 
+    /** A data directory with the demo shop in it, for another server than ours. */
+    public static function directory(): string
+    {
+        $data = self::somewhere()->data;
+        exec('cp -r '.escapeshellarg(self::built(true)).' '.escapeshellarg($data));
+
+        return $data;
+    }
+
     /** As `bin/lokum serve` starts it on an empty directory: nobody has an account yet. */
     public static function own(): self
     {

@@ -117,7 +117,8 @@
 @endsection
 @section('panel')
     <h2>Open to other shops</h2>
-        <p class="soft">Nothing here changes the catalog. A token reads what every shopper can see, and no more.</p>
+        <p class="soft">A token reads what every shopper can see, and no more. One that may say prices and stock
+            changes these, and History has it.</p>
         <dl class="figures">
             <div>
                 <dt>Edition served</dt>
