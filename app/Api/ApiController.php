@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace App\Api;
 
 use App\Door\Answers;
+use App\Editions\EditionDocuments;
 use App\Editions\EditionFile;
-use App\Editions\EditionProduct;
-use App\Editions\EditionTerm;
+use App\Editions\EditionLines;
 use App\Editions\Served;
 use App\Storefront\ListingAddress;
 use App\Storefront\ListingPage;
@@ -15,10 +15,8 @@ use App\Storefront\ShopPage;
 use App\Storefront\ShownFilter;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
-use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\OfferedTerm;
 use Lokum\Lineup\ProductField;
-use Lokum\Vocabulary\Look;
 use Symfony\Component\HttpFoundation\StreamedResponse;
 
 /** The current edition for other programs: line-ups, counts for picks, listings, terms, products, all of it. Read only. */
@@ -45,15 +43,7 @@ final class ApiController
         return $this->answer([
             'page' => $page->title,
             'filters' => array_map(
-                fn (FilterSettings $filter): array => [
-                    'key' => $filter->key,
-                    'title' => $filter->title,
-                    'group' => $filter->group,
-                    'kind' => $filter->kind->value,
-                    'control' => $filter->control->value,
-                    'combine' => $filter->combine->value,
-                    'unit' => $filter->unit,
-                ],
+                EditionDocuments::filter(...),
                 $edition->filters($page->lineup),
             ),
         ]);
@@ -91,7 +81,7 @@ final class ApiController
             'page' => $listing->number,
             'pages' => $listing->pages,
             'filters' => array_map($this->filter(...), $listing->filters),
-            'items' => array_map($this->product(...), $listing->shown),
+            'items' => array_map(EditionDocuments::product(...), $listing->shown),
             'remarks' => $listing->remarks(),
         ]);
     }
@@ -119,11 +109,7 @@ final class ApiController
             'label' => $found->label,
             'terms' => array_values(
                 array_map(
-                    fn (EditionTerm $term): array => [
-                        'slug' => $term->slug,
-                        'label' => $term->label,
-                        'products' => $term->products,
-                    ] + $this->look($term->look),
+                    EditionDocuments::term(...),
                     $edition->terms($found),
                 ),
             ),
@@ -137,7 +123,7 @@ final class ApiController
         return $product === null
             ? Answers::json(404, "There is no product \"{$sku}\".")
             : $this->answer(
-                $this->product($product) + [
+                EditionDocuments::product($product) + [
                     'description' => $product->description,
                     'properties' => $product->properties === [] ? new \stdClass() : $product->properties,
                     'variants' => array_map(
@@ -150,41 +136,15 @@ final class ApiController
             );
     }
 
-    /** The whole edition, one JSON document a line: what it is, attributes with their terms, then every product. */
+    /** The whole edition, one JSON document a line. */
     public function everything(Request $request): StreamedResponse
     {
         $edition = Served::of($request)->file();
 
         return response()->stream(
             function () use ($edition): void {
-                $line = function (array $document): void {
-                    echo json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE),
-                    "\n";
-                };
-                $line(['type' => 'edition', 'edition' => $edition->number(), 'products' => $edition->layout->products()]);
-                foreach ($edition->attributes() as $attribute) {
-                    $line([
-                        'type' => 'attribute',
-                        'attribute' => $attribute->slug,
-                        'label' => $attribute->label,
-                        'kind' => $attribute->kind->value,
-                        'terms' => array_values(
-                            array_map(
-                                fn (EditionTerm $term): array => [
-                                    'slug' => $term->slug,
-                                    'label' => $term->label,
-                                    'products' => $term->products,
-                                ] + $this->look($term->look),
-                                $edition->terms($attribute),
-                            ),
-                        ),
-                    ]);
-                }
-                foreach ($edition->products->everyProduct() as $product) {
-                    $line(
-                        ['type' => 'product'] +
-                            $this->product($product) + ['properties' => $product->properties, 'variants' => $product->variants],
-                    );
+                foreach ((new EditionLines($edition))->documents() as $document) {
+                    echo json_encode($document, JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES | JSON_INVALID_UTF8_SUBSTITUTE), "\n";
                 }
                 flush();
             },
@@ -222,7 +182,7 @@ final class ApiController
             'label' => $term->label,
             'count' => $term->count,
             'picked' => $term->picked,
-        ] + $this->look($term->look);
+        ] + EditionDocuments::look($term->look);
 
         return [
             'key' => $filter->key,
@@ -247,32 +207,6 @@ final class ApiController
                         $filter->terms,
                     ),
                 ];
-    }
-
-    /** @return array<string, mixed> */
-    private function product(EditionProduct $product): array
-    {
-        return [
-            'sku' => $product->sku,
-            'name' => $product->name,
-            'price_from' => $product->priceFrom,
-            'price_to' => $product->priceTo,
-            'currency' => $product->currency,
-            'in_stock' => $product->inStock,
-        ];
-    }
-
-    /** @return array<string, mixed> */
-    private function look(Look $look): array
-    {
-        return array_filter(
-            [
-                'help' => $look->help,
-                'colors' => $look->colors,
-                'picture' => $look->picture === null ? null : url(route('shop.picture', $look->picture)),
-            ],
-            fn (mixed $part): bool => $part !== null && $part !== [],
-        );
     }
 
     /** @param  array<string, mixed>  $document */

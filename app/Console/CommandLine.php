@@ -45,6 +45,7 @@ final class CommandLine
         VocabularyImportCommand::class,
         UndoCommand::class,
         PublishCommand::class,
+        EditionExportCommand::class,
         EditionListCommand::class,
         EditionCompareCommand::class,
         EditionServeCommand::class,

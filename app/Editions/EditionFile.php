@@ -521,6 +521,33 @@ final class EditionFile implements TermSource
         );
     }
 
+    /** @return array<int, list<string>> pages by the line-up that they share */
+    public function pagesByLineup(): array
+    {
+        $pages = [];
+        foreach ($this->database->rows('SELECT page, lineup_id FROM placements ORDER BY lineup_id, page') as $row) {
+            $pages[(int) $row['lineup_id']][] = (string) $row['page'];
+        }
+
+        return $pages;
+    }
+
+    /** @return iterable<array{attribute: string, from: string, to: string}> where ended addresses of terms lead, by slugs */
+    public function redirects(): iterable
+    {
+        $sql = 'SELECT a.slug AS attribute, r.slug AS from_slug, t.slug AS to_slug FROM redirects r
+            JOIN attributes a ON a.id = r.attribute_id JOIN terms t ON t.id = r.leads_to ORDER BY a.id, r.slug';
+        foreach ($this->database->stream($sql) as $row) {
+            yield ['attribute' => (string) $row['attribute'], 'from' => (string) $row['from_slug'], 'to' => (string) $row['to_slug']];
+        }
+    }
+
+    /** Whether an attribute belongs to products; else to their variants. */
+    public function isOfProducts(EditionAttribute $attribute): bool
+    {
+        return $this->ofProducts[$attribute->id];
+    }
+
     /** @return array<string, mixed> what the line-up of a page says of the page itself */
     public function pageSettings(string $page): array
     {

@@ -159,12 +159,12 @@ final readonly class EditionProducts
         return array_map(strval(...), array_column($this->database->rows('SELECT DISTINCT name FROM orders'), 'name'));
     }
 
-    /** @return iterable<EditionProduct> all of them, read as they are asked for */
+    /** @return iterable<int, EditionProduct> all of them by number, read as they are asked for */
     public function everyProduct(): iterable
     {
         $said = $this->live?->of() ?? [];
         foreach ($this->database->stream('SELECT * FROM products ORDER BY number') as $row) {
-            yield EditionProduct::fromRow($row)->with($said);
+            yield (int) $row['number'] => EditionProduct::fromRow($row)->with($said);
         }
     }
 

@@ -22,6 +22,12 @@ interface Carriers
      */
     public function without(self $other): static;
 
+    /**
+     * @param  int  $product  number in the edition, from 0
+     * @param  int  $lane  of the variant, from 0; of no matter for products
+     */
+    public function has(int $product, int $lane): bool;
+
     /** Whether nothing carries it. */
     public function isEmpty(): bool;
 }

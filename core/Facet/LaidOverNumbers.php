@@ -28,6 +28,11 @@ final readonly class LaidOverNumbers implements RangedNumbers
         return $before === null || $now === null ? $before ?? $now : $before->or($now);
     }
 
+    public function at(int $product, int $lane): ?float
+    {
+        return $this->changed->has($product, $lane) ? $this->now->at($product, $lane) : $this->before->at($product, $lane);
+    }
+
     public function ends(Carriers $among): ?array
     {
         $before = $this->before->ends($among->without($this->changed));

@@ -38,8 +38,7 @@ final readonly class ProductSet implements Carriers
         return gmp_popcount($this->bits);
     }
 
-    /** @param  int  $product  number in the edition, from 0 */
-    public function has(int $product): bool
+    public function has(int $product, int $lane = 0): bool
     {
         return gmp_testbit($this->bits, $product);
     }

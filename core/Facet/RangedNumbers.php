@@ -27,4 +27,12 @@ interface RangedNumbers
      * @return array{0: float, 1: float}|null null when none of them has a number
      */
     public function ends(Carriers $among): ?array;
+
+    /**
+     * The number of one product, or of one variant; null where it has none.
+     *
+     * @param  int  $product  number in the edition, from 0
+     * @param  int  $lane  of the variant, from 0; of no matter for products
+     */
+    public function at(int $product, int $lane): ?float;
 }

@@ -54,6 +54,19 @@ final readonly class SlicedNumbers implements RangedNumbers
         return [$this->numbers[$this->extreme($candidates, false)], $this->numbers[$this->extreme($candidates, true)]];
     }
 
+    public function at(int $product, int $lane): ?float
+    {
+        if (! $this->present->has($product, $lane)) {
+            return null;
+        }
+        $rank = 0;
+        foreach ($this->slices as $digit => $slice) {
+            $rank |= ($slice->has($product, $lane) ? 1 : 0) << $digit;
+        }
+
+        return $this->numbers[$rank];
+    }
+
     /**
      * Those with a rank of at most $rank.
      *

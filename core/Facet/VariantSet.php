@@ -79,6 +79,11 @@ final readonly class VariantSet implements Carriers
         return new self(array_map(fn (GMP $lane): GMP => $lane & $products->bits, $this->lanes));
     }
 
+    public function has(int $product, int $lane): bool
+    {
+        return isset($this->lanes[$lane]) && gmp_testbit($this->lanes[$lane], $product);
+    }
+
     public function isEmpty(): bool
     {
         foreach ($this->lanes as $lane) {
