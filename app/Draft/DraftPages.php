@@ -97,6 +97,8 @@ final class DraftPages
                     '|'.
                     (int) $inStock.
                     '|'.
+                    ($settings->isScale() ? 'scale' : '').
+                    '|'.
                     ($settings->control === Control::Bands ? json_encode($settings->bands) : '');
                 $facts[$name] ??= $this->remembered->ofData(
                     'facts of pages:'.md5($name),

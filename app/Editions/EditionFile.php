@@ -139,6 +139,12 @@ final class EditionFile implements TermSource
         return array_values(array_filter($this->attributes, fn (EditionAttribute $attribute): bool => $attribute->id > 0));
     }
 
+    /** @return list<EditionAttribute> the same, and the field "stock" */
+    public function attributesAndStock(): array
+    {
+        return array_values($this->attributes);
+    }
+
     public function attribute(string $slug): ?EditionAttribute
     {
         foreach ($this->attributes as $attribute) {

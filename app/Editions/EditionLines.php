@@ -77,11 +77,11 @@ final class EditionLines
         yield from $this->products();
     }
 
-    /** @return iterable<array<string, mixed>> products alone */
+    /** @return iterable<int, array<string, mixed>> products alone, by number */
     public function products(): iterable
     {
         foreach ($this->edition->products->everyProduct() as $number => $product) {
-            yield $this->product((int) $number, $product);
+            yield $number => $this->product($number, $product);
         }
     }
 

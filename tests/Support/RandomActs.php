@@ -17,6 +17,8 @@ use App\Models\Item;
 use App\Models\Umbrella;
 use App\Models\User;
 use App\Models\Value;
+use App\Publishing\PriceRow;
+use App\Publishing\SayPrices;
 use Illuminate\Testing\TestResponse;
 use Lokum\Lineup\Control;
 use Lokum\Vocabulary\Kind;
@@ -92,6 +94,7 @@ final class RandomActs
             $this->merge(...),
             $this->hide(...),
             $this->takeOut(...),
+            $this->sayPrices(...),
             $this->putIn(...),
             $this->deleteForGood(...),
             $this->leaveToOthers(...),
@@ -188,6 +191,21 @@ final class RandomActs
             'category' => Category::query()->inRandomOrder()->value('slug'),
             'in' => self::one(['in', 'in', 'out']),
         ]);
+    }
+
+    /** A shop says prices and stock, which shoppers see at once. */
+    private function sayPrices(): void
+    {
+        $skus = Item::query()->where('variant_count', 0)->pluck('sku')->all();
+        $rows = array_map(
+            fn (string $sku): PriceRow => PriceRow::from([
+                'sku' => $sku,
+                'price' => self::one([null, 3, 4.5, 12, 60.25, 250]),
+                'stock' => self::one([null, 0, 1, 9]),
+            ]),
+            self::some($skus, mt_rand(1, 5)),
+        );
+        app(SayPrices::class)('The shop', $rows);
     }
 
     /** Products go out of the shop, or come back. */
