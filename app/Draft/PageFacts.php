@@ -299,16 +299,22 @@ final class PageFacts
     /** Whether any product carries several values of it; it may have taken several before it takes one. */
     public function holdsSeveral(Definition $definition): bool
     {
-        return $definition->multiple ||
-            $this->remembered->ofData(
-                "several:{$definition->id}",
-                fn (): bool => (bool) DB::scalar(
-                    'SELECT EXISTS (SELECT 1 FROM assignments a
-                        JOIN assignments b ON b.item_id = a.item_id AND b.definition_id = a.definition_id
-                        AND b.spelling_id > a.spelling_id WHERE a.definition_id = ?)',
-                    [$definition->id],
-                ),
-            );
+        return $definition->multiple || isset($this->holdingSeveral()[$definition->id]);
+    }
+
+    /** @return array<int, int> definitions of which some product carries several values; found in one pass over all cells */
+    private function holdingSeveral(): array
+    {
+        return $this->remembered->ofData(
+            'holding-several',
+            fn (): array => DB::table(
+                DB::raw('(SELECT definition_id FROM assignments GROUP BY item_id, definition_id HAVING COUNT(*) > 1)'),
+            )
+                ->distinct()
+                ->pluck('definition_id', 'definition_id')
+                ->map(intval(...))
+                ->all(),
+        );
     }
 
     private function hasVariants(): bool

@@ -33,9 +33,9 @@ final class PageWorth
     private const SAME = 0.85;
 
     /** Of more answers a part is compared: so many, or so many for each different answer where that is more. */
-    private const SAMPLE = 2000;
+    private const SAMPLE = 1000;
 
-    private const SAMPLE_EACH = 20;
+    private const SAMPLE_EACH = 10;
 
     /** Of fewer products with both, chance alone makes one say what the other does. */
     private const ENOUGH = 30;
@@ -48,6 +48,9 @@ final class PageWorth
 
     /** @var array<string, true> pages with overlaps that are not kept yet */
     private array $isNew = [];
+
+    /** @var array<string, array<int, array<int, int>>> parts of the answers by page and filter, and by how many they are one of */
+    private array $samples = [];
 
     /** @var array<int, int>|null product by variant */
     private ?array $parents = null;
@@ -228,21 +231,34 @@ final class PageWorth
     {
         $this->isNew[$page] = true;
         [[$level, $a, $answers], [$otherLevel, $b, $otherAnswers]] = [$this->answersOf($page, $one), $this->answersOf($page, $other)];
+        $sampled = $one;
         if ($level !== $otherLevel ? $level === Level::Product : count($a) > count($b)) {
-            [$level, $a, $otherLevel, $b] = [$otherLevel, $b, $level, $a];
+            [$level, $a, $otherLevel, $b, $sampled] = [$otherLevel, $b, $level, $a, $other];
         }
         $parents = $level === $otherLevel ? [] : $this->parents();
         $each = intdiv(count($a), max(self::SAMPLE, self::SAMPLE_EACH * max($answers, $otherAnswers))) + 1;
         $joint = [];
-        $n = 0;
-        foreach ($a as $item => $answer) {
-            $says = $n++ % $each === 0 ? $b[$parents[$item] ?? $item] ?? null : null;
+        foreach ($this->samples["{$page}:{$sampled}"][$each] ??= self::every($each, $a) as $item => $answer) {
+            $says = $b[$parents[$item] ?? $item] ?? null;
             if ($says !== null) {
                 $joint[$answer][$says] = ($joint[$answer][$says] ?? 0) + 1;
             }
         }
 
         return array_sum(array_map(array_sum(...), $joint)) < self::ENOUGH ? 0.0 : Worth::overlapBeyondChance($joint);
+    }
+
+    /**
+     * @param  array<int, int>  $answers  by item
+     * @return array<int, int> one of so many
+     */
+    private static function every(int $each, array $answers): array
+    {
+        $n = 0;
+
+        return $each === 1 ? $answers : array_filter($answers, function () use (&$n, $each): bool {
+            return $n++ % $each === 0;
+        });
     }
 
     /** @return array<int, int> */
