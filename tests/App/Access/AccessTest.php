@@ -126,6 +126,15 @@ test('every route wants a sign-in but the storefront and the sign-in itself', fu
     }
 });
 
+test('routes can be cached, as docs/running.md says', function (): void {
+    $routes = Route::getRoutes()->getRoutes();
+    foreach ($routes as $route) {
+        // Refuses what cannot be kept.
+        $route->prepareForSerialization();
+    }
+    expect(count($routes))->toBeGreaterThan(100);
+});
+
 test('a viewer changes nothing, an editor gives nobody access', function (): void {
     $changing = array_filter(
         allRoutes(),

@@ -40,6 +40,18 @@ function linesOf(string $text): array
     return array_map(fn (string $line): array => json_decode($line, true), explode("\n", rtrim($text)));
 }
 
+/** @return list<array<string, mixed>> what the command writes */
+function exported(string $data, string $format): array
+{
+    $path = sys_get_temp_dir().'/lokum-export-'.bin2hex(random_bytes(4));
+    $command = [PHP_BINARY, base_path('bin/console.php'), 'edition:export', $path, "--format={$format}"];
+    (new Process($command, env: ['LOKUM_DATA' => $data]))->mustRun();
+    $lines = linesOf((string) file_get_contents($path));
+    unlink($path);
+
+    return $lines;
+}
+
 /** @return list<string> */
 function misfits(string $text): array
 {
@@ -50,6 +62,7 @@ test('every line is as its schema says', function (): void {
     $text = $this->get('/api/edition.jsonl', ['Authorization' => 'Bearer '.Token::issue('A shop')])->assertOk()->streamedContent();
     expect(misfits($text))->toBe([]);
     $types = array_count_values(array_column(linesOf($text), 'type'));
+    expect(exported($this->data(), 'lines'))->toBe(linesOf($text));
     expect($types)->toMatchArray(['edition' => 1, 'category' => 4, 'product' => 3])->and($types['redirect'] ?? 0)->toBeGreaterThan(0);
     // The check itself can fail.
     expect(misfits(str_replace('"type":"product"', '"type":"product","more":1', $text)))->toHaveCount(3);
@@ -120,11 +133,8 @@ test('a search engine gets an action before each product, and fields for all of 
         $look($product, $fields, '');
     }
     expect($missing)->toBe([])->and($fields['properties']['variants']['type'])->toBe('nested');
-    $path = sys_get_temp_dir().'/lokum-bulk-'.bin2hex(random_bytes(4));
-    $command = [PHP_BINARY, base_path('bin/console.php'), 'edition:export', $path, '--format=bulk'];
-    (new Process($command, env: ['LOKUM_DATA' => $this->data()]))->mustRun();
-    $bulk = linesOf((string) file_get_contents($path));
-    unlink($path);
+    expect(exported($this->data(), 'mapping')[0])->toBe(json_decode((string) json_encode($lines->mapping()), true));
+    $bulk = exported($this->data(), 'bulk');
     expect(count($bulk))->toBe(6);
     foreach (array_chunk($bulk, 2) as [$action, $product]) {
         expect($action)->toBe(['index' => ['_id' => $product['sku']]]);
