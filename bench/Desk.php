@@ -10,13 +10,10 @@ use App\Feeds\ReadFeed;
 use App\Lineups\EditLineup;
 use App\Models\Category;
 use App\Models\Definition;
-use App\Models\Role;
-use App\Models\User;
 use App\Publishing\Publish;
 use Generator;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 
 /**
  * The pages of somebody at work in a large catalog: 252 categories, sixty filters, one of them with 5,000 terms. Each page right after
@@ -41,15 +38,7 @@ final class Desk implements Benchmark
 
     public function run(int $products, callable $say): array
     {
-        config(['session.driver' => 'array']);
-        Auth::login(
-            User::query()->create([
-                'name' => 'Bench',
-                'email' => 'bench@example.test',
-                'password' => 'a-long-password',
-                'role' => Role::Manager,
-            ]),
-        );
+        Manager::signIn();
         // Said before, since a column with so many texts would be proposed as one of texts.
         ($this->create)(DefinitionForm::from(['label' => 'Trait 1', 'kind' => 'choice', 'level' => 'product']));
         $say('reading '.number_format($products).' products');

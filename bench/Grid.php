@@ -6,11 +6,8 @@ namespace Bench;
 
 use App\Feeds\ReadFeed;
 use App\Models\Definition;
-use App\Models\Role;
-use App\Models\User;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\Auth;
 
 /** Pages of the products grid with thirty columns, at the full size beside the same pages at a hundredth of it. */
 final readonly class Grid implements Benchmark
@@ -28,15 +25,7 @@ final readonly class Grid implements Benchmark
 
     public function run(int $products, callable $say): array
     {
-        config(['session.driver' => 'array']);
-        Auth::login(
-            User::query()->create([
-                'name' => 'Bench',
-                'email' => 'bench@example.test',
-                'password' => 'a-long-password',
-                'role' => Role::Manager,
-            ]),
-        );
+        Manager::signIn();
         $figures = ['products' => $products, 'columns' => 30];
         foreach (['small' => max(1000, intdiv($products, 100)), 'full' => $products] as $size => $count) {
             $say('reading '.number_format($count).' products');

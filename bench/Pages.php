@@ -10,8 +10,6 @@ use App\Lineups\DraftListing;
 use App\Lineups\EditLineup;
 use App\Lineups\PageWorth;
 use App\Models\Definition;
-use App\Models\Role;
-use App\Models\User;
 use App\Publishing\Publish;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
@@ -132,12 +130,7 @@ final readonly class Pages implements Benchmark
     /** @return array<string, mixed> */
     private function shoppers(): array
     {
-        User::query()->create([
-            'name' => 'Bench',
-            'email' => 'bench@example.test',
-            'password' => 'a-long-password',
-            'role' => Role::Manager,
-        ]);
+        Manager::make();
         $data = ['LOKUM_DATA' => (string) config('lokum.data'), 'LOKUM_SHOP_LIMIT' => '1000000'];
         $port = 20000 + random_int(0, 20000);
         $server = new Process(
