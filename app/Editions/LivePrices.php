@@ -57,6 +57,12 @@ final class LivePrices
         return (int) $this->one('SELECT COUNT(*) FROM said');
     }
 
+    /** Of how many variants something was said. */
+    public function variants(): int
+    {
+        return (int) $this->one('SELECT COUNT(*) FROM rows');
+    }
+
     /** What it adds to the sum that the content of the catalog is compared by. */
     public function content(): int
     {

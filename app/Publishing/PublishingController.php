@@ -40,12 +40,14 @@ final class PublishingController
         }
 
         $again = Edition::query()->find($request->integer('again'));
+        $served = Served::of($request);
 
         return view('publishing.show', [
             'drift' => $found,
             'lines' => collect(DriftInWords::lines($found))->groupBy('about'),
-            'edition' => Served::of($request)->edition,
-            'problem' => Served::of($request)->problem,
+            'edition' => $served->edition,
+            'said' => $served->edition === null ? 0 : $served->file()->live?->variants() ?? 0,
+            'problem' => $served->problem,
             'editions' => Edition::query()->with('change.user')->orderByDesc('id')->limit(12)->get(),
             'progress' => $progress,
             'planned' => PlannedPublication::query()->with('user')->first(),

@@ -169,6 +169,10 @@
                 <dd>{{ sprintf('%+d', $drift->products) }}</dd>
             </div>
         </dl>
+        @if ($said > 0)
+            <p class="soft">Prices and stock of {{ Format::count($said, 'variant') }} were said since edition {{ $edition?->id }}:
+                shoppers see them, and the next edition takes them in.</p>
+        @endif
         <p class="soft">Shoppers get the whole edition at one moment. Editions before it are kept in the list; what they showed
             does not come back by itself.</p>
         @if ($edition !== null)

@@ -149,6 +149,12 @@ test('each row has its answer, and one that is refused keeps no other from being
     sayPrices($this, array_map(fn (int $i): array => ['sku' => "X{$i}", 'stock' => 1], range(1, 1001)))->assertStatus(422);
 });
 
+test('the room of publishing says what was said since', function (): void {
+    $this->actingAs($this->person())->get('/publishing')->assertOk()->assertDontSee('were said since');
+    sayPrices($this, [['sku' => 'Q', 'price' => 3], ['sku' => 'R', 'stock' => 1]])->assertOk();
+    $this->actingAs($this->person())->get('/publishing')->assertOk()->assertSee('of 2 variants were said since edition 1');
+});
+
 test('a token that only reads says nothing', function (): void {
     $this->token = Token::issue('A reader');
     sayPrices($this, [['sku' => 'Q', 'price' => 3]])->assertStatus(403);
