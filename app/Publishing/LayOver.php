@@ -116,11 +116,13 @@ final class LayOver
     {
         $this->run('INSERT INTO said VALUES (?, ?)', [$revision, $content]);
         $products = [];
+        $seen = 0;
         foreach ($said as $one) {
             $place = $this->edition->products->variantPlace($one->product, $one->sku);
             if ($place === null) {
                 continue;
             }
+            $seen++;
             [$product, $number, $lane] = $place;
             $now = $products[$number] ?? $product;
             $variant = $now->variants[$lane];
@@ -142,7 +144,7 @@ final class LayOver
         $this->sets();
         (new MovedPlaces($this->edition, $this->pdo))->write($products);
 
-        return count($products);
+        return $seen;
     }
 
     /** The sets and numbers of all that was said so far. */

@@ -65,12 +65,13 @@ function everythingShown(Tests\Support\CatalogTestCase $test): string
 test('what was said is seen at once, and the next edition says the same', function (): void {
     $rows = [
         ['sku' => 'P-2', 'stock' => 4],
+        ['sku' => 'P-1', 'stock' => 2],
         ['sku' => 'Q', 'price' => 3.5, 'stock' => 0],
         ['sku' => 'R', 'price' => 12, 'stock' => 5],
     ];
     sayPrices($this, $rows)
         ->assertOk()
-        ->assertJson(['edition' => 1, 'seen' => 3, 'refused' => 0])
+        ->assertJson(['edition' => 1, 'seen' => 4, 'refused' => 0])
         ->assertJson(['products' => [['sku' => 'P-2', 'result' => 'changed']]]);
     expect(array_column(listingOf($this, 'sort=price')['items'], 'sku'))
         ->toBe(['Q', 'P', 'S', 'R'])
