@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Api;
 
 use App\Door\Answers;
-use App\Models\Token;
 use App\Publishing\PriceRow;
 use App\Publishing\SayPrices;
 use Illuminate\Http\Request;
@@ -18,52 +17,39 @@ final class PricesController
 
     public function update(Request $request, SayPrices $say): Response
     {
-        $token = Token::of($request->bearerToken());
-        if ($token === null || ! $token->says_prices) {
+        $token = RequireToken::shown($request);
+        if (! $token->says_prices) {
             return Answers::json(403, 'This token only reads. Make one that may say prices and stock.');
         }
-        $given = $request->isJson() ? $request->json()->all() : [];
-        $products = $given['products'] ?? null;
-        if (! is_array($products) || ! array_is_list($products) || $products === [] || count($products) > self::MOST) {
+        $given = $request->isJson() ? $request->json('products') : null;
+        if (! is_array($given) || ! array_is_list($given) || $given === [] || count($given) > self::MOST) {
             return Answers::json(
                 422,
                 'Send {"products": [{"sku": …, "price": …, "stock": …}, …]}, from one to '.self::MOST.' rows, as JSON.',
             );
         }
-        $rows = [];
-        $answers = [];
-        foreach ($products as $i => $one) {
-            $row = PriceRow::from($one);
-            $answers[$i] = ['sku' => $row->sku, 'result' => 'refused', 'problem' => $row->problem];
-            if (isset($rows[$row->sku])) {
-                $answers[$i]['problem'] = 'This sku stands further up as well; only that row counts.';
-            } elseif ($row->problem === null) {
-                $rows[$row->sku] = $row;
-                $answers[$i] = null;
+        $rows = array_map(PriceRow::from(...), $given);
+        $taken = $problems = [];
+        foreach ($rows as $i => $row) {
+            $problems[$i] = $row->problem ?? (isset($taken[$row->sku]) ? 'This sku stands further up; only that row counts.' : null);
+            if ($problems[$i] === null) {
+                $taken[$row->sku] = $row;
             }
         }
-        $done = $rows === [] ? ['edition' => null, 'seen' => 0, 'results' => []] : $say($token->name, array_values($rows));
-        foreach ($answers as $i => $answer) {
-            $sku = PriceRow::from($products[$i])->sku;
-            $result = $done['results'][$sku] ?? 'refused';
-            $isDone = in_array($result, ['changed', 'same'], true);
-            $answers[$i] = $answer ?? [
-                'sku' => $sku,
-                'result' => $isDone ? $result : 'refused',
-                'problem' => $isDone ? null : $result,
-            ];
-        }
-        $refused = count(array_filter($answers, fn (array $answer): bool => $answer['result'] === 'refused'));
+        $done = $say($token->name, array_values($taken));
+        $answers = array_map(
+            fn (PriceRow $row, ?string $problem): array => self::answer($row->sku, $problem ?? $done['results'][$row->sku]),
+            $rows,
+            $problems,
+        );
+        $refused = count(array_keys(array_column($answers, 'result'), 'refused', true));
 
         return response()->json(
             [
                 'edition' => $done['edition'],
                 'seen' => $done['seen'],
                 'refused' => $refused,
-                'products' => array_map(
-                    fn (array $answer): array => array_filter($answer, fn (mixed $part): bool => $part !== null),
-                    array_values($answers),
-                ),
+                'products' => $answers,
             ],
             match ($refused) {
                 0 => 200,
@@ -72,5 +58,16 @@ final class PricesController
             },
             options: JSON_UNESCAPED_UNICODE | JSON_UNESCAPED_SLASHES,
         );
+    }
+
+    /**
+     * @param  string  $became  "changed", "same", or why it was refused
+     * @return array{sku: string, result: string, problem?: string}
+     */
+    private static function answer(string $sku, string $became): array
+    {
+        return in_array($became, ['changed', 'same'], true)
+            ? ['sku' => $sku, 'result' => $became]
+            : ['sku' => $sku, 'result' => 'refused', 'problem' => $became];
     }
 }

@@ -11,6 +11,7 @@ use App\Models\Token;
 use Closure;
 use Illuminate\Database\QueryException;
 use Illuminate\Http\Request;
+use LogicException;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Lets requests with a token in, answers errors in JSON, and says "not changed" where the edition is the one that is known. */
@@ -23,6 +24,14 @@ final class RequireToken
 
     private const MOST_UNKNOWN = 60;
 
+    /** The token that a request was let in with. */
+    public static function shown(Request $request): Token
+    {
+        $token = $request->attributes->get(self::class);
+
+        return $token instanceof Token ? $token : throw new LogicException('This address is not behind a token.');
+    }
+
     public function handle(Request $request, Closure $next): Response
     {
         $token = Token::of($request->bearerToken());
@@ -33,6 +42,7 @@ final class RequireToken
         if ($token === null) {
             return Answers::json(401, 'Show a token: Authorization: Bearer …')->withHeaders(['WWW-Authenticate' => 'Bearer']);
         }
+        $request->attributes->set(self::class, $token);
         if ($token->used_at === null || $token->used_at->diffInSeconds(now()) > self::SEEN_EVERY) {
             try {
                 $token->forceFill(['used_at' => now()])->save();

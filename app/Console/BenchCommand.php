@@ -16,6 +16,7 @@ use Bench\Grid;
 use Bench\LookAlikeValues;
 use Bench\Pages;
 use Bench\Publishing;
+use Bench\SaidPrices;
 use Illuminate\Support\Facades\DB;
 
 final class BenchCommand extends Command
@@ -30,9 +31,10 @@ final class BenchCommand extends Command
         'lookalikes' => LookAlikeValues::class,
         'pages' => Pages::class,
         'desk' => Desk::class,
+        'prices' => SaidPrices::class,
     ];
 
-    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes, pages or desk} '.
+    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes, pages, desk or prices} '.
         '{--products=100000 : size of the catalog} {--json : answer with one JSON document}';
 
     protected $description = 'Measures speed and memory beside a baseline in the same run';

@@ -30,20 +30,25 @@ final class EditionExportCommand extends Command
         if (! in_array($format, self::FORMATS, true)) {
             throw new InvalidOptionException('--format takes lines, bulk, mapping or postgres.');
         }
-        if ($this->option('to') !== null) {
+        if ($this->option('to') !== null || $this->option('dsn') !== null) {
             return $this->load();
         }
-        $path = $this->argument('file') === null ? 'php://stdout' : $this->text('file');
-        $file = @fopen($path, 'wb');
-        if ($file === false) {
-            throw new Refused("\"{$path}\" cannot be written.");
-        }
-        foreach ($this->lines(Served::now()->file(), $format) as $line) {
+        // Asked for before anything is written, since there may be none.
+        $edition = Served::now()->file();
+        $path = $this->argument('file') === null ? null : $this->text('file');
+        $part = $path === null ? 'php://stdout' : "{$path}.part";
+        $file = @fopen($part, 'wb') ?: throw new Refused("\"{$path}\" cannot be written.");
+        foreach ($this->lines($edition, $format) as $line) {
             if (@fwrite($file, $line) !== strlen($line)) {
-                throw new Refused("\"{$path}\" cannot be written to its end. Is the disk full?");
+                @unlink($part);
+                throw new Refused(($path === null ? 'It' : "\"{$path}\"").' cannot be written to its end. Is the disk full?');
             }
         }
         fclose($file);
+        if ($path !== null && ! @rename($part, $path)) {
+            @unlink($part);
+            throw new Refused("\"{$path}\" cannot be written.");
+        }
 
         return self::SUCCESS;
     }
@@ -51,8 +56,8 @@ final class EditionExportCommand extends Command
     /** Into a database, by way of its own client. */
     private function load(): int
     {
-        if ($this->option('to') !== 'postgres' || $this->option('dsn') === null) {
-            throw new InvalidOptionException('--to takes postgres, and --dsn the address of the database.');
+        if ($this->option('to') !== 'postgres' || $this->option('dsn') === null || $this->argument('file') !== null) {
+            throw new InvalidOptionException('--to=postgres goes with --dsn, the address of the database, and without a file.');
         }
         $psql = (new ExecutableFinder())->find('psql') ?? throw new Refused('This needs psql, of the package postgresql-client.');
         $edition = Served::now()->file();

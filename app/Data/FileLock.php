@@ -36,6 +36,21 @@ final class FileLock
         return null;
     }
 
+    /**
+     * The same, waited for.
+     *
+     * @throws Refused when its file cannot be made
+     */
+    public static function hold(string $path, float $seconds): ?self
+    {
+        $until = microtime(true) + $seconds;
+        do {
+            $lock = self::tryHold($path);
+        } while ($lock === null && microtime(true) < $until);
+
+        return $lock;
+    }
+
     public static function isHeld(string $path): bool
     {
         $file = is_file($path) ? @fopen($path, 'r') : false;

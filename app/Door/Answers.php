@@ -63,6 +63,7 @@ final class Answers
     private static function refused(Refused $why, Request $request): RedirectResponse|JsonResponse|Response
     {
         return match (true) {
+            self::isForPrograms($request) && $why->isForNow => self::json(503, $why->getMessage())->withHeaders(['Retry-After' => 1]),
             self::isForPrograms($request) => self::json(422, $why->getMessage()),
             ! $request->isMethodSafe() => back()
                 ->withInput($request->except(['password', 'now']))

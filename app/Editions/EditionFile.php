@@ -9,7 +9,6 @@ use App\Support\Refused;
 use Lokum\Edition\FilterLine;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
-use Lokum\Facet\Blocks;
 use Lokum\Facet\Carriers;
 use Lokum\Facet\LaidOverNumbers;
 use Lokum\Facet\Layout;
@@ -17,7 +16,6 @@ use Lokum\Facet\ProductSet;
 use Lokum\Facet\RangedNumbers;
 use Lokum\Facet\SlicedNumbers;
 use Lokum\Facet\StoredBits;
-use Lokum\Facet\TermColumn;
 use Lokum\Facet\TermSource;
 use Lokum\Facet\VariantSet;
 use Lokum\Lineup\FilterSettings;
@@ -49,21 +47,13 @@ final class EditionFile implements TermSource
 
     private PDOStatement $bits;
 
-    private ?PDOStatement $parts = null;
-
-    private ?bool $hasColumns = null;
-
     /**
      * @var array<string, array{label: string, unit: string|null, level: Level,
      *         numbers: RangedNumbers<ProductSet>|RangedNumbers<VariantSet>}|null> by field
      */
     private array $numbers = [];
 
-    /** @var array<int, int> attribute by term */
-    private array $attributeOf = [];
-
-    /** @var array<int, list<TermColumn>> by attribute */
-    private array $columns = [];
+    private readonly EditionColumns $columns;
 
     /** @var array<int, Carriers> by term */
     private array $known = [];
@@ -112,6 +102,7 @@ final class EditionFile implements TermSource
             $this->attributes[(int) $row['id']] = EditionAttribute::fromRow($row);
             $this->ofProducts[(int) $row['id']] = $row['level'] === Level::Product->value;
         }
+        $this->columns = new EditionColumns($this->database, $this->layout, $this->ofProducts);
         $this->bits = $this->database->prepared(
             'SELECT t.attribute_id, b.bits FROM term_bits b JOIN terms t ON t.id = b.id WHERE b.id = ?',
         );
@@ -177,7 +168,10 @@ final class EditionFile implements TermSource
                 [$attribute->id],
             ) as $row
         ) {
-            $terms[(int) $row['id']] = EditionTerm::fromRow($row);
+            $id = (int) $row['id'];
+            $terms[$id] = EditionTerm::fromRow(
+                $this->live !== null && LivePrices::touches($id) ? ['products' => $this->productsInStock($id)] + $row : $row,
+            );
         }
 
         return $terms;
@@ -293,51 +287,7 @@ final class EditionFile implements TermSource
 
     public function columns(int $term): array
     {
-        // Editions of earlier versions have none.
-        if ($this->hasColumns ??= $this->meta('columns') === '1') {
-            return $this->columns[$this->attributeOf($term)] ??= $this->readColumns($this->attributeOf($term));
-        }
-
-        return [];
-    }
-
-    /** @return list<TermColumn> */
-    private function readColumns(int $attribute): array
-    {
-        $ofProducts = $this->ofProducts[$attribute];
-        $columns = [];
-        foreach ($this->database->rows('SELECT * FROM term_columns WHERE attribute_id = ? ORDER BY place', [$attribute]) as $row) {
-            /** @var array<int, int> $terms */
-            $terms = (array) json_decode((string) $row['terms'], true);
-            $columns[] = new TermColumn(
-                new Blocks($this->layout, $ofProducts),
-                $terms,
-                $row['repeats'] === null ? null : StoredBits::variants((string) $row['repeats'], $this->layout),
-                fn (int $block): string => $this->part($attribute, (int) $row['place'], $block),
-            );
-        }
-
-        return $columns;
-    }
-
-    private function part(int $attribute, int $column, int $block): string
-    {
-        $this->parts ??= $this->database->prepared(
-            'SELECT numbers FROM term_column_parts WHERE attribute_id = ? AND place = ? AND block = ?',
-        );
-        $this->parts->execute([$attribute, $column, $block]);
-        $part = (string) $this->parts->fetchColumn();
-        $this->parts->closeCursor();
-
-        return $part;
-    }
-
-    /** @return int id of the attribute that a term belongs to */
-    private function attributeOf(int $term): int
-    {
-        return $this->attributeOf[$term] ??= (int) ($this->database->row('SELECT attribute_id FROM terms WHERE id = ?', [$term])[
-            'attribute_id'
-        ] ?? throw Refused::unknown('term', (string) $term));
+        return $this->columns->of($term);
     }
 
     /** Variants that are in stock, or of whose stock nothing is known. */
@@ -375,16 +325,14 @@ final class EditionFile implements TermSource
             return null;
         }
         $level = Level::from((string) $row['level']);
-        $decode = fn (string $bits): Carriers => $this->carried($bits, $level === Level::Product);
-        $slices = [];
-        foreach ($this->database->rows('SELECT bits FROM number_slices WHERE field = ? ORDER BY digit', [$field]) as $slice) {
-            $slices[] = $decode((string) $slice['bits']);
-        }
-        $packed = (string) $row['numbers'];
-        $numbers = $packed === '' ? [] : array_values((array) unpack('e*', $packed));
-
-        /** @var SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet> $sliced all bits are of the same level */
-        $sliced = new SlicedNumbers($numbers, $decode((string) $row['present']), $slices);
+        $slices = $this->database->rows('SELECT bits FROM number_slices WHERE field = ? ORDER BY digit', [$field]);
+        $sliced = StoredNumbers::read(
+            (string) $row['numbers'],
+            (string) $row['present'],
+            array_map(fn (array $slice): string => (string) $slice['bits'], $slices),
+            $this->layout,
+            $level === Level::Product,
+        );
 
         return [
             'label' => (string) $row['label'],
@@ -498,15 +446,22 @@ final class EditionFile implements TermSource
         return $this->countsSaidSince($category, $counts);
     }
 
+    /** Products that carry a term of stock, counted with what was said since. */
+    private function productsInStock(int $term, ?EditionCategory $category = null): int
+    {
+        $carriers = $this->carriers($term);
+
+        return $carriers instanceof VariantSet ? $carriers->products()->and($this->listing($category))->count() : 0;
+    }
+
     /**
      * @param  array<int, int>  $counts  by term
      * @return array<int, int>
      */
     private function countsSaidSince(?EditionCategory $category, array $counts): array
     {
-        foreach ($this->live === null ? [] : [ProductField::IN_STOCK, ProductField::SOLD_OUT] as $term) {
-            $carriers = $this->carriers($term);
-            $counts[$term] = $carriers instanceof VariantSet ? $carriers->products()->and($this->listing($category))->count() : 0;
+        foreach ($this->live === null ? [] : LivePrices::TERMS as $term) {
+            $counts[$term] = $this->productsInStock($term, $category);
         }
 
         return array_filter($counts);

@@ -31,6 +31,9 @@ final class LivePrices
 
     public const CHANGED = 'changed';
 
+    /** Terms of stock, which variants may carry or not by what was said. */
+    public const TERMS = [ProductField::IN_STOCK, ProductField::SOLD_OUT];
+
     private ?VariantSet $changed = null;
 
     private function __construct(private readonly PDO $pdo, private readonly Layout $layout)
@@ -49,6 +52,15 @@ final class LivePrices
     public static function file(string $edition): string
     {
         return "{$edition}.live";
+    }
+
+    /** Another one whenever something was said. */
+    public static function mark(string $edition): string
+    {
+        clearstatcache(true, self::file($edition));
+        $file = @stat(self::file($edition));
+
+        return $file === false ? '' : "{$file['ino']}-{$file['mtime']}-{$file['size']}";
     }
 
     /** How often something was said. */
@@ -92,17 +104,14 @@ final class LivePrices
         }
         $slices = $this->pdo->prepare('SELECT bits FROM number_slices WHERE field = ? ORDER BY digit');
         $slices->execute([$field]);
-        $packed = (string) $row['numbers'];
-        /** @var list<float> $numbers */
-        $numbers = $packed === '' ? [] : array_values((array) unpack('e*', $packed));
 
-        return new SlicedNumbers(
-            $numbers,
-            StoredBits::variants((string) $row['present'], $this->layout),
-            array_map(
-                fn (string $bits): VariantSet => StoredBits::variants($bits, $this->layout),
-                array_values($slices->fetchAll(PDO::FETCH_COLUMN)),
-            ),
+        /** @var SlicedNumbers<VariantSet> */
+        return StoredNumbers::read(
+            (string) $row['numbers'],
+            (string) $row['present'],
+            array_values($slices->fetchAll(PDO::FETCH_COLUMN)),
+            $this->layout,
+            ofProducts: false,
         );
     }
 
@@ -143,7 +152,7 @@ final class LivePrices
     /** Whether a term is one of stock, which may be another now. */
     public static function touches(int $term): bool
     {
-        return in_array($term, [ProductField::IN_STOCK, ProductField::SOLD_OUT], true);
+        return in_array($term, self::TERMS, true);
     }
 
     private function set(string $name): VariantSet

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Editions;
 
 use Generator;
+use Lokum\Lineup\ProductField;
 
 /**
  * An edition as a script for psql: a schema of its own with functions that count, loaded in one transaction that ends with the views
@@ -14,6 +15,9 @@ final class PostgresScript
 {
     /** Editions that stay, the one before among them, for whoever reads it still. */
     private const KEPT = 2;
+
+    /** Bytes of the fullest table that are gathered before they are sent. */
+    private const AT_ONCE = 1_000_000;
 
     private const TABLES = '
         CREATE TABLE edition (number integer NOT NULL, currency text NOT NULL, locale text NOT NULL);
@@ -64,7 +68,7 @@ final class PostgresScript
         foreach ($this->tables() as $table => $rows) {
             yield "COPY {$table} FROM stdin;\n";
             foreach ($rows as $row) {
-                yield implode("\t", array_map(self::cell(...), $row))."\n";
+                yield self::row($row);
             }
             yield "\\.\n";
         }
@@ -119,11 +123,11 @@ final class PostgresScript
     private function products(): iterable
     {
         $ids = $this->termIds();
+        $none = array_fill_keys(['product', 'variant', 'carried', 'number'], '');
         $variant = 0;
-        $waiting = ['variant' => '', 'carried' => '', 'number' => ''];
-        yield "COPY product FROM stdin;\n";
+        $rows = $none;
         foreach ($this->documents->products() as $number => $product) {
-            yield implode("\t", array_map(self::cell(...), [
+            $rows['product'] .= self::row([
                 $number,
                 $product['sku'],
                 $product['name'],
@@ -134,12 +138,9 @@ final class PostgresScript
                 $product['in_stock'],
                 $product['description'],
                 (object) $product['properties'],
-            ]))."\n";
-        }
-        yield "\\.\n";
-        foreach ($this->documents->products() as $number => $product) {
+            ]);
             foreach ($product['variants'] as $one) {
-                $waiting['variant'] .= implode("\t", array_map(self::cell(...), [
+                $rows['variant'] .= self::row([
                     ++$variant,
                     $number,
                     $one['sku'],
@@ -147,30 +148,28 @@ final class PostgresScript
                     $one['price'],
                     $one['stock'],
                     (object) $one['properties'],
-                ]))."\n";
+                ]);
+                $terms = array_filter([ProductField::stockTerm($one['stock'])]);
+                $numbers = ['price' => $one['price'], 'stock' => $one['stock']];
                 foreach ([$product, $one] as $level) {
                     foreach ((array) $level['terms'] as $attribute => $slugs) {
-                        foreach ($slugs as $slug) {
-                            $waiting['carried'] .= "{$variant}\t{$ids[$attribute][$slug]}\n";
-                        }
+                        array_push($terms, ...array_map(fn (string $slug): int => $ids[$attribute][$slug], $slugs));
                     }
-                    foreach ((array) $level['numbers'] as $field => $at) {
-                        $waiting['number'] .= "{$variant}\t".self::cell((string) $field)."\t".self::cell($at)."\n";
-                    }
+                    $numbers += (array) $level['numbers'];
                 }
-                if ($one['stock'] !== null) {
-                    $waiting['carried'] .= "{$variant}\t".($one['stock'] > 0 ? -1 : -2)."\n";
+                foreach ($terms as $term) {
+                    $rows['carried'] .= self::row([$variant, $term]);
                 }
-                foreach (['price', 'stock'] as $field) {
-                    $waiting['number'] .= $one[$field] === null ? '' : "{$variant}\t{$field}\t".self::cell($one[$field])."\n";
+                foreach (array_filter($numbers, fn (mixed $at): bool => $at !== null) as $field => $at) {
+                    $rows['number'] .= self::row([$variant, (string) $field, $at]);
                 }
             }
-            if (strlen($waiting['carried']) > 1_000_000) {
-                yield from self::copied($waiting);
-                $waiting = ['variant' => '', 'carried' => '', 'number' => ''];
+            if (strlen($rows['carried']) > self::AT_ONCE) {
+                yield from self::copied($rows);
+                $rows = $none;
             }
         }
-        yield from self::copied($waiting);
+        yield from self::copied($rows);
     }
 
     /** @return array<string, array<string, int>> ids of terms by attribute and slug */
@@ -213,6 +212,12 @@ final class PostgresScript
         return $sql."DO \$\$ DECLARE old text; BEGIN FOR old IN SELECT nspname FROM pg_namespace WHERE nspname ~ '^edition_[0-9]+\$' ".
             'ORDER BY oid DESC OFFSET '.self::KEPT." LOOP EXECUTE format('DROP SCHEMA %I CASCADE', old); ".
             "END LOOP; END \$\$;\n";
+    }
+
+    /** @param  list<mixed>  $cells */
+    private static function row(array $cells): string
+    {
+        return implode("\t", array_map(self::cell(...), $cells))."\n";
     }
 
     private static function cell(mixed $value): string

@@ -27,7 +27,7 @@ CREATE FUNCTION matching(
     )
 $$;
 
--- Products that match: counts('paint', '{"color": ["red", "blue"]}', '{"color": "any"}', '{"price": [5, 10]}')
+-- Products that match: products('paint', '{"color": ["red", "blue"]}', '{"color": "any"}', '{"price": [5, 10]}')
 CREATE FUNCTION products(
     category text DEFAULT NULL,
     picks jsonb DEFAULT '{}',

@@ -12,6 +12,8 @@ final class Acting
 {
     private static bool $byItself = false;
 
+    private static ?string $program = null;
+
     /**
      * @template T
      *
@@ -21,7 +23,7 @@ final class Acting
      */
     public static function for(?int $person, Closure $work): mixed
     {
-        return self::during($person, false, $work);
+        return self::during($person, false, null, $work);
     }
 
     /**
@@ -32,7 +34,25 @@ final class Acting
      */
     public static function byItself(Closure $work): mixed
     {
-        return self::during(null, true, $work);
+        return self::during(null, true, null, $work);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  string  $program  what its token is called
+     * @param  Closure(): T  $work
+     * @return T
+     */
+    public static function asProgram(string $program, Closure $work): mixed
+    {
+        return self::during(null, false, $program, $work);
+    }
+
+    /** The program that acts now, where one does. */
+    public static function program(): ?string
+    {
+        return self::$program;
     }
 
     /** Whether what is done now happens without anybody. */
@@ -47,11 +67,11 @@ final class Acting
      * @param  Closure(): T  $work
      * @return T
      */
-    private static function during(?int $person, bool $byItself, Closure $work): mixed
+    private static function during(?int $person, bool $byItself, ?string $program, Closure $work): mixed
     {
-        $before = [Auth::user(), self::$byItself];
+        $before = [Auth::user(), self::$byItself, self::$program];
         Auth::forgetUser();
-        self::$byItself = $byItself;
+        [self::$byItself, self::$program] = [$byItself, $program];
         try {
             if ($person !== null) {
                 Auth::onceUsingId($person);
@@ -59,7 +79,7 @@ final class Acting
 
             return $work();
         } finally {
-            self::$byItself = $before[1];
+            [self::$byItself, self::$program] = [$before[1], $before[2]];
             Auth::forgetUser();
             if ($before[0] !== null) {
                 Auth::setUser($before[0]);

@@ -98,6 +98,7 @@ final readonly class Ledger
         return Change::query()->create([
             'user_id' => Auth::id(),
             'by_itself' => Acting::isByItself(),
+            'program' => Acting::program(),
             'room' => $room,
             'summary' => $summary,
             'figures' => $figures,

@@ -17,6 +17,7 @@ use Illuminate\Support\Carbon;
  * @property int $id
  * @property int|null $user_id
  * @property bool $by_itself whether nobody asked for it, but its time had come
+ * @property string|null $program that was let in with a token
  * @property Room $room
  * @property string $summary
  * @property array<string, mixed>|null $figures
@@ -43,7 +44,12 @@ final class Change extends Model
     /** On whose behalf it was done. */
     public function who(): string
     {
-        return $this->user->name ?? ($this->by_itself ? 'by itself' : 'command line');
+        return $this->user->name ??
+            match (true) {
+                $this->program !== null => "{$this->program}, with a token",
+                $this->by_itself => 'by itself',
+                default => 'command line',
+            };
     }
 
     /** @return HasMany<ChangeRow, $this> */

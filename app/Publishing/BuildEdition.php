@@ -13,6 +13,7 @@ use App\Draft\DraftLineups;
 use App\Draft\DraftTerms;
 use App\Editions\Blob;
 use App\Editions\EditionDatabase;
+use App\Editions\StoredNumbers;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Item;
@@ -391,7 +392,7 @@ final class BuildEdition
             $label,
             $unit,
             $level->value,
-            new Blob(pack('e*', ...$ranked->numbers)),
+            new Blob(StoredNumbers::packed($ranked)),
             new Blob(StoredBits::encode(array_keys($bits), $bytes)),
         ]);
         foreach ($ranked->slices as $digit => $set) {

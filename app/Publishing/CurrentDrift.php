@@ -37,8 +37,8 @@ final readonly class CurrentDrift
 
     private function name(?Edition $edition): string
     {
-        // What was said of prices since is no difference.
-        $live = $edition === null ? 0 : (int) @filemtime(LivePrices::file(Edition::directory()."/{$edition->file}"));
+        // What was said of prices since is no difference; each time it is another file.
+        $live = $edition === null ? '' : LivePrices::mark(Edition::directory()."/{$edition->file}");
 
         return 'drift:'.($edition->id ?? 0)." {$live}";
     }

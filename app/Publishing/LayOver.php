@@ -8,6 +8,7 @@ use App\Catalog\Discount;
 use App\Data\FileLock;
 use App\Editions\EditionFile;
 use App\Editions\LivePrices;
+use App\Editions\StoredNumbers;
 use App\Models\Edition;
 use App\Support\Refused;
 use Lokum\Facet\RankedNumbers;
@@ -18,7 +19,7 @@ use PDO;
 /** Lays prices and stock over an edition (C16): into a new file beside it that takes the place of the one before. */
 final class LayOver
 {
-    private const WAIT_SECONDS = 15;
+    private const WAIT_SECONDS = 30;
 
     private PDO $pdo;
 
@@ -29,12 +30,8 @@ final class LayOver
     /** Held while something is laid over, and while another edition takes the place of the one that it lies over. */
     public static function lock(): FileLock
     {
-        $until = microtime(true) + self::WAIT_SECONDS;
-        do {
-            $lock = FileLock::tryHold(Edition::directory().'/live.lock');
-        } while ($lock === null && microtime(true) < $until);
-
-        return $lock ?? throw new Refused('Other prices are being laid over the edition right now. Say these again.');
+        return FileLock::hold(Edition::directory().'/live.lock', self::WAIT_SECONDS) ??
+            throw new Refused('Another edition is taking its place right now. Say these again.', isForNow: true);
     }
 
     /**
@@ -68,7 +65,6 @@ final class LayOver
         $said = $pdo->query("SELECT sku, product_sku, price, stock, list, revision FROM rows WHERE revision > {$since}");
         $rows = array_map(
             fn (array $row): SaidPrice => new SaidPrice(
-                0,
                 (string) $row['sku'],
                 (string) $row['product_sku'],
                 $row['price'] === null ? null : (float) $row['price'],
@@ -86,9 +82,7 @@ final class LayOver
         }
     }
 
-    /**
-     * @param  callable(): int  $write
-     */
+    /** @param  callable(): int  $write  gives of how many variants it is seen */
     private function write(callable $write): int
     {
         $file = LivePrices::file($this->path);
@@ -151,14 +145,14 @@ final class LayOver
     private function sets(): void
     {
         $rows = $this->pdo->query('SELECT bit, price, stock, discount FROM rows');
-        $changed = $inStock = $soldOut = [];
+        $changed = [];
+        $stock = array_fill_keys(LivePrices::TERMS, []);
         $numbers = array_fill_keys(array_map(fn (ProductField $field): string => $field->value, self::fields()), []);
         foreach ($rows === false ? [] : $rows->fetchAll(PDO::FETCH_ASSOC) as $row) {
             $bit = $changed[] = (int) $row['bit'];
-            if ($row['stock'] > 0) {
-                $inStock[] = $bit;
-            } elseif ($row['stock'] !== null) {
-                $soldOut[] = $bit;
+            $term = ProductField::stockTerm($row['stock'] === null ? null : (int) $row['stock']);
+            if ($term !== null) {
+                $stock[$term][] = $bit;
             }
             foreach (array_keys($numbers) as $field) {
                 if ($row[$field] !== null) {
@@ -167,14 +161,15 @@ final class LayOver
             }
         }
         $this->set(LivePrices::CHANGED, $changed);
-        $this->set((string) ProductField::IN_STOCK, $inStock);
-        $this->set((string) ProductField::SOLD_OUT, $soldOut);
+        foreach ($stock as $term => $bits) {
+            $this->set((string) $term, $bits);
+        }
         $this->pdo->exec('DELETE FROM number_slices');
         foreach ($numbers as $field => $byBit) {
             $ranked = new RankedNumbers($byBit);
             $this->run('INSERT OR REPLACE INTO numbers VALUES (?, ?, ?)', [
                 $field,
-                pack('e*', ...$ranked->numbers),
+                StoredNumbers::packed($ranked),
                 $this->bits(array_keys($byBit)),
             ]);
             foreach ($ranked->slices as $digit => $bits) {

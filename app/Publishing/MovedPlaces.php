@@ -32,7 +32,7 @@ final class MovedPlaces
     public function write(array $products): void
     {
         foreach ($this->edition->products->orders() as $order) {
-            $by = self::steps($order);
+            $by = SortOrder::ofKey($order);
             if (array_intersect(array_column($by, 0), ['price', 'stock']) !== []) {
                 $this->move($order, $by, $products);
             }
@@ -105,7 +105,11 @@ final class MovedPlaces
             $order = match ($field) {
                 'name' => strcmp(strtolower($one->name), strtolower($other->name)) * ($down ? -1 : 1),
                 self::NEWEST => ($this->age($otherNumber) <=> $this->age($number)) * ($down ? -1 : 1),
-                default => self::byNumber(self::number($one, $field, $down), self::number($other, $field, $down), $down),
+                default => self::byNumber(
+                    $this->number($number, $one, $field, $down),
+                    $this->number($otherNumber, $other, $field, $down),
+                    $down,
+                ),
             };
             if ($order !== 0) {
                 return $order;
@@ -142,29 +146,32 @@ final class MovedPlaces
     }
 
     /** Of several variants the lowest counts where the lowest comes first, and the greatest where the greatest does. */
-    private static function number(EditionProduct $product, string $field, bool $down): int|float|null
+    private function number(int $number, EditionProduct $product, string $field, bool $down): int|float|null
     {
         $numbers = match ($field) {
             'price' => array_filter([$product->priceFrom, $product->priceTo], is_float(...)),
             'stock' => array_filter(array_column($product->variants, 'stock'), is_int(...)),
-            default => [],
+            default => $this->numbersOf($number, $field),
         };
 
         return $numbers === [] ? null : ($down ? max($numbers) : min($numbers));
     }
 
-    /** @return list<array{0: string, 1: bool}> what an order goes by, from the name that editions keep it under */
-    private static function steps(string $order): array
+    /** @return list<float> a product's own number of a field, or those of its variants */
+    private function numbersOf(int $number, string $field): array
     {
-        foreach (SortOrder::usual() as $usual) {
-            if ($usual->key() === $order) {
-                return $usual->by;
+        $known = $this->edition->numbers($field);
+        if ($known === null) {
+            return [];
+        }
+        $numbers = [];
+        foreach ($this->edition->layout->sizes as $lane => $size) {
+            $at = $number < $size ? $known['numbers']->at($number, $lane) : null;
+            if ($at !== null) {
+                $numbers[] = $at;
             }
         }
 
-        return array_map(
-            fn (string $step): array => str_ends_with($step, ' down') ? [substr($step, 0, -5), true] : [$step, false],
-            explode(',', $order),
-        );
+        return $numbers;
     }
 }

@@ -66,11 +66,10 @@ final readonly class PriceRow
     }
 
     /**
-     * @param  int  $item  id of what has the sku
      * @param  string  $product  sku of its product
      */
-    public function said(int $item, string $product, ?float $listPrice): SaidPrice
+    public function said(string $product, ?float $listPrice): SaidPrice
     {
-        return new SaidPrice($item, $this->sku, $product, $this->price, $this->stock, $this->saysPrice, $this->saysStock, $listPrice);
+        return new SaidPrice($this->sku, $product, $this->price, $this->stock, $this->saysPrice, $this->saysStock, $listPrice);
     }
 }

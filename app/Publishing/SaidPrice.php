@@ -8,13 +8,11 @@ namespace App\Publishing;
 final readonly class SaidPrice
 {
     /**
-     * @param  int  $item  id
      * @param  string  $product  sku of the product
      * @param  bool  $saysPrice  whether the price is said; it may be said that there is none
      * @param  bool  $saysStock  the same of the stock
      */
     public function __construct(
-        public int $item,
         public string $sku,
         public string $product,
         public ?float $price,

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Catalog\Discount;
+use App\Data\FileLock;
 use App\Editions\Served;
+use App\History\Acting;
 use App\History\Journal;
 use App\History\Ledger;
 use App\Models\Edition;
 use App\Models\Item;
 use App\Models\Room;
 use App\Support\Format;
-use Illuminate\Support\Collection;
+use App\Support\Refused;
 
 /**
  * Prices and stock that a shop says by the minute (C16): the catalog has them, and the served edition at once, without a publication.
@@ -20,96 +22,129 @@ use Illuminate\Support\Collection;
  */
 final readonly class SayPrices
 {
+    private const WAIT_SECONDS = 30;
+
     public function __construct(private Ledger $ledger)
     {
     }
 
     /**
-     * @param  string  $who  says it, for History
+     * @param  string  $program  that says it
      * @param  list<PriceRow>  $rows  each sku once
      * @return array{edition: int|null, seen: int, results: array<string, string>} what became of each row, by sku: "changed", "same",
      *         or why it was refused; and how many of them the edition shows
+     *
+     * @throws Refused where others are said for so long that these have to be said again
      */
-    public function __invoke(string $who, array $rows): array
+    public function __invoke(string $program, array $rows): array
     {
-        $items = Item::query()
-            ->whereIn('sku', array_map(fn (PriceRow $row): string => $row->sku, $rows))
-            ->get()
-            ->keyBy('sku');
-        $results = $said = $ids = [];
-        foreach ($rows as $row) {
-            $item = $items->get($row->sku);
-            $problem = self::problem($item, $row);
-            $results[$row->sku] = $problem ?? 'same';
-            if ($problem === null && $item instanceof Item) {
-                $said[] = $row;
-                $ids[] = $item->id;
-            }
+        // One after the other, so that what is seen last is what the catalog has.
+        $lock =
+            FileLock::hold(Edition::directory().'/prices.lock', self::WAIT_SECONDS) ??
+            throw new Refused('Others say prices right now. Say these again.', isForNow: true);
+        try {
+            return Acting::asProgram($program, fn (): array => $this->say($rows));
+        } finally {
+            $lock->release();
         }
-        if ($said === []) {
-            return ['edition' => Served::now()->edition?->id, 'seen' => 0, 'results' => $results];
-        }
-        $before = ContentDigest::of($ids);
-        $changed = 0;
-        $this->ledger->record(Room::Products, function (Journal $journal) use ($who, $said, $items, &$results, &$changed): string {
-            foreach ($said as $row) {
-                /** @var Item $item */
-                $item = $items->get($row->sku);
-                $changes = $row->differs($item);
-                if ($changes !== []) {
-                    $journal->update(Item::class, $item->id, $changes);
-                    $results[$row->sku] = 'changed';
-                    $changed++;
-                }
-            }
-
-            return "{$who} said price and stock of ".Format::count($changed, 'product');
-        });
-        $edition = $this->layOver($said, $items, ContentDigest::of($ids) - $before);
-
-        return $edition + ['results' => $results];
-    }
-
-    private static function problem(?Item $item, PriceRow $row): ?string
-    {
-        return $row->problem ??
-            match (true) {
-                $item === null => 'There is no product of this sku.',
-                $item->variant_count > 0 => 'It has variants: say what each of them costs, by its own sku.',
-                $item->out_since !== null => 'It is out of the shop.',
-                default => null,
-            };
     }
 
     /**
      * @param  list<PriceRow>  $rows
-     * @param  Collection<int|string, Item>  $items  by sku
+     * @return array{edition: int|null, seen: int, results: array<string, string>}
+     */
+    private function say(array $rows): array
+    {
+        $said = [];
+        $results = [];
+        $content = 0;
+        $change = $this->ledger->record(
+            Room::Products,
+            function (Journal $journal) use ($rows, &$said, &$results, &$content): string {
+                $items = Item::query()
+                    ->whereIn('sku', array_map(fn (PriceRow $row): string => $row->sku, $rows))
+                    ->get()
+                    ->keyBy('sku');
+                $said = array_filter($rows, fn (PriceRow $row): bool => self::problem($items->get($row->sku)) === null);
+                $ids = array_values(array_map(fn (PriceRow $row): int => (int) $items->get($row->sku)?->id, $said));
+                $before = ContentDigest::of($ids);
+                foreach ($rows as $row) {
+                    $item = $items->get($row->sku);
+                    $results[$row->sku] = self::problem($item) ?? self::write($journal, $row, $item);
+                }
+                $content = ContentDigest::of($ids) - $before;
+
+                return 'Said price and stock of '.Format::count(count(array_keys($results, 'changed', true)), 'sku');
+            },
+        );
+
+        return $this->layOver(array_values($said), $change->id ?? $this->ledger->revision(), $content) + ['results' => $results];
+    }
+
+    private static function write(Journal $journal, PriceRow $row, ?Item $item): string
+    {
+        $changes = $item === null ? [] : $row->differs($item);
+        if ($item === null || $changes === []) {
+            return 'same';
+        }
+        $journal->update(Item::class, $item->id, $changes);
+
+        return 'changed';
+    }
+
+    private static function problem(?Item $item): ?string
+    {
+        return match (true) {
+            $item === null => 'There is no product of this sku.',
+            $item->variant_count > 0 => 'It has variants: say what each of them costs, by its own sku.',
+            $item->out_since !== null => 'It is out of the shop.',
+            default => null,
+        };
+    }
+
+    /**
+     * @param  list<PriceRow>  $rows
+     * @param  int  $revision  of History, when they were said
      * @return array{edition: int|null, seen: int}
      */
-    private function layOver(array $rows, Collection $items, int $content): array
+    private function layOver(array $rows, int $revision, int $content): array
     {
-        $list = Discount::listPrice();
-        $lists = $list === null
-            ? []
-            : Discount::listPrices($list, array_map(fn (PriceRow $row): int => (int) $items->get($row->sku)?->id, $rows));
-        $products = Item::query()->whereKey($items->pluck('parent_id')->filter()->unique()->all())->pluck('sku', 'id');
-        $said = array_map(function (PriceRow $row) use ($items, $products, $lists): SaidPrice {
-            $item = $items->get($row->sku);
-
-            return $row->said((int) $item?->id, (string) ($products[$item?->parent_id] ?? $row->sku), $lists[(int) $item?->id] ?? null);
-        }, $rows);
+        $said = $this->withProducts($rows);
         $lock = LayOver::lock();
         try {
             $edition = Served::now()->edition;
 
             return [
                 'edition' => $edition?->id,
-                'seen' => $edition === null
+                'seen' => $edition === null || $said === []
                     ? 0
-                    : LayOver::on(Edition::directory()."/{$edition->file}", $said, $this->ledger->revision(), $content),
+                    : LayOver::on(Edition::directory()."/{$edition->file}", $said, $revision, $content),
             ];
         } finally {
             $lock->release();
         }
+    }
+
+    /**
+     * @param  list<PriceRow>  $rows
+     * @return list<SaidPrice> with the product that each belongs to, and its list price
+     */
+    private function withProducts(array $rows): array
+    {
+        $items = Item::query()
+            ->from('items as i')
+            ->leftJoin('items as p', 'p.id', 'i.parent_id')
+            ->whereIn('i.sku', array_map(fn (PriceRow $row): string => $row->sku, $rows))
+            ->selectRaw('i.id, i.sku, COALESCE(p.sku, i.sku) AS product')
+            ->get()
+            ->keyBy('sku');
+        $list = Discount::listPrice();
+        $prices = $list === null ? [] : Discount::listPrices($list, array_values($items->pluck('id')->all()));
+
+        return array_map(function (PriceRow $row) use ($items, $prices): SaidPrice {
+            $item = $items->get($row->sku);
+
+            return $row->said((string) $item?->getAttribute('product'), $prices[(int) $item?->id] ?? null);
+        }, $rows);
     }
 }

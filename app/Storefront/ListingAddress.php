@@ -66,8 +66,10 @@ final readonly class ListingAddress
             $refused[] = 'There is no sort order “'.mb_strimwidth($sort, 0, 60, '…').'” here.';
         }
         $number = (string) $request->query('page', '1');
+        $filters = $edition->filters($page->lineup);
+        $whole = (string) $request->query(AddressWords::WHOLE_LIST, '');
         $days = array_filter(
-            $edition->filters($page->lineup),
+            $filters,
             fn (FilterSettings $filter): bool => $filter->control === Control::Dates,
         );
 
@@ -85,7 +87,7 @@ final readonly class ListingAddress
             $refused,
             $picks->told,
             $picks->unknown,
-            (string) $request->query(AddressWords::WHOLE_LIST, ''),
+            in_array($whole, array_column($filters, 'key'), true) ? $whole : '',
             trim(mb_substr((string) $request->query(AddressWords::IN_LIST, ''), 0, self::LONGEST)),
         );
     }

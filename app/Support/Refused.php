@@ -9,8 +9,11 @@ use RuntimeException;
 /** What was asked for cannot be done; the message says why and names the thing. Pages and commands show it as it is. */
 final class Refused extends RuntimeException
 {
-    /** @param  string|null  $field  the field of a form that it is about */
-    public function __construct(string $message, public readonly ?string $field = null)
+    /**
+     * @param  string|null  $field  the field of a form that it is about
+     * @param  bool  $isForNow  whether the same can be done in a moment
+     */
+    public function __construct(string $message, public readonly ?string $field = null, public readonly bool $isForNow = false)
     {
         parent::__construct($message);
     }

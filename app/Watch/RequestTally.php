@@ -33,7 +33,9 @@ final class RequestTally
             $one['steps'][$i] += $seconds <= $most ? 1 : 0;
         }
         // Where the disk is full nobody is kept from the page that was asked for.
-        @file_put_contents($file, (string) json_encode([$name => $one] + $counted));
+        if (@file_put_contents("{$file}.part", (string) json_encode([$name => $one] + $counted)) !== false) {
+            @rename("{$file}.part", $file);
+        }
     }
 
     /** @return array<string, array{seconds: float, steps: list<int>}> by area and class of status; steps hold those before them */
@@ -41,9 +43,9 @@ final class RequestTally
     {
         $lock = is_dir(self::directory()) ? FileLock::tryHold(self::directory().'/lock') : null;
         $all = [];
-        foreach (glob(self::directory().'/*') ?: [] as $file) {
+        foreach (preg_grep('~/(\d+|ended)$~D', glob(self::directory().'/*') ?: []) ?: [] as $file) {
             $pid = (int) basename($file);
-            $counted = basename($file) === 'lock' ? [] : self::read($file);
+            $counted = self::read($file);
             $all = self::sum($all, $counted);
             if ($lock !== null && $pid > 0 && ! posix_kill($pid, 0) && posix_get_last_error() === 3) {
                 $past = self::directory().'/ended';

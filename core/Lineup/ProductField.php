@@ -82,6 +82,12 @@ enum ProductField: string
         return [self::Price, self::Stock];
     }
 
+    /** The term that a variant of so much stock carries; none where nobody counts it. */
+    public static function stockTerm(?int $stock): ?int
+    {
+        return $stock === null ? null : ($stock > 0 ? self::IN_STOCK : self::SOLD_OUT);
+    }
+
     /** @return list<OfferableTerm> the terms that are the same on every page */
     public function terms(): array
     {

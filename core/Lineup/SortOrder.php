@@ -9,6 +9,9 @@ use Lokum\Text\Slug;
 /** An order that shoppers can put a listing in: by one field, then by others where that is equal. */
 final readonly class SortOrder
 {
+    /** In a key, behind a field of which the greatest comes first. */
+    private const DOWN = ' down';
+
     /** Fields that every product has. */
     public const FIELDS = [
         'name' => 'Name',
@@ -70,6 +73,25 @@ final readonly class SortOrder
         return $active === [] ? self::usual() : $active;
     }
 
+    /**
+     * What an order goes by, from its key.
+     *
+     * @return list<array{0: string, 1: bool}> as {@see self::$by}
+     */
+    public static function ofKey(string $key): array
+    {
+        foreach (self::usual() as $usual) {
+            if ($usual->slug === $key) {
+                return $usual->by;
+            }
+        }
+
+        return array_map(
+            fn (string $step): array => str_ends_with($step, self::DOWN) ? [substr($step, 0, -strlen(self::DOWN)), true] : [$step, false],
+            explode(',', $key),
+        );
+    }
+
     /** Equal for orders that put products the same way. */
     public function key(): string
     {
@@ -79,7 +101,7 @@ final readonly class SortOrder
             }
         }
 
-        return implode(',', array_map(fn (array $step): string => $step[0].($step[1] ? ' down' : ''), $this->by));
+        return implode(',', array_map(fn (array $step): string => $step[0].($step[1] ? self::DOWN : ''), $this->by));
     }
 
     /** @return array{slug: string, name: string, by: list<array{0: string, 1: bool}>, active: bool} */

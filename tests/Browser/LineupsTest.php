@@ -218,3 +218,33 @@ test('a shop is let in with a token, and the stand-in gets a signed notice of th
     expect($me->accessibilityProblems())->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();
 });
+
+test('a token that may say prices changes what shoppers see at once, and History takes it back', function (): void {
+    $me = (new Person(Site::start(built: true)))->signIn()->open('/outside')->type('#name', 'The till');
+    $me->focus('[name="says_prices"]')->keys(WebDriverKeys::SPACE)->press('Make a token')->see('it is not shown again');
+    $me->see('read, and say prices and stock', 'tr[data-row]');
+    $secret = $me->text('[data-secret]');
+    $me->open('/shop?sort=price-down')->click('#listing main .goods a, #listing main a[href*="/shop/p/"]')->see('€', 'main');
+    $sku = basename((string) $me->script('return location.pathname'));
+    $ask = function (string $method, string $path, ?array $body = null) use ($me, $secret): array {
+        $request = curl_init($me->site->address.$path);
+        curl_setopt_array($request, [
+            CURLOPT_RETURNTRANSFER => true,
+            CURLOPT_CUSTOMREQUEST => $method ?: 'GET',
+            CURLOPT_POSTFIELDS => (string) json_encode($body),
+            CURLOPT_HTTPHEADER => ["Authorization: Bearer {$secret}", 'Content-Type: application/json'],
+        ]);
+
+        return (array) json_decode((string) curl_exec($request), true);
+    };
+    $skus = array_column($ask('GET', "/api/products/{$sku}")['variants'], 'sku');
+    $rows = array_map(fn (string $one): array => ['sku' => $one, 'price' => 0.37], $skus);
+    $done = $ask('PATCH', '/api/products', ['products' => $rows]);
+    expect($done['refused'])->toBe(0)->and($done['seen'])->toBe(count($skus));
+    $me->open("/shop/p/{$sku}")->see('€0.37', 'main')->open('/shop?sort=price')->see('€0.37', '#listing main');
+    $me->open('/publishing')->see('were said since edition', '#panel');
+    $me->open('/history')->see('The till, with a token')->press('Said price and stock');
+    $me->press('Take back', '#panel')->see('Took back', '.toast');
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});

@@ -420,6 +420,7 @@ final class Faults
                 'ALTER TABLE attribute_values DROP COLUMN on_products',
                 'ALTER TABLE definitions DROP COLUMN former_slugs',
                 'ALTER TABLE changes DROP COLUMN by_itself',
+                'ALTER TABLE changes DROP COLUMN program',
                 'DROP TABLE former_addresses',
                 'DROP TABLE runs',
                 'DROP TABLE sent',

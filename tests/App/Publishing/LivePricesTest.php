@@ -6,23 +6,41 @@ use App\Editions\Served;
 use App\History\TakeBack;
 use App\Lineups\EditLineup;
 use App\Models\Change;
+use App\Models\Definition;
 use App\Models\Edition;
 use App\Models\Item;
 use App\Models\Token;
 use App\Publishing\CurrentDrift;
 use App\Publishing\LayOver;
 use Illuminate\Testing\TestResponse;
+use Lokum\Lineup\SortOrder;
 use Symfony\Component\HttpFoundation\Response;
 
 /* Prices and stock that are said by the minute: shoppers see them at once, and the next edition has them. */
 
 beforeEach(function (): void {
     $this->read(
-        "sku,parent_sku,name,category,price,stock,Color,List price\nP,,Tube,Paint,,,,\nP-1,P,,,4,2,Sage,10\nP-2,P,,,6,0,Olive,10\n".
-        "Q,,Brush,Paint,9,1,Sage,\nR,,Paper,Paper,5,0,,\nS,,Ink,Ink,7,,Olive,8\n",
-        '{"columns": {"Color": {"kind": "choice", "level": "variant"}, "List price": {"kind": "number"}}}',
+        "sku,parent_sku,name,category,price,stock,Color,List price,Weight\nP,,Tube,Paint,,,,,2\nP-1,P,,,4,2,Sage,10,\n".
+        "P-2,P,,,6,0,Olive,10,\nQ,,Brush,Paint,9,1,Sage,,1\nR,,Paper,Paper,5,0,,,2\nS,,Ink,Ink,7,,Olive,8,\nT,,Pad,Paper,5,3,,,1\n",
+        '{"columns": {"Color": {"kind": "choice", "level": "variant"}, "List price": {"kind": "number"}, "Weight": {"kind": "number", '.
+        '"level": "product"}}}',
     );
+    Definition::query()->update(['state' => 'accepted']);
     app(EditLineup::class)->several(['color', 'price', 'stock', 'discount']);
+    $sorts = [];
+    foreach (SortOrder::usual() as $usual) {
+        $sorts[] = $usual->toArray();
+    }
+    foreach (
+        [
+            'weight' => [['weight', false], ['price', true]],
+            'stock' => [['stock', true], ['price', false], ['name', true]],
+            'price-new' => [['price', false], ['new', true]],
+        ] as $slug => $by
+    ) {
+        $sorts[] = (new SortOrder($slug, $slug, $by))->toArray();
+    }
+    app(EditLineup::class)->page(['sorts' => $sorts], 'shop');
     $this->publish();
     $this->token = Token::issue('The shop', saysPrices: true);
 });
@@ -49,13 +67,18 @@ function listingOf(Tests\Support\CatalogTestCase $test, string $query = ''): arr
 function everythingShown(Tests\Support\CatalogTestCase $test): string
 {
     $shown = [];
-    foreach (['', 'sort=price', 'sort=price-down', 'stock=yes', 'price=5..8', 'color=sage', 'color=sage&stock=yes', 'price=..5&sort=price',
-        'category=paint', 'category=paint&stock=yes'] as $query) {
+    $queries = [
+        ...array_map(fn (string $order): string => "sort={$order}", ['price', 'price-down', 'weight', 'stock', 'price-new']),
+        ...['', 'stock=yes', 'price=5..8', 'color=sage', 'color=sage&stock=yes', 'price=..5&sort=price', 'category=paint'],
+        ...['category=paint&stock=yes', 'price=5..&sort=weight', 'stock=no&sort=stock'],
+    ];
+    foreach ($queries as $query) {
         $listing = listingOf($test, $query);
         unset($listing['edition']);
         $shown[$query] = $listing;
     }
-    foreach (['P', 'Q', 'R', 'S'] as $sku) {
+    $shown['terms'] = $test->get('/api/terms/stock', ['Authorization' => 'Bearer '.$test->token])->assertOk()->json();
+    foreach (['P', 'Q', 'R', 'S', 'T'] as $sku) {
         $shown[$sku] = $test->get("/api/products/{$sku}", ['Authorization' => 'Bearer '.$test->token])->json();
     }
 
@@ -74,9 +97,9 @@ test('what was said is seen at once, and the next edition says the same', functi
         ->assertJson(['edition' => 1, 'seen' => 4, 'refused' => 0])
         ->assertJson(['products' => [['sku' => 'P-2', 'result' => 'changed']]]);
     expect(array_column(listingOf($this, 'sort=price')['items'], 'sku'))
-        ->toBe(['Q', 'P', 'S', 'R'])
+        ->toBe(['Q', 'P', 'T', 'S', 'R'])
         ->and(array_column(listingOf($this, 'stock=yes')['items'], 'sku'))
-        ->toEqualCanonicalizing(['P', 'R'])
+        ->toEqualCanonicalizing(['P', 'R', 'T'])
         ->and(listingOf($this, 'color=olive&stock=yes')['products'])
         ->toBe(1)
         ->and(listingOf($this, 'price=10..20')['products'])
@@ -93,7 +116,7 @@ test('whatever is said in whatever order, pages are those of an edition made aft
     mt_srand($seed);
     for ($i = 0; $i < 6; $i++) {
         $rows = [];
-        foreach ((array) array_rand(array_flip(['P-1', 'P-2', 'Q', 'R', 'S']), mt_rand(2, 4)) as $sku) {
+        foreach ((array) array_rand(array_flip(['P-1', 'P-2', 'Q', 'R', 'S', 'T']), mt_rand(2, 4)) as $sku) {
             $row = ['sku' => $sku];
             if (mt_rand(0, 2) > 0) {
                 $row['price'] = mt_rand(0, 9) === 0 ? null : mt_rand(100, 1500) / 100;
@@ -122,7 +145,9 @@ test('the same said again changes nothing and makes no entry; one entry for each
     expect(Change::query()->count())
         ->toBe($entries + 1)
         ->and(Change::query()->orderByDesc('id')->first()?->summary)
-        ->toBe('The shop said price and stock of 2 products');
+        ->toBe('Said price and stock of 2 skus')
+        ->and(Change::query()->orderByDesc('id')->first()?->who())
+        ->toBe('The shop, with a token');
 });
 
 test('each row has its answer, and one that is refused keeps no other from being done', function (): void {
