@@ -8,10 +8,10 @@ const OURS = { DETAILS: ['open'], MAIN: ['inert'] };
 const kept = (name, node) =>
     name === 'x-cloak' ||
     ((node.id === 'narrow' ? DRAWER : OURS[node.tagName]) ?? []).includes(name) ||
-    (name === 'hidden' && node.closest('[data-found-in]') !== null);
+    (name === 'hidden' && node.matches('.term, [data-letter]'));
 
 Idiomorph.defaults.callbacks.beforeAttributeUpdated = (name, node) => !kept(name, node);
-Idiomorph.defaults.callbacks.beforeNodeMorphed = (node) => !(node instanceof Element && node.matches('[data-find-in]'));
+Idiomorph.defaults.callbacks.beforeNodeMorphed = (node) => !(node instanceof Element && node.matches('input[data-finds]'));
 
 htmx.defineExtension('morph', {
     isInlineSwap: (style) => style === 'morph',

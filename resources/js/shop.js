@@ -1,5 +1,3 @@
-import { leave, more } from './find-in.js';
-
 const NARROW = '(max-width: 720px)';
 
 // On a narrow window the filters are a drawer, a dialog over the page: it stays open while things are ticked in it, and what lies
@@ -52,34 +50,6 @@ export function drawer() {
                 event.preventDefault();
                 first.focus();
             }
-        },
-    };
-}
-
-// A long list from A to Z, narrowed by what is typed above it.
-export function letters() {
-    return {
-        init() {
-            const root = this.$root;
-            const field = root.querySelector('[data-find-in]');
-            const narrow = () => {
-                leave(root.querySelectorAll('.term'), field.value);
-                root.querySelectorAll('[data-letter]').forEach((group) => {
-                    group.hidden = group.querySelector('.term:not([hidden])') === null;
-                });
-            };
-            let timer = null;
-            field.addEventListener('input', (event) => {
-                event.stopPropagation();
-                narrow();
-                clearTimeout(timer);
-                if (!field.dataset.more || field.value.trim() === '') return;
-                timer = setTimeout(async () => {
-                    const list = root.querySelector('[data-found-in]');
-                    if (await more(field, `#${list.id} .term`, list)) narrow();
-                }, 200);
-            });
-            field.addEventListener('change', (event) => event.stopPropagation());
         },
     };
 }

@@ -157,7 +157,7 @@ test('every control narrows the shop, by mouse and by keys', function (): void {
     expect($total())->toBeLessThan($green)->and($green)->toBeLessThan($all)->and($me->address())->toBe('/shop?color=viridian');
     // A to Z: looked for by typing, taken with the space bar.
     $me->open('/shop')
-        ->type('[data-find-in]', 'loxh')
+        ->type('#find-brand', 'loxh')
         ->holds('[...document.querySelectorAll("#filters [data-letter]")].filter(e => !e.hidden).length === 1')
         ->focus('#filters [value="loxholm"]')
         ->keys(WebDriverKeys::SPACE)

@@ -217,10 +217,14 @@ final class Person
         return $this;
     }
 
-    /** Presses keys where the focus is. */
+    /** Presses keys where the focus is, at once: nothing is waited for, but what was swapped just then is asked for anew. */
     public function keys(string ...$keys): self
     {
-        $this->browser->switchTo()->activeElement()->sendKeys(implode('', $keys));
+        $this->until(function () use ($keys): bool {
+            $this->browser->switchTo()->activeElement()->sendKeys(implode('', $keys));
+
+            return true;
+        }, fn (): string => "The focus on {$this->address()} does not stay.");
 
         return $this;
     }

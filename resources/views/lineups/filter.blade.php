@@ -155,10 +155,10 @@
                 <summary class="label">{{ Format::count(count($terms), 'term') }}: choose, pin, dress for this filter alone</summary>
                 @if (count($terms) > 20)
                     <input class="input small" type="search" placeholder="find a term" aria-label="Find a term" autocomplete="off"
-                        data-finds="#choose-terms" @if (count($terms) > 300) data-more="{{ route('line-ups', ['page' => $page,
-                            'at' => request('at'), 'filter' => $open->key, 'term' => '']) }}" @endif>
+                        data-finds="#choose-terms">
                 @endif
-                <div class="choose-terms" id="choose-terms">
+                <div class="choose-terms" id="choose-terms" @if (count($terms) > 300) data-more="{{ route('line-ups',
+                    ['page' => $page, 'at' => request('at'), 'filter' => $open->key, 'term' => '']) }}" @endif>
                     @php($chosen = array_map(intval(...), (array) ($errors->any() ? old('chosen', []) : $settings->chosen)))
                     @php($pinned = array_map(intval(...), (array) ($errors->any() ? old('pinned', []) : $settings->pinned)))
                     @php($marked = array_flip([...$chosen, ...$pinned, ...$settings->chosen, ...$settings->pinned,

@@ -12,9 +12,9 @@
         fn($term) => $term->picked) !== [] || $address->whole === $filter->key) open @endif>
         <summary>{{ App\Support\Format::number(count($filter->terms) - count($first)) }} more</summary>
         <x-find-in in="#rest-{{ $filter->key }}" :count="count($rest)" what="in {{ $filter->title }}" class="mt-2"
-            :data-more="$filter->isCut() ? $address->inList($filter->key) : null"
             data-rows="#filter-{{ $filter->key }} .term" />
-        <div class="{{ $class }}" id="rest-{{ $filter->key }}">
+        <div class="{{ $class }}" id="rest-{{ $filter->key }}"
+            @if ($filter->isCut()) data-more="{{ $address->inList($filter->key) }}" @endif>
             @foreach ($rest as $term)
                 {!! App\Storefront\TermMarkup::{$each}($filter, $term) !!}
             @endforeach
