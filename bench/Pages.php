@@ -131,32 +131,21 @@ final readonly class Pages implements Benchmark
     private function shoppers(): array
     {
         Manager::make();
-        $data = ['LOKUM_DATA' => (string) config('lokum.data'), 'LOKUM_SHOP_LIMIT' => '1000000'];
-        $port = 20000 + random_int(0, 20000);
-        $server = new Process(
-            [PHP_BINARY, base_path('bin/console.php'), 'serve', "--port={$port}"],
-            base_path(),
-            $data,
-            null,
-            null,
-        );
-        $server->start();
-        for ($wait = 0; $wait < 100 && @fsockopen('127.0.0.1', $port) === false; $wait++) {
-            usleep(100_000);
-        }
+        $data = (string) config('lokum.data');
+        $server = new Served(['serve'], $data);
         $publishing = new Process(
             [PHP_BINARY, '-d', 'memory_limit=4G', base_path('bin/console.php'), 'publish'],
             base_path(),
-            $data,
+            ['LOKUM_DATA' => $data],
             null,
             null,
         );
         $publishing->start();
         [$answered, $wrong, $editions] = $this->ask(
-            "http://127.0.0.1:{$port}/shop?color=color-1",
+            "{$server->address}/shop?color=color-1",
             fn (): bool => $publishing->isRunning(),
         );
-        $server->stop(15);
+        $server->stop();
 
         return ['shoppers_answered' => $answered, 'shoppers_errors' => $wrong, 'editions_seen' => implode(', ', $editions)];
     }
@@ -172,34 +161,23 @@ final readonly class Pages implements Benchmark
         $answered = $wrong = 0;
         $editions = [];
         $until = microtime(true) + self::SECONDS;
-        $shoppers = curl_multi_init();
-        $add = function () use ($shoppers, $address): void {
-            $one = curl_init($address);
-            curl_setopt_array($one, [CURLOPT_RETURNTRANSFER => true, CURLOPT_TIMEOUT => 30]);
-            curl_multi_add_handle($shoppers, $one);
-        };
-        for ($i = 0; $i < 8; $i++) {
-            $add();
-        }
-        while (($under = $goesOn()) || microtime(true) < $until) {
+        $isAsked = function () use ($goesOn, &$until): bool {
+            $under = $goesOn();
             // A while longer than it takes, so that the new edition is seen.
             $until = $under ? max($until, microtime(true) + 2) : $until;
-            curl_multi_exec($shoppers, $running);
-            curl_multi_select($shoppers, 0.05);
-            while (($done = curl_multi_info_read($shoppers)) !== false) {
-                $page = (string) curl_multi_getcontent($done['handle']);
-                $answered++;
-                // Every part of a page says the same edition.
-                $seen = preg_match_all('/data-edition="(\d+)"/', $page, $found) > 1 ? array_unique($found[1]) : [];
-                if (curl_getinfo($done['handle'], CURLINFO_RESPONSE_CODE) === 200 && count($seen) === 1) {
-                    $editions[(int) $seen[0]] = true;
-                } else {
-                    $wrong++;
-                }
-                curl_multi_remove_handle($shoppers, $done['handle']);
-                $add();
+
+            return $under || microtime(true) < $until;
+        };
+        Crowd::ask(8, [$address], $isAsked, function (int $status, string $page) use (&$answered, &$wrong, &$editions): void {
+            $answered++;
+            // Every part of a page says the same edition.
+            $seen = preg_match_all('/data-edition="(\d+)"/', $page, $found) > 1 ? array_unique($found[1]) : [];
+            if ($status === 200 && count($seen) === 1) {
+                $editions[(int) $seen[0]] = true;
+            } else {
+                $wrong++;
             }
-        }
+        });
 
         return [$answered, $wrong, array_keys($editions)];
     }

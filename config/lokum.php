@@ -26,6 +26,15 @@ return [
     // Narrowed pages of the shop that one address may ask for in a minute.
     'shop_limit' => (int) (getenv('LOKUM_SHOP_LIMIT') ?: 600),
 
+    // A replica serves what another machine publishes: its address, a token that may copy editions, the secret that its notices are
+    // signed with, and after how many seconds without an answer from there it serves no more (0: never). `bin/lokum replica` sets them.
+    'replica' => [
+        'from' => getenv('LOKUM_REPLICA_FROM') ?: '',
+        'token' => getenv('LOKUM_REPLICA_TOKEN') ?: '',
+        'secret' => getenv('LOKUM_REPLICA_SECRET') ?: '',
+        'silence' => (int) (getenv('LOKUM_REPLICA_SILENCE') ?: 0),
+    ],
+
     // The largest feed that is taken over the web, in bytes.
     'largest_feed' => 512 << 20,
 ];

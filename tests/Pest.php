@@ -6,4 +6,4 @@ use Tests\Support\CatalogTestCase;
 
 pest()
     ->extend(CatalogTestCase::class)
-    ->in('App', 'Outside/Counting', 'Outside/Api', 'Outside/Notices', 'Outside/Proxy', 'Outside/Servers', 'Servers');
+    ->in('App', 'Outside/Counting', 'Outside/Api', 'Outside/Notices', 'Outside/Proxy', 'Outside/Replicas', 'Outside/Servers', 'Servers');

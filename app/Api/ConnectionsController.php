@@ -54,12 +54,14 @@ final class ConnectionsController
         }
         $days = in_array($request->integer('days'), self::DAYS, true) ? $request->integer('days') : null;
         $saysPrices = $request->boolean('says_prices');
-        $secret = Token::issue($name, $days, $saysPrices);
+        $copies = $request->boolean('copies');
+        $secret = Token::issue($name, $days, $saysPrices, $copies);
         $this->ledger->note(
             Room::Access,
             "Made a token for {$name}, ".
                 ($days === null ? 'without an end' : "for {$days} days").
-                ($saysPrices ? ', which may say prices and stock' : ''),
+                ($saysPrices ? ', which may say prices and stock' : '').
+                ($copies ? ', which may copy editions' : ''),
         );
 
         return redirect()
@@ -82,11 +84,15 @@ final class ConnectionsController
     {
         $standIn = $request->boolean('stand_in') && config('lokum.demo');
         $url = $standIn ? url(route('stand-in', absolute: false)) : trim($request->string('url')->toString());
-        if (! Receiver::isStandIn($url)) {
+        $isPrivate = $request->boolean('private');
+        if ($isPrivate && preg_match('~^https?://[^/\s@]+~i', $url) !== 1) {
+            throw new Refused('An address begins with https:// or http://, for example http://10.0.0.7:8081/notices.', 'url');
+        }
+        if (! $isPrivate && ! Receiver::isStandIn($url)) {
             PublicAddress::of($url);
         }
         $secret = $standIn ? self::STAND_IN_SECRET : bin2hex(random_bytes(20));
-        Receiver::query()->create(['url' => $url, 'secret' => $secret]);
+        Receiver::query()->create(['url' => $url, 'secret' => $secret, 'private' => $isPrivate]);
         $this->ledger->note(Room::Access, "Notices go to {$url}");
 
         return redirect()

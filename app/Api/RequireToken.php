@@ -58,10 +58,10 @@ final class RequireToken
         if ($response->isSuccessful() && $request->isMethodCacheable()) {
             $live = $served->file()->live?->version() ?? 0;
             // After the answer is known: what is not there is not "not changed".
-            $response
-                ->setEtag("edition-{$served->edition->id}".($live === 0 ? '' : "-{$live}"))
-                ->setPrivate()
-                ->isNotModified($request);
+            if ($response->getEtag() === null) {
+                $response->setEtag("edition-{$served->edition->id}".($live === 0 ? '' : "-{$live}"));
+            }
+            $response->setPrivate()->isNotModified($request);
         }
 
         return $response;

@@ -72,11 +72,12 @@ final class SendNotice implements ShouldQueue
         ]);
         try {
             $url = $delivery->receiver->url;
+            $isAnywhere = $delivery->receiver->private || Receiver::isStandIn($url);
             $response = Http::timeout(10)
                 ->connectTimeout(5)
                 ->withHeaders(['Signature' => Receiver::signature($body, $delivery->receiver->secret)])
                 ->withoutRedirecting()
-                ->withOptions(['curl' => Receiver::isStandIn($url) ? [] : PublicAddress::of($url)->pinned()])
+                ->withOptions(['curl' => $isAnywhere ? [] : PublicAddress::of($url)->pinned()])
                 ->withBody($body, 'application/json')
                 ->post($url);
             [$done, $answer] = [$response->successful(), 'answered '.$response->status()];

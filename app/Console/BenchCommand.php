@@ -16,6 +16,7 @@ use Bench\Grid;
 use Bench\LookAlikeValues;
 use Bench\Pages;
 use Bench\Publishing;
+use Bench\Replicated;
 use Bench\SaidPrices;
 use Illuminate\Support\Facades\DB;
 
@@ -32,9 +33,10 @@ final class BenchCommand extends Command
         'pages' => Pages::class,
         'desk' => Desk::class,
         'prices' => SaidPrices::class,
+        'replicas' => Replicated::class,
     ];
 
-    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes, pages, desk or prices} '.
+    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes, pages, desk, prices or replicas} '.
         '{--products=100000 : size of the catalog} {--json : answer with one JSON document}';
 
     protected $description = 'Measures speed and memory beside a baseline in the same run';

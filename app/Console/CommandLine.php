@@ -27,6 +27,7 @@ final class CommandLine
     private const COMMANDS = [
         DemoCommand::class,
         ServeCommand::class,
+        ReplicaCommand::class,
         BackupCommand::class,
         RestoreCommand::class,
         FeedReadCommand::class,

@@ -6,6 +6,7 @@ namespace App\Console;
 
 use App\Access\FirstAccount;
 use App\Access\SoundPassword;
+use App\Replicas\ReplicaState;
 use App\Support\Refused;
 use Closure;
 
@@ -21,6 +22,9 @@ final class ServeCommand extends Command
 
     public function handle(FirstAccount $first): int
     {
+        if (ReplicaState::isKept()) {
+            throw new Refused('This data directory is a replica\'s, and holds no catalog. Set LOKUM_DATA to another one.');
+        }
         $secret = null;
         if (FirstAccount::isMissing()) {
             match (true) {

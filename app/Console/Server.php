@@ -8,10 +8,7 @@ use App\Support\Refused;
 use Closure;
 use Symfony\Component\Process\Process;
 
-/**
- * The whole installation in one process tree: pages, the worker for long work, and the clock for what happens by itself. Whichever
- * dies is started again.
- */
+/** Pages and what runs beside them, in one process tree: whichever dies is started again. */
 final class Server
 {
     private const WEB_WORKERS = '6';
@@ -21,17 +18,43 @@ final class Server
 
     private const START_SECONDS = 20;
 
-    /** @param  Closure(string): mixed  $ready  gets the address once pages are served */
+    /**
+     * The whole installation: pages, the worker for long work, and the clock for what happens by itself.
+     *
+     * @param  Closure(string): mixed  $ready  gets the address once pages are served
+     */
     public static function run(int $port, bool $demo, Closure $ready): int
+    {
+        return self::with($port, ['LOKUM_DEMO' => $demo ? '1' : ''], [
+            [
+                PHP_BINARY,
+                '-d',
+                'memory_limit=1G',
+                base_path('artisan'),
+                'queue:work',
+                '--sleep=0.3',
+                '--timeout=7000',
+                '--max-time=3600',
+                '--quiet',
+            ],
+            [PHP_BINARY, base_path('artisan'), 'schedule:work', '--quiet'],
+        ], $ready);
+    }
+
+    /**
+     * @param  array<string, string>  $settings  environment
+     * @param  list<list<string>>  $beside  commands that run beside the pages
+     * @param  Closure(string): mixed  $ready  gets the address once pages are served
+     */
+    public static function with(int $port, array $settings, array $beside, Closure $ready): int
     {
         if (@fsockopen('127.0.0.1', $port, $code, $message, 0.3) !== false) {
             throw new Refused("Port {$port} is taken. Choose another with --port.");
         }
         $environment = [
-            'LOKUM_DATA' => config('lokum.data'),
-            'LOKUM_DEMO' => $demo ? '1' : '',
+            'LOKUM_DATA' => (string) config('lokum.data'),
             'PHP_CLI_SERVER_WORKERS' => self::WEB_WORKERS,
-        ];
+        ] + $settings;
         $commands = [
             [
                 PHP_BINARY,
@@ -53,18 +76,7 @@ final class Server
                 public_path(),
                 public_path('router.php'),
             ],
-            [
-                PHP_BINARY,
-                '-d',
-                'memory_limit=1G',
-                base_path('artisan'),
-                'queue:work',
-                '--sleep=0.3',
-                '--timeout=7000',
-                '--max-time=3600',
-                '--quiet',
-            ],
-            [PHP_BINARY, base_path('artisan'), 'schedule:work', '--quiet'],
+            ...$beside,
         ];
         $running = true;
         foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {

@@ -89,6 +89,12 @@ final readonly class Served
         }
     }
 
+    /** A file that was damaged is whole again. */
+    public static function isMended(Edition $edition): void
+    {
+        Cache::forget(self::mark($edition));
+    }
+
     private static function isKnownDamaged(Edition $edition): bool
     {
         try {

@@ -13,6 +13,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $id
  * @property string $url
  * @property string $secret that notices are signed with
+ * @property bool $private whether its address may lie in a network of one's own
  */
 final class Receiver extends Model
 {
@@ -21,7 +22,7 @@ final class Receiver extends Model
     protected $guarded = [];
 
     /** @var array<string, string> */
-    protected $casts = ['secret' => 'encrypted'];
+    protected $casts = ['secret' => 'encrypted', 'private' => 'boolean'];
 
     /** @return HasMany<Delivery, $this> */
     public function deliveries(): HasMany

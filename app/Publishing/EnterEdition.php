@@ -9,7 +9,6 @@ use App\Editions\Served;
 use App\History\Ledger;
 use App\Models\Edition;
 use App\Models\Room;
-use App\Settings\Shop;
 use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\DB;
 use Throwable;
@@ -17,9 +16,7 @@ use Throwable;
 /** Serves a file that is complete: from the row that this writes on, it is what shoppers see. */
 final readonly class EnterEdition
 {
-    private const LEAST = 2;
-
-    public function __construct(private Ledger $ledger)
+    public function __construct(private Ledger $ledger, private ClearEditions $clear)
     {
     }
 
@@ -72,36 +69,8 @@ final readonly class EnterEdition
             $lock->release();
         }
         event(new EditionPublished($edition));
-        $this->clearOld();
+        ($this->clear)();
 
         return $edition;
-    }
-
-    /** @return list<string> files of the newest editions, as many as the shop keeps by number and by size; two whatever their size */
-    private static function kept(Shop $shop): array
-    {
-        $most = $shop->editionsMegabytes === 0 ? INF : $shop->editionsMegabytes * 1e6;
-        $bytes = 0;
-        $kept = [];
-        foreach (Edition::query()->orderByDesc('id')->limit($shop->editions)->pluck('file') as $file) {
-            $bytes += (int) @filesize(Edition::directory()."/{$file}");
-            if (count($kept) >= self::LEAST && $bytes > $most) {
-                break;
-            }
-            $kept[] = (string) $file;
-        }
-
-        return $kept;
-    }
-
-    /** Keeps the newest files, and removes what a killed publication left behind. */
-    private function clearOld(): void
-    {
-        $kept = self::kept(Shop::current());
-        foreach (glob(Edition::directory().'/edition-*') ?: [] as $file) {
-            if (! in_array(basename($file, LivePrices::file('')), $kept, true) && filemtime($file) < time() - 60) {
-                @unlink($file);
-            }
-        }
     }
 }

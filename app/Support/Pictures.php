@@ -16,6 +16,9 @@ final class Pictures
 
     private const LARGEST_PIXELS = 40_000_000;
 
+    /** What a name looks like, as kept pictures have it. */
+    public const NAME = '/^[a-f0-9]{32}\.webp$/D';
+
     private const SIDE = 640;
 
     private const TYPES = [IMAGETYPE_PNG, IMAGETYPE_JPEG, IMAGETYPE_WEBP];

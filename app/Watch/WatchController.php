@@ -8,6 +8,7 @@ use App\Door\Answers;
 use App\Editions\Served;
 use App\Models\Token;
 use App\Publishing\CurrentDrift;
+use App\Replicas\ReplicaState;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
@@ -28,8 +29,14 @@ final class WatchController
             $problem = 'The catalog cannot be read.';
         }
 
+        $replica = ReplicaState::isReplica() ? ReplicaState::read() : null;
+        if ($replica !== null && $replica->isGivenUp()) {
+            $problem ??= $replica->silent();
+        }
+
         return response()->json(
-            $problem === null ? ['status' => 'ok', 'edition' => $edition] : ['status' => 'down', 'why' => $problem],
+            ($problem === null ? ['status' => 'ok', 'edition' => $edition] : ['status' => 'down', 'why' => $problem]) +
+                ($replica === null ? [] : ['heard_seconds_ago' => $replica->silence(), 'problem' => $replica->problem]),
             $problem === null ? 200 : 503,
             ['Cache-Control' => 'no-store'],
         );
@@ -54,6 +61,10 @@ final class WatchController
             $text->gauge('lokum_edition_products', 'Products in it.', $served->edition->products);
             $text->gauge('lokum_edition_age_seconds', 'Since it was served.', $served->edition->created_at->diffInSeconds(now()));
             $text->gauge('lokum_prices_said', 'How often prices were said since.', $served->file()->live?->version() ?? 0);
+        }
+        $silence = ReplicaState::isReplica() ? ReplicaState::read()->silence() : null;
+        if ($silence !== null) {
+            $text->gauge('lokum_replica_silent_seconds', 'Since the machine with the catalog answered.', $silence);
         }
         $differences = $drift->known($served->edition);
         if ($differences !== null) {

@@ -123,12 +123,7 @@ test('an edition is published while shoppers are served, and each page is of one
 });
 
 test('figures are read by the client of Prometheus, and count what was asked', function (): void {
-    $token = (new Process(
-        [PHP_BINARY, '-r', 'require "'.dirname(__DIR__, 2).'/vendor/autoload.php"; $app = require "'.dirname(__DIR__, 2).
-            '/bootstrap/app.php"; $app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); '.
-            'echo App\Models\Token::issue("Watcher");'],
-        env: ['LOKUM_DATA' => fpm()[1]],
-    ))->mustRun()->getOutput();
+    $token = Site::issue(fpm()[1]);
     for ($i = 0; $i < 8; $i++) {
         through('/shop');
     }

@@ -436,6 +436,8 @@ final class Faults
                 'DROP INDEX attribute_values_definition_id_label_index',
                 'ALTER TABLE api_tokens DROP COLUMN expires_at',
                 'ALTER TABLE api_tokens DROP COLUMN says_prices',
+                'ALTER TABLE api_tokens DROP COLUMN copies',
+                'ALTER TABLE receivers DROP COLUMN private',
                 'ALTER TABLE readings DROP COLUMN rules_wait',
                 "DELETE FROM migrations WHERE migration >= '2026_11_26_000017'",
             ] as $statement

@@ -151,6 +151,28 @@ final class Site
         return [(int) $process->getExitCode(), $process->getOutput(), $process->getErrorOutput()];
     }
 
+    /** A token for programs that read, say prices, and copy editions. */
+    public static function issue(string $data): string
+    {
+        return self::inside($data, 'echo App\Models\Token::issue("A program", saysPrices: true, copies: true);');
+    }
+
+    /** What a line of PHP prints on a catalog. */
+    public static function inside(string $data, string $code): string
+    {
+        $root = dirname(__DIR__, 2);
+
+        return (new Process(
+            [
+                PHP_BINARY,
+                '-r',
+                "require '{$root}/vendor/autoload.php'; \$app = require '{$root}/bootstrap/app.php'; ".
+                    '$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); App\Data\Setup::ensure(); '.$code,
+            ],
+            env: ['LOKUM_DATA' => $data],
+        ))->mustRun()->getOutput();
+    }
+
     public static function answers(string $address): bool
     {
         $request = curl_init($address);

@@ -26,7 +26,9 @@
             <h1>{{ $title }}</h1>
             <p class="soft">{{ $words }}</p>
             <p class="flex gap-2 justify-center">
-                <a class="button main" href="{{ route('today') }}">To Today</a>
+                @if (Route::has('today'))
+                    <a class="button main" href="{{ route('today') }}">To Today</a>
+                @endif
                 <a class="button" href="{{ route('shop') }}">To the storefront</a>
             </p>
         </main>

@@ -7,7 +7,7 @@
 @endsection
 @section('work')
     <div class="pad grid gap-5 max-w-[860px]">
-        <section class="grid gap-2">
+        <section class="grid gap-2 min-w-0">
             <h2>Reading the edition</h2>
             <p class="soft">Other programs read the current edition as JSON with a token. Answers carry the edition as their ETag.
             <a href="{{ route('api.document') }}">What can be
@@ -16,7 +16,7 @@
                 <p class="note settled">Copy it now, it is not shown again:
                 <span class="mono break-all" data-secret>{{ session('secret') }}</span></p>
             @endif
-            <table class="grid-table">
+            <div class="overflow-x-auto"><table class="grid-table">
                 <thead>
                     <tr>
                         <th scope="col">Token for</th>
@@ -31,7 +31,7 @@
                         <tr data-row>
                             <td class="strong">{{ $token->name }}</td>
                             <td><x-when :at="$token->used_at" /></td>
-                            <td>{{ $token->says_prices ? 'read, and say prices and stock' : 'read' }}</td>
+                            <td>{{ $token->may() }}</td>
                             <td>{{ $token->expires_at === null ? 'it is taken away' : $token->expires_at->toDateString()
                                 . ($token->expires_at->isPast() ? ', ended' : '') }}</td>
                             <td class="num">
@@ -44,21 +44,27 @@
                         </tr>
                     @endforelse
                 </tbody>
-            </table>
-            <form method="post" action="{{ route('outside.token') }}" class="flex gap-2 items-end">@csrf
-            <div class="field"><label for="name">New token for</label><input
-                        class="input" id="name" name="name" maxlength="100" required
-                            placeholder="the shop that will use it"><x-error for="name" /></div>
-                <div class="field"><label for="days">It lets in</label><select class="select" id="days" name="days">
-                        <option value="">until it is taken away</option>
-                        @foreach (App\Api\ConnectionsController::DAYS as $days)
-                            <option value="{{ $days }}">for {{ $days }} days</option>
-                        @endforeach
-                    </select></div><label class="check"><input type="checkbox" name="says_prices" value="1"><span>It may say prices and
-                        stock</span></label><button
-                    class="button main">Make a token</button></form>
+            </table></div>
+            <form method="post" action="{{ route('outside.token') }}" class="grid gap-2">@csrf
+                <div class="flex flex-wrap gap-2 items-end">
+                    <div class="field grow"><label for="name">New token for</label><input class="input" id="name" name="name"
+                            maxlength="100" required placeholder="the shop that will use it"><x-error for="name" /></div>
+                    <div class="field"><label for="days">It lets in</label><select class="select" id="days" name="days">
+                            <option value="">until it is taken away</option>
+                            @foreach (App\Api\ConnectionsController::DAYS as $days)
+                                <option value="{{ $days }}">for {{ $days }} days</option>
+                            @endforeach
+                        </select></div><button class="button main">Make a token</button>
+                </div>
+                <div class="flex flex-wrap gap-x-4 gap-y-2">
+                    <label class="check"><input type="checkbox" name="says_prices" value="1"><span>It may say prices and
+                        stock</span></label>
+                    <label class="check"><input type="checkbox" name="copies" value="1"><span>It may copy editions, for a
+                        <a href="{{ route('guide', 'people-and-programs') }}">replica</a></span></label>
+                </div>
+            </form>
         </section>
-        <section class="grid gap-2">
+        <section class="grid gap-2 min-w-0">
             <h2>Being told of a new edition</h2>
             <p class="soft">When an edition is served, each receiver gets a signed HTTP POST. One that fails is tried again five
                 times within three hours.</p>
@@ -91,17 +97,18 @@
                 </section>
             @endforeach
             </div>
-            <form method="post" action="{{ route('outside.receiver') }}" class="flex gap-2 items-end">@csrf
+            <form method="post" action="{{ route('outside.receiver') }}" class="flex flex-wrap gap-2 items-end">@csrf
             <div class="field grow"><label for="url">New receiver</label><input
                         class="input" id="url" name="url" type="url" placeholder="https://shop.example/lokum"
                             value="{{ old('url') }}"><x-error for="url" />
-                </div><button class="button main">Add</button>@if (config('lokum.demo'))
+                </div><label class="check pb-2"><input type="checkbox" name="private" value="1" @checked(old('private'))><span>in our own
+                    network</span></label><button class="button main">Add</button>@if (config('lokum.demo'))
                         <button class="button" name="stand_in" value="1" formnovalidate>Use the stand-in</button>
                     @endif
             </form>
         </section>
         @if (config('lokum.demo'))
-        <section class="grid gap-2">
+        <section class="grid gap-2 min-w-0">
             <h2>What the stand-in got</h2>
             <p class="soft">A small receiver that ships with Lokum, so that notices can be tried before a real shop is there.</p>
             <ul class="grid gap-1" id="received">
@@ -118,7 +125,7 @@
 @section('panel')
     <h2>Open to other shops</h2>
         <p class="soft">A token reads what every shopper can see, and no more. One that may say prices and stock
-            changes these, and History has it.</p>
+            changes these, and History has it. One that may copy editions lets another machine serve the same shop.</p>
         <dl class="figures">
             <div>
                 <dt>Edition served</dt>

@@ -4,8 +4,10 @@
     <body class="shop" x-data="drawer" x-on:keydown.escape="shut" x-on:keydown.tab="round">
         @yield('skip')
         <aside class="stage" aria-label="About this shop"><span>A simulated storefront, so that a line-up can be tried before a
-            real shop has it.</span><a
-                href="{{ route('line-ups') }}">To the line-up</a>
+            real shop has it.</span>
+            @if (Route::has('line-ups'))
+                <a href="{{ route('line-ups') }}">To the line-up</a>
+            @endif
         </aside>
         <header><a class="shop-name" href="{{ route('shop') }}">
                 @if ($shop->mark)
