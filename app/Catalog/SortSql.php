@@ -23,7 +23,7 @@ final class SortSql
         foreach ($order->by as [$field, $down]) {
             $sql = self::field($field, $down);
             if ($sql !== null) {
-                $steps[] = "{$sql} IS NULL, {$sql} ".($down ? 'DESC' : 'ASC');
+                $steps[] = "{$sql} ".($down ? 'DESC' : 'ASC').' NULLS LAST';
             }
         }
 

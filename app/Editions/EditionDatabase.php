@@ -13,7 +13,7 @@ use PDOStatement;
 final class EditionDatabase
 {
     /** Raised when the file changes its shape; an edition of another shape is not read. */
-    public const FORMAT = 3;
+    public const FORMAT = 4;
 
     /** Questions that are kept ready, since a page asks the same ones again and again. */
     private const READY = 40;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Editions;
 
+use Lokum\Vocabulary\Level;
+
 /** A product as an edition carries it. */
 final readonly class EditionProduct
 {
@@ -29,11 +31,29 @@ final readonly class EditionProduct
     ) {
     }
 
-    /** @param  array<string, mixed>  $row */
-    public static function fromRow(array $row): self
+    /**
+     * @param  array<string, mixed>  $row
+     * @param  list<array<string, mixed>>  $variants  rows of its variants, or of itself, by lane
+     * @param  ShownTexts  $texts  prepared for the spellings of all of them
+     */
+    public static function fromRows(array $row, array $variants, ShownTexts $texts): self
     {
-        $body = (array) json_decode((string) $row['body'], true);
         $float = fn (mixed $value): ?float => $value === null ? null : (float) $value;
+        $own = $texts->of($row['spellings']);
+        $colors = [];
+        $bought = [];
+        foreach ($variants as $variant) {
+            // Without spellings of its own the product is its own variant.
+            $shown = $variant['spellings'] === null ? $own : $texts->of($variant['spellings']);
+            $colors = $colors ?: self::colors($shown);
+            $bought[] = [
+                'sku' => (string) $variant['sku'],
+                'name' => $variant['name'] === null ? null : (string) $variant['name'],
+                'price' => $float($variant['price']),
+                'stock' => $variant['stock'] === null ? null : (int) $variant['stock'],
+                'properties' => self::properties($shown, Level::Variant),
+            ];
+        }
 
         return new self(
             (string) $row['sku'],
@@ -43,11 +63,36 @@ final readonly class EditionProduct
             $float($row['price_to']),
             $row['currency'] === null ? null : (string) $row['currency'],
             $row['in_stock'] === null ? null : (bool) $row['in_stock'],
-            $body['description'] ?? null,
-            $body['colors'] ?? [],
-            $body['properties'] ?? [],
-            $body['variants'] ?? [],
+            $row['description'] === null ? null : (string) $row['description'],
+            $colors ?: self::colors($own),
+            self::properties($own, Level::Product),
+            $bought,
         );
+    }
+
+    /**
+     * @param  list<ShownText>  $shown
+     * @return list<string> of the first that has any
+     */
+    private static function colors(array $shown): array
+    {
+        return array_values(array_filter(array_column($shown, 'colors')))[0] ?? [];
+    }
+
+    /**
+     * @param  list<ShownText>  $shown
+     * @return array<string, list<string>> texts by label
+     */
+    private static function properties(array $shown, Level $level): array
+    {
+        $properties = [];
+        foreach ($shown as $one) {
+            if ($one->level === $level) {
+                $properties[$one->label][] = $one->text;
+            }
+        }
+
+        return $properties;
     }
 
     /** @return list<string> of its variants, or its own */

@@ -15,17 +15,39 @@ use Lokum\Vocabulary\Level;
 /** The products of an edition: in an order, by number, by sku, by a text of theirs. */
 final readonly class EditionProducts
 {
-    /** The field that the search box asks: names, skus, categories and what products carry. */
-    public const SEARCH = 'search';
+    private const AT_ONCE = 500;
+
+    private ShownTexts $texts;
 
     public function __construct(private EditionDatabase $database, private Layout $layout, private ?LivePrices $live)
     {
+        $this->texts = new ShownTexts($database);
+    }
+
+    /**
+     * What a word of the search box finds, blind to case and diacritics: products by name, skus, category and what they carry. Texts that
+     * many products share are looked at once.
+     */
+    public function found(string $word): ProductSet
+    {
+        $key = StrictKey::of($word);
+        $own = array_map(
+            intval(...),
+            array_column($this->database->rows('SELECT number FROM search_texts WHERE instr(folded, ?) > 0', [$key]), 'number'),
+        );
+        $found = StoredBits::products(StoredBits::encode($own, $this->layout->productBytes()), $this->layout);
+        $shared = 'SELECT c.bits FROM shared_texts t JOIN shared_carriers c ON c.id = t.id WHERE instr(t.folded, ?) > 0';
+        foreach ($this->database->rows($shared, [$key]) as $row) {
+            $found = $found->or(StoredBits::products((string) $row['bits'], $this->layout));
+        }
+
+        return $found;
     }
 
     /**
      * Who carries a text (C8), blind to case and diacritics.
      *
-     * @param  string  $field  slug of a text field, or "search" for what products are found by
+     * @param  string  $field  slug of a text field
      * @param  bool  $whole  whether the whole text is asked for, or a part of it
      */
     public function having(string $field, string $text, bool $whole = false): Carriers
@@ -89,11 +111,7 @@ final readonly class EditionProducts
         if ($numbers === []) {
             return [];
         }
-        $byNumber = [];
-        foreach ($this->database->rows('SELECT * FROM products WHERE number IN ('.implode(', ', $numbers).')') as $row) {
-            $byNumber[(int) $row['number']] = EditionProduct::fromRow($row);
-        }
-
+        $byNumber = $this->put($this->database->rows('SELECT * FROM products WHERE number IN ('.implode(', ', $numbers).')'));
         $skus = array_merge(...array_map(fn (EditionProduct $product): array => $product->skus(), array_values($byNumber)));
         $said = $this->live?->of($skus) ?? [];
         $byNumber = array_map(fn (EditionProduct $product): EditionProduct => $product->with($said), $byNumber);
@@ -143,14 +161,13 @@ final readonly class EditionProducts
      */
     public function asMade(int $number, bool $whole): ?EditionProduct
     {
-        $found = $this->database->row(
-            'SELECT sku, name, category_id, price_from, price_to, currency, in_stock, '.
-                ($whole ? 'body' : "'{}' AS body").
-                ' FROM products WHERE number = ?',
-            [$number],
-        );
+        $row = $this->database->row('SELECT * FROM products WHERE number = ?', [$number]);
 
-        return $found === null ? null : EditionProduct::fromRow($found);
+        return match (true) {
+            $row === null => null,
+            $whole => $this->put([$row])[$number],
+            default => EditionProduct::fromRows(['spellings' => null] + $row, [], $this->texts),
+        };
     }
 
     /** @return list<string> names of the orders that pages can be put in */
@@ -163,20 +180,43 @@ final readonly class EditionProducts
     public function everyProduct(): iterable
     {
         $said = $this->live?->of() ?? [];
-        foreach ($this->database->stream('SELECT * FROM products ORDER BY number') as $row) {
-            yield (int) $row['number'] => EditionProduct::fromRow($row)->with($said);
+        for ($from = 0; $from < $this->layout->products(); $from += self::AT_ONCE) {
+            $rows = $this->database->rows('SELECT * FROM products WHERE number >= ? AND number < ?', [$from, $from + self::AT_ONCE]);
+            foreach ($this->put($rows) as $number => $product) {
+                yield $number => $product->with($said);
+            }
         }
     }
 
     public function product(string $sku): ?EditionProduct
     {
-        $row = $this->database->row('SELECT * FROM products WHERE sku = ?', [$sku]);
+        $row = $this->database->row('SELECT number FROM products WHERE sku = ?', [$sku]);
 
-        if ($row === null) {
-            return null;
+        return $row === null ? null : $this->products([(int) $row['number']])[0] ?? null;
+    }
+
+    /**
+     * Products put together of what they carry.
+     *
+     * @param  list<array<string, mixed>>  $rows
+     * @return array<int, EditionProduct> by number
+     */
+    private function put(array $rows): array
+    {
+        $variants = [];
+        $numbers = implode(', ', array_column($rows, 'number'));
+        foreach ($this->database->rows("SELECT * FROM variants WHERE product IN ({$numbers}) ORDER BY product, lane") as $variant) {
+            $variants[(int) $variant['product']][] = $variant;
         }
-        $product = EditionProduct::fromRow($row);
+        $this->texts->prepare([
+            ...array_column($rows, 'spellings'),
+            ...array_column(array_merge([], ...array_values($variants)), 'spellings'),
+        ]);
+        $products = [];
+        foreach ($rows as $row) {
+            $products[(int) $row['number']] = EditionProduct::fromRows($row, $variants[(int) $row['number']] ?? [], $this->texts);
+        }
 
-        return $product->with($this->live?->of($product->skus()) ?? []);
+        return $products;
     }
 }

@@ -16,11 +16,10 @@ use App\Editions\EditionDatabase;
 use App\Editions\StoredNumbers;
 use App\Models\Change;
 use App\Models\Definition;
-use App\Models\Item;
+use App\Models\State;
 use Closure;
 use Generator;
 use Illuminate\Database\Eloquent\Collection;
-use Illuminate\Support\Facades\DB;
 use Lokum\Edition\Summary;
 use Lokum\Facet\ColumnCutter;
 use Lokum\Facet\RankedNumbers;
@@ -43,8 +42,11 @@ final class BuildEdition
 
     private readonly DraftLineups $compositions;
 
-    public function __construct(private readonly EditionWriter $writer, private readonly DraftTerms $draft)
-    {
+    public function __construct(
+        private readonly EditionWriter $writer,
+        private readonly DraftTerms $draft,
+        private readonly PDO $pdo,
+    ) {
         $this->compositions = DraftLineups::load();
     }
 
@@ -56,7 +58,7 @@ final class BuildEdition
     public function __invoke(int $number, Closure $summary, Closure $progress): array
     {
         $progress('Numbering products', 0.0);
-        $this->numbering = new Numbering();
+        $this->numbering = new Numbering($this->pdo);
         $layout = $this->numbering->layout;
         foreach (
             [
@@ -134,16 +136,31 @@ final class BuildEdition
         $this->extras($lineups->keys());
         $progress('Comparing with the edition before', 0.49);
         $this->writer->insert('meta', ['summary', serialize($summary($this->counts))]);
-        $progress('Writing products', 0.5);
         $this->listingCounts->write($this->writer);
-        (new WriteProducts(
-            $this->writer,
-            $this->numbering,
-            $definitions,
-            $lineups->sorts(),
-        ))(fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share));
+        $progress('Writing what is searched', 0.55);
+        $this->texts($definitions->where('state', State::Accepted));
+        $progress('Writing orders', 0.65);
+        (new EditionOrders($this->writer, $this->numbering, $this->pdo))->write($lineups->sorts());
+        $progress('Writing products', 0.7);
+        $this->writer->handOver();
+        (new CopyProducts($this->pdo))($layout->products(), fn (float $share) => $progress('Writing products', 0.7 + 0.3 * $share));
 
         return ['products' => $layout->products(), 'variants' => $layout->variants(), 'terms' => $this->terms];
+    }
+
+    /**
+     * What shoppers read of what products carry, and find them by.
+     *
+     * @param  Collection<int, Definition>  $definitions
+     */
+    private function texts(Collection $definitions): void
+    {
+        $search = new EditionSearch($this->writer, $this->numbering, $this->pdo);
+        foreach ((new ShownSpellings($this->pdo, $definitions))->all() as $id => $shown) {
+            $this->writer->insert('shown', [$id, ...$shown->toRow()]);
+            $search->spelling($id, $shown->text);
+        }
+        $search->finish();
     }
 
     private function categories(): void
@@ -225,20 +242,16 @@ final class BuildEdition
     /** @return array<int, list<int>> items by term; those of the other level are among them and have no bit */
     private function carrying(Definition $definition): array
     {
-        $carrying = [];
-        foreach (
-            Rows::of(
-                'SELECT '.
-                    TermNumbers::SQL.
-                    ', a.item_id FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
-                    JOIN assignments a ON a.spelling_id = s.id WHERE s.definition_id = '.
-                    $definition->id,
-            ) as [$term, $item]
-        ) {
-            $carrying[(int) $term][] = (int) $item;
-        }
+        // In one go: row by row takes three times as long.
+        $statement = $this->pdo->query(
+            'SELECT '.
+                TermNumbers::SQL.
+                ', a.item_id FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
+                JOIN assignments a ON a.spelling_id = s.id WHERE s.definition_id = '.
+                $definition->id,
+        );
 
-        return $carrying;
+        return $statement === false ? [] : $statement->fetchAll(PDO::FETCH_GROUP | PDO::FETCH_COLUMN);
     }
 
     /** Values below their umbrellas, where a filter shows them. */
@@ -247,9 +260,7 @@ final class BuildEdition
         if (! EditionLineups::nests($this->compositions, $definition->slug)) {
             return;
         }
-        $ofValue = DB::connection()
-            ->getPdo()
-            ->prepare('SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id WHERE s.value_id = ?');
+        $ofValue = $this->pdo->prepare('SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id WHERE s.value_id = ?');
         foreach ($this->draft->below($definition) as $position => $term) {
             $ofValue->execute([$term->id]);
             $this->term(
@@ -354,13 +365,11 @@ final class BuildEdition
             null,
         ]);
         foreach ($stock->terms() as $position => $term) {
-            $items = Item::table('i')
-                ->where('variant_count', 0)
-                ->whereNotNull('stock')
-                ->whereRaw(Stock::TERM.' = ?', [$term->id])
-                ->pluck('id')
-                ->all();
-            $carried = $this->numbering->bits(array_values($items), $stock->level());
+            $carrying = $this->pdo->query(
+                'SELECT i.id FROM items i WHERE variant_count = 0 AND stock IS NOT NULL AND '.Stock::TERM." = {$term->id}",
+            );
+            $items = $carrying === false ? [] : array_values($carrying->fetchAll(PDO::FETCH_COLUMN));
+            $carried = $this->numbering->bits($items, $stock->level());
             $this->term($term->id, 0, $position, $term->slug, $term->label, null, $stock->level(), $carried);
         }
     }

@@ -17,20 +17,15 @@ use Lokum\Vocabulary\TermOrder;
  */
 final class ContentDigest
 {
-    private const OF_ITEMS = 'SELECT sku, parent_id, name, category_id, price, currency, stock, description, image, out_since, also_in,
-        also_by_hand FROM items';
+    private const OF_ITEMS = 'SELECT json_array(sku, parent_id, name, category_id, price, currency, stock, description, image, out_since,
+        also_in, also_by_hand) FROM items';
 
     public static function now(): string
     {
         $pdo = DB::connection()->getPdo();
         $items = 0;
-        foreach (
-            Rows::from(
-                $pdo,
-                self::OF_ITEMS,
-            ) as $row
-        ) {
-            $items = ($items + self::hash($row)) % Summary::MODULUS;
+        foreach (Rows::from($pdo, self::OF_ITEMS) as [$said]) {
+            $items = ($items + self::hash($said)) % Summary::MODULUS;
         }
         $accepted = Definition::query()->accepted()->orderBy('id')->get();
         $ids = implode(',', $accepted->pluck('id')->all()) ?: '0';
@@ -43,12 +38,12 @@ final class ContentDigest
         foreach (
             Rows::from(
                 $pdo,
-                "SELECT s.id, s.text, s.number, v.label, v.look, v.held, v.on_products, v.position FROM spellings s
+                "SELECT json_array(s.id, s.text, s.number, v.label, v.look, v.held, v.on_products, v.position) FROM spellings s
                     LEFT JOIN attribute_values v ON v.id = s.value_id
                     WHERE s.definition_id IN ({$ids}) AND EXISTS (SELECT 1 FROM assignments a WHERE a.spelling_id = s.id)",
-            ) as $row
+            ) as [$said]
         ) {
-            $texts = ($texts + self::hash($row)) % Summary::MODULUS;
+            $texts = ($texts + self::hash($said)) % Summary::MODULUS;
         }
         $around = $accepted
             ->map(
@@ -80,16 +75,15 @@ final class ContentDigest
     public static function of(array $items): int
     {
         $sum = 0;
-        foreach (Rows::from(DB::connection()->getPdo(), self::OF_ITEMS.' WHERE id IN ('.implode(',', $items).')') as $row) {
-            $sum += self::hash($row);
+        foreach (Rows::from(DB::connection()->getPdo(), self::OF_ITEMS.' WHERE id IN ('.implode(',', $items).')') as [$said]) {
+            $sum += self::hash($said);
         }
 
         return $sum;
     }
 
-    /** @param  list<mixed>  $row */
-    private static function hash(array $row): int
+    private static function hash(mixed $said): int
     {
-        return (int) hexdec(hash('xxh32', serialize($row)));
+        return (int) hexdec(hash('xxh32', (string) $said));
     }
 }

@@ -14,8 +14,10 @@ use App\Draft\Placement;
 use App\Lineups\LineupLedger;
 use App\Models\Definition;
 use App\Models\Item;
+use App\Models\Spelling;
 use App\Models\Umbrella;
 use App\Models\Value;
+use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 use Lokum\Edition\FilterLine;
 use Lokum\Edition\Summary;
@@ -74,27 +76,39 @@ final readonly class DraftSummary
         );
     }
 
-    /**
-     * In one pass over all cells, since a publication waits for it.
-     *
-     * @return array<string, float> share of the products, or of the variants where it is theirs, that carry a definition in use
-     */
+    /** @return array<string, float> share of the products, or of the variants where it is theirs, that carry a definition in use */
     private function carried(int $products, int $variants): array
     {
-        $inShop = Item::query()->whereNotNull('out_since')->exists()
-            ? ' WHERE item_id IN (SELECT id FROM items WHERE out_since IS NULL)'
-            : '';
-        $items = DB::table(DB::raw("(SELECT DISTINCT item_id, definition_id FROM assignments{$inShop})"))
-            ->groupBy('definition_id')
-            ->selectRaw('definition_id, COUNT(*) AS n')
-            ->pluck('n', 'definition_id')
-            ->all();
+        $of = fn (Builder $cells): array => $cells->groupBy('s.definition_id')->pluck('n', 'definition_id')->all();
+        $cells = fn (): Builder => Spelling::table('s')->join('assignments as a', 'a.spelling_id', '=', 's.id');
+        // Cells of one value are counted spelling by spelling, which reads an index from end to end; others have to be told apart.
+        $items = $of(
+            Spelling::table('s')
+                ->joinSub(
+                    DB::table('assignments')->groupBy('spelling_id')->selectRaw('spelling_id, COUNT(*) AS n'),
+                    'a',
+                    'a.spelling_id',
+                    '=',
+                    's.id',
+                )
+                ->selectRaw('s.definition_id, SUM(a.n) AS n'),
+        );
+        $several = Definition::query()->accepted()->where('multiple', true)->pluck('id');
+        $items = $of($cells()->whereIn('s.definition_id', $several)->selectRaw('s.definition_id, COUNT(DISTINCT a.item_id) AS n')) + $items;
+        $out = $of(
+            $cells()
+                ->whereIn('a.item_id', Item::query()->whereNotNull('out_since')->select('id'))
+                ->selectRaw('s.definition_id, COUNT(DISTINCT a.item_id) AS n'),
+        );
 
         return Definition::query()
             ->accepted()
             ->get()
             ->mapWithKeys(fn (Definition $one): array => [
-                $one->label => min(1.0, ($items[$one->id] ?? 0) / max(1, $one->level === Level::Product ? $products : $variants)),
+                $one->label => min(
+                    1.0,
+                    (($items[$one->id] ?? 0) - ($out[$one->id] ?? 0)) / max(1, $one->level === Level::Product ? $products : $variants),
+                ),
             ])
             ->all();
     }

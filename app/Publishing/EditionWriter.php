@@ -37,8 +37,15 @@ final class EditionWriter
         CREATE TABLE text_levels (field TEXT PRIMARY KEY, level TEXT NOT NULL, present BLOB) WITHOUT ROWID;
         CREATE TABLE redirects (attribute_id INTEGER NOT NULL, slug TEXT NOT NULL, leads_to INTEGER NOT NULL,
             PRIMARY KEY (attribute_id, slug)) WITHOUT ROWID;
-        CREATE TABLE products (number INTEGER PRIMARY KEY, sku TEXT NOT NULL UNIQUE, name TEXT NOT NULL, category_id INTEGER,
-            price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, body TEXT NOT NULL);
+        CREATE TABLE products (number INTEGER PRIMARY KEY, sku TEXT NOT NULL, name TEXT NOT NULL, category_id INTEGER,
+            price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, description TEXT, spellings TEXT);
+        CREATE TABLE variants (product INTEGER NOT NULL, lane INTEGER NOT NULL, sku TEXT NOT NULL, name TEXT, price REAL,
+            stock INTEGER, spellings TEXT, PRIMARY KEY (product, lane)) WITHOUT ROWID;
+        CREATE TABLE shown (id INTEGER PRIMARY KEY, level TEXT NOT NULL, label TEXT NOT NULL, text TEXT NOT NULL, colors TEXT,
+            place INTEGER NOT NULL);
+        CREATE TABLE search_texts (number INTEGER PRIMARY KEY, folded TEXT NOT NULL);
+        CREATE TABLE shared_texts (id INTEGER PRIMARY KEY, folded TEXT NOT NULL);
+        CREATE TABLE shared_carriers (id INTEGER PRIMARY KEY, bits BLOB NOT NULL);
         CREATE TABLE pages (term_id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, description TEXT, picture TEXT);
         CREATE TABLE orders (name TEXT NOT NULL, part INTEGER NOT NULL, numbers BLOB NOT NULL, ranks BLOB NOT NULL,
             PRIMARY KEY (name, part)) WITHOUT ROWID;';
@@ -48,13 +55,17 @@ final class EditionWriter
     /** @var array<string, \PDOStatement> */
     private array $statements = [];
 
-    public function __construct(private readonly string $path)
+    /** @param  PDO  $catalog  gets the file attached as "edition", for what is copied from table to table */
+    public function __construct(private readonly string $path, private readonly PDO $catalog)
     {
         @unlink($path);
         $this->pdo = new PDO('sqlite:'.$path, options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
         // The file is thrown away when anything goes wrong before it is finished, so it needs no journal of its own.
         $this->pdo->exec('PRAGMA journal_mode = OFF; PRAGMA synchronous = OFF; PRAGMA page_size = 16384;');
         $this->pdo->exec(self::SCHEMA);
+        $this->pdo->exec('CREATE TEMP TABLE found_by (number INTEGER NOT NULL, folded TEXT NOT NULL)');
+        $this->catalog->prepare('ATTACH ? AS edition')->execute([$path]);
+        $this->catalog->exec('PRAGMA edition.journal_mode = OFF; PRAGMA edition.synchronous = OFF; PRAGMA edition.cache_size = -65536');
         $this->pdo->exec('BEGIN');
     }
 
@@ -88,12 +99,31 @@ final class EditionWriter
         $this->statements[$table]->execute();
     }
 
-    /** Finishes the file, brings it to the disk and gives it its name. */
-    public function finish(string $name): void
+    /** What each product is found by, in one row of its own. */
+    public function gather(): void
+    {
+        $this->pdo->exec(
+            'INSERT INTO search_texts SELECT number, group_concat(folded, char(10)) FROM temp.found_by GROUP BY number ORDER BY number',
+        );
+    }
+
+    /** From here on the file is the catalog's connection to write. */
+    public function handOver(): void
     {
         $this->pdo->exec('COMMIT');
         $this->statements = [];
         unset($this->pdo);
+    }
+
+    /** The catalog's connection lets go of the file. */
+    public function letGo(): void
+    {
+        $this->catalog->exec('DETACH edition');
+    }
+
+    /** Brings the file to the disk and gives it its name. */
+    public function finish(string $name): void
+    {
         $file = fopen($this->path, 'r+b');
         if ($file !== false) {
             fsync($file);

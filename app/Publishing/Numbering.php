@@ -8,11 +8,32 @@ use App\Data\Rows;
 use App\Models\Item;
 use Lokum\Facet\Layout;
 use Lokum\Vocabulary\Level;
+use PDO;
 
-/** The number and lane of every product and variant in an edition: products by falling number of variants. */
+/**
+ * The number and lane of every product and variant in an edition: products by falling number of variants. They stand in two temporary
+ * tables as well, by which rows are copied in one go.
+ */
 final class Numbering
 {
     private const NONE = -1;
+
+    /** numbered: products by item; placed: variants, and products that are their own, by item, with the number of their product. */
+    private const TABLES = '
+        CREATE TEMP TABLE numbered (id INTEGER PRIMARY KEY, number INTEGER NOT NULL, lanes INTEGER NOT NULL);
+        CREATE TEMP TABLE placed (id INTEGER PRIMARY KEY, product INTEGER NOT NULL, lane INTEGER NOT NULL);
+        INSERT INTO temp.numbered
+            SELECT id, ROW_NUMBER() OVER (ORDER BY MAX(variant_count, 1) DESC, id) - 1, MAX(variant_count, 1)
+            FROM items WHERE parent_id IS NULL AND out_since IS NULL;
+        INSERT INTO temp.placed
+            SELECT v.id, n.number, v.lane FROM (
+                SELECT id, parent_id, ROW_NUMBER() OVER (PARTITION BY parent_id ORDER BY id) - 1 AS lane
+                FROM items WHERE parent_id IS NOT NULL AND out_since IS NULL) v
+            JOIN temp.numbered n ON n.id = v.parent_id;
+        INSERT INTO temp.placed
+            SELECT n.id, n.number, 0 FROM temp.numbered n JOIN items i ON i.id = n.id WHERE i.variant_count = 0;';
+
+    private const NO_TABLES = 'DROP TABLE IF EXISTS temp.numbered; DROP TABLE IF EXISTS temp.placed';
 
     public readonly Layout $layout;
 
@@ -25,41 +46,56 @@ final class Numbering
     /** @var array<int, int> bit of a variant (or of a product that is its own), by item id */
     private array $bits;
 
-    public function __construct()
+    public function __construct(PDO $pdo)
     {
+        $pdo->exec(self::NO_TABLES);
+        $pdo->exec(self::TABLES);
         $size = (int) Item::table()->max('id') + 1;
         $this->numbers = $this->bits = $this->shown = array_fill(0, $size, self::NONE);
         $sizes = [];
-        $number = 0;
-        foreach (
-            Rows::of('SELECT id, MAX(variant_count, 1) AS lanes FROM items WHERE parent_id IS NULL AND out_since IS NULL
-                ORDER BY lanes DESC, id') as [$id, $lanes]
-        ) {
-            $this->numbers[$id] = $number++;
+        // Products with more variants stand before those with fewer.
+        $steps = 'SELECT lanes, MAX(number) + 1 FROM temp.numbered GROUP BY lanes ORDER BY lanes DESC';
+        foreach (Rows::from($pdo, $steps) as [$lanes, $size]) {
             for ($lane = 0; $lane < $lanes; $lane++) {
-                $sizes[$lane] = $number;
+                $sizes[$lane] = $size;
             }
         }
-        $this->layout = new Layout(array_values($sizes));
-        $lane = 0;
-        $last = 0;
-        foreach (
-            Rows::of('SELECT id, COALESCE(parent_id, id) AS product FROM items WHERE variant_count = 0 AND out_since IS NULL
-                ORDER BY product, id') as [$id, $product]
-        ) {
-            if ($this->numbers[$product] === self::NONE) {
-                continue;
-            }
-            $lane = $product === $last ? $lane + 1 : 0;
-            $last = $product;
-            $this->shown[$id] = $this->numbers[$product];
-            $this->bits[$id] = $this->layout->bit($lane, $this->shown[$id]);
+        $this->layout = new Layout(array_values(array_map(intval(...), $sizes)));
+        foreach (Rows::from($pdo, 'SELECT id, number FROM temp.numbered') as [$id, $number]) {
+            $this->numbers[$id] = $number;
         }
+        foreach (Rows::from($pdo, 'SELECT id, product, lane FROM temp.placed') as [$id, $product, $lane]) {
+            $this->shown[$id] = $product;
+            $this->bits[$id] = $this->layout->bit($lane, $product);
+        }
+    }
+
+    /** The temporary tables have done their work. */
+    public static function forget(PDO $pdo): void
+    {
+        $pdo->exec(self::NO_TABLES);
     }
 
     public function product(int $id): int
     {
         return $this->numbers[$id];
+    }
+
+    /**
+     * The products that items are, or are variants of; without those that are not in the shop.
+     *
+     * @param  list<int>  $items
+     * @return array<int, true> by number
+     */
+    public function productsOf(array $items): array
+    {
+        $products = [];
+        foreach ($items as $id) {
+            $products[$this->shown[$id] === self::NONE ? $this->numbers[$id] : $this->shown[$id]] = true;
+        }
+        unset($products[self::NONE]);
+
+        return $products;
     }
 
     /** The bit of an item in a bitmap of products or of variants; null for one whose data of that level does not count. */

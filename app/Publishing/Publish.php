@@ -85,19 +85,22 @@ final readonly class Publish
      */
     private function write(string $name, Closure $progress): array
     {
-        $writer = new EditionWriter(Edition::directory()."/{$name}.part");
         $pdo = DB::connection()->getPdo();
+        $writer = new EditionWriter(Edition::directory()."/{$name}.part", $pdo);
         // One read transaction: the edition shows the catalog of one moment.
         $pdo->exec('BEGIN DEFERRED');
         try {
             $number = EnterEdition::nextNumber();
-            $figures = (new BuildEdition($writer, $this->terms))(
+            $figures = (new BuildEdition($writer, $this->terms, $pdo))(
                 $number,
                 fn (EditionCounts $counted): Summary => ($this->summary)($counted),
                 $progress,
             );
         } finally {
-            $pdo->exec('ROLLBACK');
+            Numbering::forget($pdo);
+            // Of the catalog nothing was written; the edition's file has no journal to go back by, and is thrown away after a failure.
+            $pdo->exec('COMMIT');
+            $writer->letGo();
         }
         $writer->finish($name);
 

@@ -7,7 +7,6 @@ namespace App\Storefront;
 use App\Editions\EditionAttribute;
 use App\Editions\EditionCategory;
 use App\Editions\EditionFile;
-use App\Editions\EditionProducts;
 use App\Editions\EditionTerm;
 use App\Editions\SearchWords;
 use Lokum\Facet\Scope;
@@ -87,7 +86,7 @@ final class ShopPage
             $scope = $scope->narrow($edition->carriers($this->term->id));
         }
         foreach ($this->words->words ?? [] as $word) {
-            $scope = $scope->narrow($edition->products->having(EditionProducts::SEARCH, $word));
+            $scope = $scope->narrow($edition->products->found($word));
         }
 
         return $scope;

@@ -16,13 +16,16 @@ final readonly class RankedNumbers
     /** @param  array<int, float>  $byBit  number of each carrier that has one, by its bit */
     public function __construct(public array $byBit)
     {
-        $numbers = [];
-        foreach ($byBit as $number) {
-            $numbers[var_export($number, true)] = $number;
+        asort($byBit, SORT_NUMERIC);
+        $numbers = $ranked = [];
+        $rank = -1;
+        foreach ($byBit as $bit => $number) {
+            if ($rank < 0 || $number !== $numbers[$rank]) {
+                $numbers[] = $number;
+                $rank++;
+            }
+            $ranked[$bit] = $rank;
         }
-        asort($numbers);
-        $ranks = array_flip(array_keys($numbers));
-        $ranked = array_map(fn (float $number): int => $ranks[var_export($number, true)], $byBit);
         $slices = [];
         for ($digit = 0; (count($numbers) - 1) >> $digit > 0; $digit++) {
             $slices[$digit] = [];
@@ -32,7 +35,7 @@ final readonly class RankedNumbers
                 }
             }
         }
-        $this->numbers = array_values($numbers);
+        $this->numbers = $numbers;
         $this->slices = array_values($slices);
     }
 }

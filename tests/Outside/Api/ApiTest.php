@@ -101,6 +101,12 @@ test('every answer is as its description says', function (): void {
             'document' => json_decode((string) $answer->getContent()),
         ];
     }
+    $copies = $this->get('/api/copies', ['Authorization' => 'Bearer '.Token::issue('A replica', copies: true)])->assertOk();
+    $answers[] = [
+        'path' => '/api/copies',
+        'schema' => '/components/schemas/Copies',
+        'document' => json_decode((string) $copies->getContent()),
+    ];
     $run = new Process(
         ['node', __DIR__.'/schemas.mjs'],
         input: (string) json_encode(['description' => $description, 'answers' => $answers]),

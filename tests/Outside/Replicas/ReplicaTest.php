@@ -66,7 +66,7 @@ test('a transfer that was torn goes on where it was; one that is wrong is thrown
         dirname(__DIR__, 2).'/Support/cable.php',
         (string) $port,
         (string) parse_url(source()->address, PHP_URL_PORT),
-        '600000',
+        '300000',
         '2',
         $log,
     ], timeout: null);
@@ -88,7 +88,7 @@ test('a transfer that was torn goes on where it was; one that is wrong is thrown
     // A file that was damaged here is fetched anew, though nothing is new there.
     expect($replica->once()->getOutput())->toContain('Nothing is new.');
     file_put_contents($here, 'short');
-    expect($replica->once()->getOutput())->toContain('Serves edition 1')->and(filesize($here))->toBeGreaterThan(600_000);
+    expect($replica->once()->getOutput())->toContain('Serves edition 1')->and(filesize($here))->toBeGreaterThan(300_000);
     // What lies there as the beginning of another file is none of this one.
     unlink($here);
     file_put_contents("{$here}.part", str_repeat('x', 1000));
