@@ -27,8 +27,7 @@ use stdClass;
 final class DraftPages
 {
     /**
-     * @var array<int, array<int, array<int, int>>> products by category id (0: the whole shop), those below included; all, and
-     *         those that are not sold out
+     * @var array<int, array<int, array<int, int>>> products by category id, of all (0) and of those that are not sold out (1)
      */
     private array $products = [];
 
@@ -78,16 +77,8 @@ final class DraftPages
         $this->tree = $compositions->tree;
         $this->products = $this->above = [];
         $pages = [];
-        foreach ([false, true] as $inStock) {
-            $this->products[(int) $inStock] = $this->byCategory(
-                'SELECT {category} AS category_id, 1 AS term, COUNT(*) AS n FROM items p{also} WHERE p.parent_id IS NULL '.
-                    'AND p.out_since IS NULL'.
-                    ($inStock ? ' AND '.Stock::ofProduct() : '').
-                    ' GROUP BY 1',
-            );
-        }
         $facts = [];
-        foreach (array_keys($this->products[0]) as $category) {
+        foreach (array_keys($this->products(false)) as $category) {
             $lineup = $compositions->of($category === 0 ? 'shop' : (string) $category);
             $inStock = ($lineup->settings['sold_out'] ?? null) === 'hidden';
             foreach ($lineup->filters as $key => $filter) {
@@ -107,12 +98,23 @@ final class DraftPages
                 $pages[$category][$settings->title] = $this->absence(
                     $settings,
                     $facts[$name][$category] ?? null,
-                    $this->products[(int) $inStock][$category][1] ?? 0,
+                    $this->products($inStock)[$category][1] ?? 0,
                 );
             }
         }
 
         return $pages;
+    }
+
+    /** @return array<int, array<int, int>> products by category id (0: the whole shop), those below included; counted once */
+    private function products(bool $inStock): array
+    {
+        return $this->products[(int) $inStock] ??= $this->byCategory(
+            'SELECT {category} AS category_id, 1 AS term, COUNT(*) AS n FROM items p{also} WHERE p.parent_id IS NULL '.
+                'AND p.out_since IS NULL'.
+                ($inStock ? ' AND '.Stock::ofProduct() : '').
+                ' GROUP BY 1',
+        );
     }
 
     /** @param  array<int|string, mixed>|null  $facts  products by term, or the smallest and largest number */
@@ -263,7 +265,7 @@ final class DraftPages
     private function categories(bool $inStock): array
     {
         $counts = [];
-        foreach ($this->products[(int) $inStock] as $category => [1 => $n]) {
+        foreach ($this->products($inStock) as $category => [1 => $n]) {
             $parent = $category === 0 ? null : $this->tree->find($category)->parent_id ?? 0;
             // A page that lists its own products only has none of those below.
             if ($parent !== null && ($parent === 0 || $this->tree->find($parent)?->own_only !== true)) {

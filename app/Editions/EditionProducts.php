@@ -10,6 +10,7 @@ use Lokum\Facet\Layout;
 use Lokum\Facet\ProductSet;
 use Lokum\Facet\StoredBits;
 use Lokum\Text\StrictKey;
+use Lokum\Text\TextBlock;
 use Lokum\Vocabulary\Level;
 
 /** The products of an edition: in an order, by number, by sku, by a text of theirs. */
@@ -25,23 +26,39 @@ final readonly class EditionProducts
     }
 
     /**
-     * What a word of the search box finds, blind to case and diacritics: products by name, skus, category and what they carry. Texts that
+     * What has every word of a search, blind to case and diacritics: in its name, its skus, its category or what it carries. Texts that
      * many products share are looked at once.
+     *
+     * @param  non-empty-list<string>  $words
      */
-    public function found(string $word): ProductSet
+    public function found(array $words): ProductSet
     {
-        $key = StrictKey::of($word);
-        $own = array_map(
-            intval(...),
-            array_column($this->database->rows('SELECT number FROM search_texts WHERE instr(folded, ?) > 0', [$key]), 'number'),
-        );
-        $found = StoredBits::products(StoredBits::encode($own, $this->layout->productBytes()), $this->layout);
+        $keys = array_map(StrictKey::of(...), $words);
+        $own = array_fill(0, count($keys), []);
+        foreach ($this->database->stream('SELECT first, packed FROM search_texts ORDER BY first') as $block) {
+            foreach (TextBlock::having((string) $block['packed'], $keys) as $word => $places) {
+                foreach ($places as $place) {
+                    $own[$word][] = $block['first'] + $place;
+                }
+            }
+        }
         $shared = 'SELECT c.bits FROM shared_texts t JOIN shared_carriers c ON c.id = t.id WHERE instr(t.folded, ?) > 0';
-        foreach ($this->database->rows($shared, [$key]) as $row) {
-            $found = $found->or(StoredBits::products((string) $row['bits'], $this->layout));
+        $found = null;
+        foreach ($keys as $word => $key) {
+            $with = $this->set($own[$word]);
+            foreach ($this->database->rows($shared, [$key]) as $row) {
+                $with = $with->or(StoredBits::products((string) $row['bits'], $this->layout));
+            }
+            $found = $found?->and($with) ?? $with;
         }
 
         return $found;
+    }
+
+    /** @param  list<int>  $numbers */
+    private function set(array $numbers): ProductSet
+    {
+        return StoredBits::products(StoredBits::encode($numbers, $this->layout->productBytes()), $this->layout);
     }
 
     /**

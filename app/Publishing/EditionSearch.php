@@ -9,6 +9,7 @@ use App\Editions\Blob;
 use App\Models\Category;
 use Lokum\Facet\StoredBits;
 use Lokum\Text\StrictKey;
+use Lokum\Text\TextBlock;
 use PDO;
 use PDOStatement;
 
@@ -65,7 +66,24 @@ final class EditionSearch
             $own = [(string) $name, (string) $sku, ...explode("\n", (string) $skus)];
             $this->writer->insert('found_by', [$number, implode("\n", array_unique(array_map(StrictKey::of(...), array_filter($own))))]);
         }
-        $this->writer->gather();
+        $this->gather();
+    }
+
+    /** What each product is found by, its own texts one behind the other, in blocks. */
+    private function gather(): void
+    {
+        $first = 0;
+        $texts = [];
+        $all = 'SELECT number, group_concat(folded, char(10)) FROM temp.found_by GROUP BY number ORDER BY number';
+        foreach ($this->writer->rows($all) as [$number, $text]) {
+            if ($number >= $first + TextBlock::SIZE) {
+                $this->writer->insert('search_texts', [$first, new Blob(TextBlock::packed($texts))]);
+                $first += TextBlock::SIZE;
+                $texts = [];
+            }
+            $texts[] = (string) $text;
+        }
+        $this->writer->insert('search_texts', [$first, new Blob(TextBlock::packed($texts))]);
     }
 
     /** @param  list<int>  $items */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Data\Rows;
 use App\Editions\Blob;
 use App\Support\Refused;
 use PDO;
@@ -43,7 +44,7 @@ final class EditionWriter
             stock INTEGER, spellings TEXT, PRIMARY KEY (product, lane)) WITHOUT ROWID;
         CREATE TABLE shown (id INTEGER PRIMARY KEY, level TEXT NOT NULL, label TEXT NOT NULL, text TEXT NOT NULL, colors TEXT,
             place INTEGER NOT NULL);
-        CREATE TABLE search_texts (number INTEGER PRIMARY KEY, folded TEXT NOT NULL);
+        CREATE TABLE search_texts (first INTEGER PRIMARY KEY, packed BLOB NOT NULL);
         CREATE TABLE shared_texts (id INTEGER PRIMARY KEY, folded TEXT NOT NULL);
         CREATE TABLE shared_carriers (id INTEGER PRIMARY KEY, bits BLOB NOT NULL);
         CREATE TABLE pages (term_id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, description TEXT, picture TEXT);
@@ -99,12 +100,10 @@ final class EditionWriter
         $this->statements[$table]->execute();
     }
 
-    /** What each product is found by, in one row of its own. */
-    public function gather(): void
+    /** @return iterable<list<mixed>> what was put into a table, in the words of a question */
+    public function rows(string $sql): iterable
     {
-        $this->pdo->exec(
-            'INSERT INTO search_texts SELECT number, group_concat(folded, char(10)) FROM temp.found_by GROUP BY number ORDER BY number',
-        );
+        return Rows::from($this->pdo, $sql);
     }
 
     /** From here on the file is the catalog's connection to write. */

@@ -85,8 +85,9 @@ final class ShopPage
         if ($this->term !== null) {
             $scope = $scope->narrow($edition->carriers($this->term->id));
         }
-        foreach ($this->words->words ?? [] as $word) {
-            $scope = $scope->narrow($edition->products->found($word));
+        $words = $this->words->words ?? [];
+        if ($words !== []) {
+            $scope = $scope->narrow($edition->products->found($words));
         }
 
         return $scope;

@@ -34,7 +34,7 @@ test('a word finds what it stands in, whether few or many products share the tex
             $product->name,
             $product->sku,
             ...$product->skus(),
-            $categories[$product->category],
+            $categories[(int) $product->category],
             ...array_merge([], ...array_merge([], ...array_map(array_values(...), $carried))),
         ]);
     }
@@ -46,8 +46,11 @@ test('a word finds what it stands in, whether few or many products share the tex
                 StrictKey::of($word),
             )) !== []),
         );
-        expect([...$edition->products->found($word)->numbers()])->toBe($wanted, $word);
+        expect([...$edition->products->found([$word])->numbers()])->toBe($wanted, $word);
         $found += count($wanted);
     }
     expect($found)->toBeGreaterThan(100);
+    // All words of a search have to be there, wherever each is.
+    $both = array_intersect([...$edition->products->found(['sage'])->numbers()], [...$edition->products->found(['desk'])->numbers()]);
+    expect([...$edition->products->found(['sage', 'desk'])->numbers()])->toBe(array_values($both));
 })->with(range(1, 6));
