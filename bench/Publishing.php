@@ -5,14 +5,30 @@ declare(strict_types=1);
 namespace Bench;
 
 use App\Feeds\ReadFeed;
+use App\Lineups\EditLineup;
+use App\Models\Definition;
+use App\Models\Item;
+use App\Publishing\PriceRow;
 use App\Publishing\Publish;
+use App\Publishing\SayPrices;
+use App\Vocabulary\MergeValues;
 use Illuminate\Support\Facades\DB;
 
-/** Publishes a catalog with about three variants each, beside one plain SQL count of every attribute's terms over the same data. */
+/**
+ * Publishes a catalog with about three variants each, beside one plain SQL count of every attribute's terms over the same data; and again
+ * after a filter went, two values were merged, and a hundred prices were said, when most is taken over.
+ */
 final readonly class Publishing implements Benchmark
 {
-    public function __construct(private ReadFeed $read, private Publish $publish)
-    {
+    private const PRICES = 100;
+
+    public function __construct(
+        private ReadFeed $read,
+        private Publish $publish,
+        private EditLineup $edit,
+        private MergeValues $merge,
+        private SayPrices $prices,
+    ) {
     }
 
     public function run(int $products, callable $say): array
@@ -20,6 +36,7 @@ final readonly class Publishing implements Benchmark
         $say('reading '.number_format($products).' products');
         Catalog::readIn($this->read, (new Catalog($products))->variantRows());
         DB::statement('UPDATE definitions SET state = ?', ['accepted']);
+        $this->edit->several([...array_keys(Catalog::ATTRIBUTES), 'price', 'stock']);
         $say('publishing');
         memory_reset_peak_usage();
         $edition = ($this->publish)(fn () => null);
@@ -45,6 +62,35 @@ final readonly class Publishing implements Benchmark
             'file_mb' => round((int) filesize(\App\Models\Edition::directory().'/'.$edition->file) / 1e6, 1),
             'baseline_seconds' => round($baseline, 2),
             'times_one_count' => round($edition->seconds / $baseline, 1),
-        ];
+        ] + $this->again($say);
+    }
+
+    /**
+     * @param  callable(string): void  $say
+     * @return array<string, float> seconds
+     */
+    private function again(callable $say): array
+    {
+        $seconds = [];
+        $color = Definition::query()->where('slug', 'color')->sole();
+        [$stays, $goes] = array_map(intval(...), $color->values()->orderBy('id')->limit(2)->pluck('id')->all());
+        $skus = Item::query()->where('variant_count', 0)->orderBy('id')->limit(self::PRICES)->pluck('sku')->all();
+        foreach (
+            [
+                'line_up' => fn () => $this->edit->drop('grade'),
+                'merge' => fn () => ($this->merge)($color, $this->merge->plan($color, $stays, [$goes])),
+                'prices' => fn () => ($this->prices)('A shop', array_map(
+                    fn (mixed $sku, int $i): PriceRow => PriceRow::from(['sku' => (string) $sku, 'price' => 1.5 + $i]),
+                    $skus,
+                    array_keys($skus),
+                )),
+            ] as $what => $act
+        ) {
+            $act();
+            $say("publishing after: {$what}");
+            $seconds["after_{$what}_seconds"] = ($this->publish)(fn () => null)->seconds;
+        }
+
+        return $seconds;
     }
 }

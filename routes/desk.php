@@ -160,7 +160,7 @@ Route::middleware(['auth', 'can:edit'])->group(function (): void {
     Route::post('/line-ups/categories/{category}', [LineupsController::class, 'own'])->name('line-ups.own');
     Route::put('/line-ups/{key}', [LineupsController::class, 'update'])->name('line-ups.update');
     Route::put('/line-ups/{key}/looks/{term}', [LineupsController::class, 'dress'])
-        ->whereNumber('term')
+        ->where('term', '[0-9]{1,18}')
         ->name('line-ups.dress');
     Route::post('/line-ups/{key}/admit', [LineupsController::class, 'admit'])->name('line-ups.admit');
     Route::post('/line-ups/{key}/part', [LineupsController::class, 'part'])->name('line-ups.part');

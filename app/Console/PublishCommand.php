@@ -8,13 +8,17 @@ use App\Publishing\Publish;
 
 final class PublishCommand extends Command
 {
-    protected $signature = 'publish {--json : answer with one JSON document}';
+    protected $signature = 'publish {--afresh : write all of it anew, also what nothing has touched since the edition before}
+        {--json : answer with one JSON document}';
 
     protected $description = 'Makes a new edition and serves it';
 
     public function handle(Publish $publish): int
     {
-        $edition = $publish(fn (string $what, float $share) => $this->progress($what, 0, $share));
+        $edition = $publish(
+            fn (string $what, float $share) => $this->progress($what, 0, $share),
+            (bool) $this->option('afresh'),
+        );
         $document = [
             'edition' => $edition->id,
             'products' => $edition->products,

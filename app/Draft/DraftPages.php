@@ -12,6 +12,7 @@ use App\Catalog\Stock;
 use App\Catalog\TermNumbers;
 use App\History\Remembered;
 use App\Models\Definition;
+use Closure;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\Absence;
 use Lokum\Lineup\Control;
@@ -91,10 +92,7 @@ final class DraftPages
                     ($settings->isScale() ? 'scale' : '').
                     '|'.
                     ($settings->control === Control::Bands ? json_encode($settings->bands) : '');
-                $facts[$name] ??= $this->remembered->ofData(
-                    'facts of pages:'.md5($name),
-                    fn (): array => $this->facts($settings, $inStock),
-                );
+                $facts[$name] ??= $this->kept($settings, 'facts of pages:'.md5($name), fn (): array => $this->facts($settings, $inStock));
                 $pages[$category][$settings->title] = $this->absence(
                     $settings,
                     $facts[$name][$category] ?? null,
@@ -109,12 +107,31 @@ final class DraftPages
     /** @return array<int, array<int, int>> products by category id (0: the whole shop), those below included; counted once */
     private function products(bool $inStock): array
     {
-        return $this->products[(int) $inStock] ??= $this->byCategory(
-            'SELECT {category} AS category_id, 1 AS term, COUNT(*) AS n FROM items p{also} WHERE p.parent_id IS NULL '.
-                'AND p.out_since IS NULL'.
-                ($inStock ? ' AND '.Stock::ofProduct() : '').
-                ' GROUP BY 1',
+        return $this->products[(int) $inStock] ??= $this->remembered->ofProducts(
+            'products of pages'.($inStock ? ' in stock' : ''),
+            fn (): array => $this->byCategory(
+                'SELECT {category} AS category_id, 1 AS term, COUNT(*) AS n FROM items p{also} WHERE p.parent_id IS NULL '.
+                    'AND p.out_since IS NULL'.
+                    ($inStock ? ' AND '.Stock::ofProduct() : '').
+                    ' GROUP BY 1',
+            ),
         );
+    }
+
+    /**
+     * What a filter is about on each page, kept for as long as it holds.
+     *
+     * @param  Closure(): array<int, array<int|string, mixed>>  $work
+     * @return array<int, array<int|string, mixed>>
+     */
+    private function kept(FilterSettings $filter, string $name, Closure $work): array
+    {
+        // A discount is counted against a list price, which is a definition's.
+        $isOfProducts =
+            ! in_array(ProductField::tryFrom($filter->key), [null, ProductField::Discount], true) &&
+            Definition::liveBySlug($filter->key) === null;
+
+        return $isOfProducts ? $this->remembered->ofProducts($name, $work) : $this->remembered->ofData($name, $work);
     }
 
     /** @param  array<int|string, mixed>|null  $facts  products by term, or the smallest and largest number */

@@ -113,14 +113,15 @@ final class EditionFile implements TermSource
         return $this->database->meta($key);
     }
 
-    public function summary(): Summary
+    /** @param  bool  $asMade  without what was said of prices and stock since */
+    public function summary(bool $asMade = false): Summary
     {
         $summary = unserialize($this->meta('summary'), [
             'allowed_classes' => [Summary::class, TermLine::class, FilterLine::class],
         ]);
 
         return $summary instanceof Summary
-            ? $summary->withContentAdded($this->live?->content() ?? 0)
+            ? $summary->withContentAdded($asMade ? 0 : $this->live?->content() ?? 0)
             : throw new Refused('The current edition cannot be read. Publish again.');
     }
 

@@ -35,14 +35,16 @@ final readonly class EditionProducts
     {
         $keys = array_map(StrictKey::of(...), $words);
         $own = array_fill(0, count($keys), []);
-        foreach ($this->database->stream('SELECT first, packed FROM search_texts ORDER BY first') as $block) {
+        foreach ($this->database->stream('SELECT numbers, packed FROM search_texts') as $block) {
+            /** @var array<int, int> $numbers from 1 */
+            $numbers = unpack('V*', (string) $block['numbers']);
             foreach (TextBlock::having((string) $block['packed'], $keys) as $word => $places) {
                 foreach ($places as $place) {
-                    $own[$word][] = $block['first'] + $place;
+                    $own[$word][] = $numbers[$place + 1];
                 }
             }
         }
-        $shared = 'SELECT c.bits FROM shared_texts t JOIN shared_carriers c ON c.id = t.id WHERE instr(t.folded, ?) > 0';
+        $shared = 'SELECT c.bits FROM shared_texts t JOIN shared_carriers c ON c.text_id = t.id WHERE instr(t.folded, ?) > 0';
         $found = null;
         foreach ($keys as $word => $key) {
             $with = $this->set($own[$word]);

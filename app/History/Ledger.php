@@ -83,6 +83,12 @@ final readonly class Ledger
         return $this->newest('data', fn (Room $room): bool => $room->changesData());
     }
 
+    /** One that rises with every change of products, categories, prices and stock; work on values leaves it alone. */
+    public function productRevision(): int
+    {
+        return $this->newest('products', fn (Room $room): bool => $room->changesProducts());
+    }
+
     /** @param  Closure(Room): bool  $counts */
     private function newest(string $name, Closure $counts): int
     {

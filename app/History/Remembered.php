@@ -18,7 +18,7 @@ final class Remembered
     private const LARGE = 20000;
 
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
-    private const SHAPE = 19;
+    private const SHAPE = 20;
 
     /** Things that one process keeps at hand. */
     private const AT_HAND = 200;
@@ -63,10 +63,35 @@ final class Remembered
      */
     public function ofData(string $name, Closure $work): mixed
     {
+        return $this->at($name, fn (): int => $this->ledger->dataRevision(), $work);
+    }
+
+    /**
+     * The same for what depends on products, their categories, prices and stock alone, so that work on values keeps it.
+     *
+     * @template T
+     *
+     * @param  Closure(): T  $work
+     * @return T
+     */
+    public function ofProducts(string $name, Closure $work): mixed
+    {
+        return $this->at($name, fn (): int => $this->ledger->productRevision(), $work);
+    }
+
+    /**
+     * @template T
+     *
+     * @param  Closure(): int  $of  state that it is kept for
+     * @param  Closure(): T  $work
+     * @return T
+     */
+    private function at(string $name, Closure $of, Closure $work): mixed
+    {
         if (DB::transactionLevel() > 0) {
             return $work();
         }
-        $revision = $this->ledger->dataRevision();
+        $revision = $of();
         $kept = $this->atHand[$name] ?? Cache::get(self::key($name));
         if (! is_array($kept) || $kept[0] !== $revision) {
             $kept = [$revision, $work()];

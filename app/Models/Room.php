@@ -24,6 +24,12 @@ enum Room: string
         return ! in_array($this, [self::LineUps, self::Publishing, self::Settings, self::Access], true);
     }
 
+    /** Whether products may be others after it, with their category, price and stock: all of that but work on values. */
+    public function changesProducts(): bool
+    {
+        return $this->changesData() && $this !== self::Values;
+    }
+
     /** Whether drafts and figures may be other after it. */
     public function changesCatalog(): bool
     {

@@ -5,40 +5,37 @@ declare(strict_types=1);
 namespace App\Publishing;
 
 use App\Catalog\CategoryTree;
-use App\Catalog\FieldNumbers;
-use App\Catalog\Stock;
-use App\Catalog\TermNumbers;
 use App\Data\Rows;
 use App\Draft\DraftLineups;
 use App\Draft\DraftTerms;
 use App\Editions\Blob;
 use App\Editions\EditionDatabase;
-use App\Editions\StoredNumbers;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\State;
 use Closure;
-use Generator;
 use Illuminate\Database\Eloquent\Collection;
 use Lokum\Edition\Summary;
-use Lokum\Facet\ColumnCutter;
-use Lokum\Facet\RankedNumbers;
 use Lokum\Facet\StoredBits;
 use Lokum\Lineup\ProductField;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 use PDO;
 
-/** Writes everything that shoppers will see into an edition's file: categories, terms with their bitmaps, numbers, filters, products. */
+/**
+ * Writes everything that shoppers will see into an edition's file: categories, terms with their bitmaps, numbers, filters, products. Where
+ * an edition before is taken over, the file is a copy of it, and what was touched since is taken out and written anew.
+ */
 final class BuildEdition
 {
     private Numbering $numbering;
 
-    private ListingCounts $listingCounts;
+    private ListingCounts $listings;
 
     private EditionCounts $counts;
 
-    private int $terms = 0;
+    /** @var Collection<int, Definition> */
+    private Collection $definitions;
 
     private readonly DraftLineups $compositions;
 
@@ -46,8 +43,10 @@ final class BuildEdition
         private readonly EditionWriter $writer,
         private readonly DraftTerms $draft,
         private readonly PDO $pdo,
+        private readonly ?TakenOver $before,
     ) {
         $this->compositions = DraftLineups::load();
+        $this->definitions = Definition::query()->live()->orderBy('id')->get();
     }
 
     /**
@@ -58,136 +57,96 @@ final class BuildEdition
     public function __invoke(int $number, Closure $summary, Closure $progress): array
     {
         $progress('Numbering products', 0.0);
-        $this->numbering = new Numbering($this->pdo);
+        $this->numbering =
+            $this->before === null ? Numbering::afresh($this->pdo) : Numbering::takenOver($this->before, $this->pdo);
         $layout = $this->numbering->layout;
-        foreach (
-            [
-                'format' => EditionDatabase::FORMAT,
-                'columns' => 1,
-                // Of History, when the catalog was as it is here.
-                'revision' => (int) Change::query()->max('id'),
-                'edition' => $number,
-                'lanes' => json_encode($layout->sizes),
-                'currency' => config('lokum.currency'),
-                'locale' => config('lokum.locale'),
-            ] as $key => $value
-        ) {
-            $this->writer->insert('meta', [$key, (string) $value]);
-        }
         $this->categories();
-        $definitions = Definition::query()->live()->orderBy('id')->get();
-        foreach ($definitions as $i => $definition) {
-            $progress('Counting '.$definition->label, 0.1 + (0.4 * $i) / max(1, count($definitions)));
-            match ($definition->kind) {
-                Kind::Choice, Kind::Flag => $this->attribute($definition),
-                Kind::Number => $this->numbers(
-                    $definition->slug,
-                    $definition->label,
-                    $definition->unit,
-                    $definition->level,
-                    $this->numbersOf($definition),
-                ),
-                Kind::Date => $this->numbers(
-                    $definition->slug,
-                    $definition->label,
-                    'day',
-                    $definition->level,
-                    $this->numbersOf($definition),
-                ),
-                Kind::Text => null,
-            };
-        }
-        $directories = $definitions->filter(
-            fn (Definition $definition): bool => $definition->has_pages && $definition->kind === Kind::Choice,
-        );
-        $this->writer->insert('meta', ['directories', (string) json_encode($directories->pluck('id')->values()->all())]);
-        foreach ($directories as $definition) {
-            foreach (
-                $definition
-                    ->values()
-                    ->where(fn ($either) => $either->whereNotNull('description')->orWhereNotNull('picture'))
-                    ->get() as $value
-            ) {
-                $this->writer->insert('pages', [$value->id, $definition->id, $value->description, $value->picture]);
-            }
-        }
-        $this->fields();
-        $this->words($definitions);
-        $this->writer->insert('meta', [
-            'sections',
-            (string) json_encode(
-                $definitions->whereNotNull('section')->where('section', '!=', '')->pluck('section', 'label')->all(),
-                JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE,
-            ),
-        ]);
-        $this->writer->insert('meta', [
-            'counted_numbers',
-            (string) json_encode([
-                ...array_column(ProductField::ownNumbers(), 'value'),
-                ...$definitions->where('kind', Kind::Number)->pluck('slug')->all(),
-            ]),
-        ]);
+        $this->terms($progress);
+        $this->pages();
         $lineups = new EditionLineups($this->writer, $this->draft, $this->compositions);
         $lineups->write();
+        $this->numbers($lineups->keys());
         $progress('Writing texts', 0.48);
         (new EditionTexts($this->writer, $this->numbering))->write(
-            $definitions->where('kind', Kind::Text)->whereIn('slug', $lineups->keys()),
+            $this->definitions->where('kind', Kind::Text)->whereIn('slug', $lineups->keys()),
+            $this->before,
         );
-        $this->extras($lineups->keys());
         $progress('Comparing with the edition before', 0.49);
-        $this->writer->insert('meta', ['summary', serialize($summary($this->counts))]);
-        $this->listingCounts->write($this->writer);
+        $this->meta($number, $summary($this->counts));
+        $this->listings->write($this->writer);
         $progress('Writing what is searched', 0.55);
-        $this->texts($definitions->where('state', State::Accepted));
+        $this->texts();
         $progress('Writing orders', 0.65);
-        (new EditionOrders($this->writer, $this->numbering, $this->pdo))->write($lineups->sorts());
+        (new EditionOrders($this->writer, $this->numbering, $this->pdo))->write(
+            $lineups->sorts(),
+            $this->before,
+            $this->definitions->pluck('id', 'slug')->all(),
+        );
+        $terms = $this->writer->count('terms', 'attribute_id > 0 AND parent_id IS NULL');
         $progress('Writing products', 0.7);
         $this->writer->handOver();
         (new CopyProducts($this->pdo))($layout->products(), fn (float $share) => $progress('Writing products', 0.7 + 0.3 * $share));
 
-        return ['products' => $layout->products(), 'variants' => $layout->variants(), 'terms' => $this->terms];
+        return ['products' => $layout->products(), 'variants' => $layout->variants(), 'terms' => $terms];
     }
 
-    /**
-     * What shoppers read of what products carry, and find them by.
-     *
-     * @param  Collection<int, Definition>  $definitions
-     */
-    private function texts(Collection $definitions): void
+    private function meta(int $number, Summary $summary): void
     {
-        $search = new EditionSearch($this->writer, $this->numbering, $this->pdo);
-        foreach ((new ShownSpellings($this->pdo, $definitions))->all() as $id => $shown) {
-            $this->writer->insert('shown', [$id, ...$shown->toRow()]);
-            $search->spelling($id, $shown->text);
+        $this->writer->remove('meta');
+        $words = fn (array $words): string => (string) json_encode($words, JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE);
+        foreach (
+            [
+                'format' => EditionDatabase::FORMAT,
+                // Of History, when the catalog was as it is here.
+                'revision' => (int) Change::query()->max('id'),
+                'edition' => $number,
+                'lanes' => json_encode($this->numbering->layout->sizes),
+                'currency' => config('lokum.currency'),
+                'locale' => config('lokum.locale'),
+                'directories' => json_encode($this->directories()->pluck('id')->values()->all()),
+                // What shoppers are told of definitions, and where the addresses of merged ones lead.
+                'helps' => $words($this->definitions->whereNotNull('help')->where('help', '!=', '')->pluck('help', 'slug')->all()),
+                'labels' => $words($this->definitions->pluck('label', 'slug')->all() + self::titles()),
+                'ended_attributes' => $words(EndedAddresses::ofDefinitions()),
+                'sections' => $words(
+                    $this->definitions->whereNotNull('section')->where('section', '!=', '')->pluck('section', 'label')->all(),
+                ),
+                'counted_numbers' => json_encode([
+                    ...array_column(ProductField::ownNumbers(), 'value'),
+                    ...$this->definitions->where('kind', Kind::Number)->pluck('slug')->all(),
+                ]),
+                'summary' => serialize($summary),
+            ] as $key => $value
+        ) {
+            $this->writer->insert('meta', [$key, (string) $value]);
         }
-        $search->finish();
     }
 
     private function categories(): void
     {
-        $bits = [];
-        $categories = [];
         $tree = CategoryTree::load();
-        foreach (
-            Rows::of(
-                'SELECT id, category_id FROM items WHERE parent_id IS NULL AND category_id IS NOT NULL AND out_since IS NULL',
-            ) as [$id, $category]
-        ) {
-            $bits[$category][] = $number = $this->numbering->product($id);
-            $categories[$number] = (int) $category;
-        }
         $also = [];
         $listed = 'SELECT o.item_id, o.category_id FROM also_on o JOIN items i ON i.id = o.item_id WHERE i.out_since IS NULL';
-        foreach (Rows::of($listed) as [$id, $category]) {
+        foreach (Rows::from($this->pdo, $listed) as [$id, $category]) {
             $also[$category][] = $this->numbering->product($id);
         }
-        $this->listingCounts = new ListingCounts($tree, $categories, $also);
-        $this->counts = new EditionCounts($this->listingCounts);
+        $categories = $this->before?->categories() ?? $this->categoriesOfProducts();
+        $this->listings = new ListingCounts($tree, $categories, $also);
+        $this->counts = new EditionCounts($this->listings);
+        if ($this->before !== null) {
+            $this->listings->takeOver($this->before->listingCounts());
+
+            return;
+        }
+        $products = [];
+        foreach ($categories as $number => $category) {
+            $products[$category][] = $number;
+        }
         foreach ($tree->flat() as [$category, $depth]) {
             $below = array_merge(
                 $also[$category->id] ?? [],
                 ...array_map(
-                    fn (int $id): array => $bits[$id] ?? [],
+                    fn (int $id): array => $products[$id] ?? [],
                     $category->own_only ? [$category->id] : $tree->withDescendants($category->id),
                 ),
             );
@@ -199,145 +158,105 @@ final class BuildEdition
                 $category->path,
                 $depth,
                 count($below),
-                new Blob(StoredBits::encode($below, $this->numbering->layout->productBytes())),
+                new Blob(StoredBits::encode($below, $this->numbering->bytes(Level::Product))),
             ]);
         }
     }
 
-    private function attribute(Definition $definition): void
+    /** @return array<int, int> by number */
+    private function categoriesOfProducts(): array
     {
-        $this->writer->insert('attributes', [
-            $definition->id,
-            $definition->slug,
-            $definition->label,
-            $definition->kind->value,
-            $definition->level->value,
-            $definition->help,
-        ]);
-        $carried = $counts = [];
-        foreach ($this->carrying($definition) as $term => $items) {
-            $carried[$term] = $this->numbering->bits($items, $definition->level);
-            $counts[$term] = count($carried[$term][1]);
+        $categories = [];
+        $all = 'SELECT id, category_id FROM items WHERE parent_id IS NULL AND category_id IS NOT NULL AND out_since IS NULL';
+        foreach (Rows::from($this->pdo, $all) as [$id, $category]) {
+            $categories[$this->numbering->product($id)] = (int) $category;
         }
-        $this->counts->add($definition->id, $counts);
-        foreach ($this->draft->of($definition, array_filter($counts)) as $position => $term) {
-            $this->term(
-                $term['id'],
-                $definition->id,
-                $position,
-                $term['slug'],
-                $term['label'],
-                $term['look'],
-                $definition->level,
-                $carried[$term['id']],
-            );
+
+        return $categories;
+    }
+
+    /** @param  Closure(string, float): void  $progress */
+    private function terms(Closure $progress): void
+    {
+        $terms = new EditionTerms($this->writer, $this->numbering, $this->draft, $this->counts, $this->listings, $this->pdo);
+        $definitions = $this->definitions->whereIn('kind', [Kind::Choice, Kind::Flag])->values();
+        foreach ($definitions as $i => $definition) {
+            $nests = EditionLineups::nests($this->compositions, $definition->slug);
+            if ($this->before?->keeps($definition) === true && $this->before->nests($definition) === $nests) {
+                $this->counts->add($definition->id, $this->before->termCounts($definition->id));
+
+                continue;
+            }
+            $progress('Counting '.$definition->label, 0.1 + (0.3 * $i) / max(1, count($definitions)));
+            $terms->remove($definition->id, $this->before?->terms($definition->id) ?? []);
+            $terms->write($definition, $nests);
         }
-        $this->columns($definition, array_filter(array_map(fn (array $one): array => $one[0], $carried)));
-        $this->nested($definition);
-        foreach (EndedAddresses::of($definition) + EndedAddresses::ofMerged($definition) as $slug => $term) {
-            $this->writer->insert('redirects', [$definition->id, (string) $slug, $term]);
+        if ($this->before?->keepsField(ProductField::Stock) !== true) {
+            $terms->remove(EditionTerms::STOCK, $this->before?->terms(EditionTerms::STOCK) ?? []);
+            $terms->stock();
         }
     }
 
-    /** @return array<int, list<int>> items by term; those of the other level are among them and have no bit */
-    private function carrying(Definition $definition): array
+    /** @param  list<string>  $keys  of all filters */
+    private function numbers(array $keys): void
     {
-        // In one go: row by row takes three times as long.
-        $statement = $this->pdo->query(
-            'SELECT '.
-                TermNumbers::SQL.
-                ', a.item_id FROM spellings s JOIN attribute_values v ON v.id = s.value_id AND v.held = 0
-                JOIN assignments a ON a.spelling_id = s.id WHERE s.definition_id = '.
-                $definition->id,
-        );
-
-        return $statement === false ? [] : $statement->fetchAll(PDO::FETCH_GROUP | PDO::FETCH_COLUMN);
-    }
-
-    /** Values below their umbrellas, where a filter shows them. */
-    private function nested(Definition $definition): void
-    {
-        if (! EditionLineups::nests($this->compositions, $definition->slug)) {
-            return;
+        $numbers = new EditionNumbers($this->writer, $this->numbering, $this->pdo);
+        foreach ($this->definitions->whereIn('kind', [Kind::Number, Kind::Date]) as $definition) {
+            if ($this->before?->keeps($definition) !== true) {
+                $numbers->remove($definition->slug);
+                $numbers->definition($definition);
+            }
         }
-        $ofValue = $this->pdo->prepare('SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id WHERE s.value_id = ?');
-        foreach ($this->draft->below($definition) as $position => $term) {
-            $ofValue->execute([$term->id]);
-            $this->term(
-                $term->id,
-                $definition->id,
-                $position,
-                $term->slug,
-                $term->label,
-                $term->look->toJson(),
-                $definition->level,
-                $this->numbering->bits(array_values($ofValue->fetchAll(PDO::FETCH_COLUMN)), $definition->level),
-                $term->parent,
-            );
+        foreach (ProductField::ownNumbers() as $field) {
+            if ($this->before?->keepsField($field) !== true) {
+                $numbers->remove($field->value);
+                $numbers->field($field);
+            }
         }
-    }
-
-    /** @param  array{0: list<int>, 1: array<int, true>}  $carried  bits, and the products that are shown with them */
-    private function term(
-        int $id,
-        int $attribute,
-        int $position,
-        string $slug,
-        string $label,
-        ?string $look,
-        Level $level,
-        array $carried,
-        ?int $parent = null,
-    ): void {
-        [$bits, $products] = $carried;
-        if ($bits === [] && $parent !== null) {
-            return;
-        }
-        $this->listingCounts->add($id, $products);
-        $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, count($products), $parent]);
-        $this->writer->insert('term_bits', [$id, new Blob(StoredBits::encode($bits, $this->bytes($level)))]);
-        $this->terms += $attribute > 0 && $parent === null ? 1 : 0;
-    }
-
-    /** @param  array<int, list<int>>  $bits  of the terms of an attribute, by term */
-    private function columns(Definition $definition, array $bits): void
-    {
-        $layout = $this->numbering->layout;
-        foreach ((new ColumnCutter($layout, $definition->level === Level::Product))->cut($bits) as $place => $column) {
-            $repeats = $column->repeats === null ? null : new Blob(StoredBits::ofVariants($column->repeats, $layout));
-            $this->writer->insert('term_columns', [$definition->id, $place, (string) json_encode($column->terms), $repeats]);
-            for ($block = 0; $block < $column->blocks->count(); $block++) {
-                $this->writer->insert('term_column_parts', [$definition->id, $place, $block, new Blob($column->part($block))]);
+        // Days since a product was added, which are others every day, and the discount: only some line-ups ask for them.
+        foreach ([ProductField::Added, ProductField::Discount] as $field) {
+            $numbers->remove($field->value);
+            if (in_array($field->value, $keys, true)) {
+                $numbers->field($field);
             }
         }
     }
 
-    /** @return Generator<int, list<mixed>> item id and number */
-    private function numbersOf(Definition $definition): Generator
+    /** @return Collection<int, Definition> whose values have pages */
+    private function directories(): Collection
     {
-        return Rows::of(
-            'SELECT a.item_id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id
-            WHERE s.definition_id = '.
-                $definition->id.
-                ' AND s.number IS NOT NULL',
+        return $this->definitions->filter(
+            fn (Definition $definition): bool => $definition->has_pages && $definition->kind === Kind::Choice,
         );
     }
 
-    /**
-     * What shoppers are told of definitions, and where the addresses of merged ones lead.
-     *
-     * @param  Collection<int, Definition>  $definitions
-     */
-    private function words(Collection $definitions): void
+    private function pages(): void
     {
-        foreach (
-            [
-                'helps' => $definitions->whereNotNull('help')->where('help', '!=', '')->pluck('help', 'slug')->all(),
-                'labels' => $definitions->pluck('label', 'slug')->all() + self::titles(),
-                'ended_attributes' => EndedAddresses::ofDefinitions(),
-            ] as $name => $words
-        ) {
-            $this->writer->insert('meta', [$name, (string) json_encode($words, JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE)]);
+        $this->writer->remove('pages');
+        foreach ($this->directories() as $definition) {
+            foreach (
+                $definition
+                    ->values()
+                    ->where(fn ($either) => $either->whereNotNull('description')->orWhereNotNull('picture'))
+                    ->get() as $value
+            ) {
+                $this->writer->insert('pages', [$value->id, $definition->id, $value->description, $value->picture]);
+            }
+        }
+    }
+
+    /** What shoppers read of what products carry, and find them by. */
+    private function texts(): void
+    {
+        $search = new EditionSearch($this->writer, $this->numbering, new ShownSpellings($this->pdo), $this->pdo);
+        foreach ($this->definitions->where('state', State::Accepted) as $definition) {
+            if ($this->before?->keeps($definition) !== true) {
+                $search->remove($definition->id);
+                $search->definition($definition);
+            }
+        }
+        if ($this->before === null) {
+            $search->own();
         }
     }
 
@@ -348,84 +267,5 @@ final class BuildEdition
             array_column(ProductField::cases(), 'value'),
             array_map(fn (ProductField $field): string => $field->title(), ProductField::cases()),
         );
-    }
-
-    private function fields(): void
-    {
-        foreach (ProductField::ownNumbers() as $field) {
-            $this->field($field);
-        }
-        $stock = ProductField::Stock;
-        $this->writer->insert('attributes', [
-            0,
-            $stock->value,
-            $stock->label(),
-            $stock->kind()->value,
-            $stock->level()->value,
-            null,
-        ]);
-        foreach ($stock->terms() as $position => $term) {
-            $carrying = $this->pdo->query(
-                'SELECT i.id FROM items i WHERE variant_count = 0 AND stock IS NOT NULL AND '.Stock::TERM." = {$term->id}",
-            );
-            $items = $carrying === false ? [] : array_values($carrying->fetchAll(PDO::FETCH_COLUMN));
-            $carried = $this->numbering->bits($items, $stock->level());
-            $this->term($term->id, 0, $position, $term->slug, $term->label, null, $stock->level(), $carried);
-        }
-    }
-
-    private function field(ProductField $field): void
-    {
-        $sql = FieldNumbers::sql($field);
-        if ($sql !== null) {
-            $unit = $field->unit((string) config('lokum.currency'));
-            $this->numbers($field->value, $field->label(), $unit, $field->level(), Rows::of($sql));
-        }
-    }
-
-    /** @param  iterable<list<mixed>>  $pairs  item id and number */
-    private function numbers(string $field, string $label, ?string $unit, Level $level, iterable $pairs): void
-    {
-        $bytes = $this->bytes($level);
-        $bits = [];
-        foreach ($pairs as [$id, $number]) {
-            $bit = $this->numbering->bit($id, $level);
-            // Of several numbers of one variant the smallest counts.
-            if ($bit !== null) {
-                $bits[$bit] = min($bits[$bit] ?? INF, (float) $number);
-            }
-        }
-        $ranked = new RankedNumbers($bits);
-        $this->writer->insert('numbers', [
-            $field,
-            $label,
-            $unit,
-            $level->value,
-            new Blob(StoredNumbers::packed($ranked)),
-            new Blob(StoredBits::encode(array_keys($bits), $bytes)),
-        ]);
-        foreach ($ranked->slices as $digit => $set) {
-            $this->writer->insert('number_slices', [$field, $digit, new Blob(StoredBits::encode($set, $bytes))]);
-        }
-    }
-
-    /**
-     * Numbers that only some line-ups ask for: days since a product was added, and the discount against a list price.
-     *
-     * @param  list<string>  $keys  of all filters
-     */
-    private function extras(array $keys): void
-    {
-        foreach ([ProductField::Added, ProductField::Discount] as $field) {
-            if (in_array($field->value, $keys, true)) {
-                $this->field($field);
-            }
-        }
-    }
-
-    /** Bytes of a bitmap. */
-    private function bytes(Level $level): int
-    {
-        return $level === Level::Product ? $this->numbering->layout->productBytes() : $this->numbering->layout->bytes;
     }
 }

@@ -33,8 +33,11 @@ final readonly class DraftSummary
     {
     }
 
-    /** @param  EditionCounts|null  $counted  what an edition that is being written has counted already */
-    public function __invoke(?EditionCounts $counted = null): Summary
+    /**
+     * @param  EditionCounts|null  $counted  what an edition that is being written has counted already
+     * @param  TakenOver|null  $before  the one that it takes over products and cells from
+     */
+    public function __invoke(?EditionCounts $counted = null, ?TakenOver $before = null): Summary
     {
         $terms = $ended = [];
         foreach (
@@ -57,23 +60,32 @@ final readonly class DraftSummary
             }
             $ended[$definition->slug] = EndedAddresses::of($definition);
         }
+        $was = $before?->summary();
+        [$products, $variants] = $was === null ? self::totals() : [$was->products, $was->variants];
+
+        return new Summary(
+            $products,
+            $variants,
+            $terms,
+            $this->filters(),
+            $this->pages($counted),
+            $before === null ? ContentDigest::now() : ContentDigest::after($before),
+            array_filter($ended),
+            EndedAddresses::renamed(),
+            $was === null || $before->touched->cells !== [] ? $this->carried($products, $variants) : $was->carried,
+            $was->listed ?? $this->listed(),
+        );
+    }
+
+    /** @return array{0: int, 1: int} products and variants in the shop */
+    private static function totals(): array
+    {
         $totals = Item::table()
             ->whereNull('out_since')
             ->selectRaw('COUNT(*) FILTER (WHERE parent_id IS NULL) AS products, COUNT(*) FILTER (WHERE variant_count = 0) AS variants')
             ->first();
 
-        return new Summary(
-            (int) $totals?->products,
-            (int) $totals?->variants,
-            $terms,
-            $this->filters(),
-            $this->pages($counted),
-            ContentDigest::now(),
-            array_filter($ended),
-            EndedAddresses::renamed(),
-            $this->carried((int) $totals?->products, (int) $totals?->variants),
-            $this->listed(),
-        );
+        return [(int) $totals?->products, (int) $totals?->variants];
     }
 
     /** @return array<string, float> share of the products, or of the variants where it is theirs, that carry a definition in use */

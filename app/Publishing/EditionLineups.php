@@ -35,6 +35,7 @@ final class EditionLineups
 
     public function write(): void
     {
+        array_map($this->writer->remove(...), ['lineups', 'lineup_filters', 'placements']);
         foreach ($this->compositions->pages() as $page => $lineup) {
             $this->writer->insert('placements', [(string) $page, $this->lineup($lineup)]);
         }

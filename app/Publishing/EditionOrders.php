@@ -18,10 +18,21 @@ final readonly class EditionOrders
     {
     }
 
-    /** @param  array<string, SortOrder>  $sorts  that any page can be put in, by what they do */
-    public function write(array $sorts): void
+    /**
+     * @param  array<string, SortOrder>  $sorts  that any page can be put in, by what they do
+     * @param  TakenOver|null  $before  whose orders stay where nothing that they go by was touched
+     * @param  array<string, int>  $definitions  by their words in addresses
+     */
+    public function write(array $sorts, ?TakenOver $before, array $definitions): void
     {
-        foreach ($sorts as $order) {
+        $kept = array_filter(
+            $before?->orders() ?? [],
+            fn (string $name): bool => isset($sorts[$name]) && self::keeps($before, $name, $definitions),
+        );
+        foreach (array_diff($before?->orders() ?? [], $kept) as $name) {
+            $this->writer->remove('orders', 'name', $name);
+        }
+        foreach (array_diff_key($sorts, array_flip($kept)) as $order) {
             $statement = $this->pdo->query(SortSql::of($order));
             [$numbers] = $this->numbering->bits(
                 $statement === false ? [] : array_values($statement->fetchAll(PDO::FETCH_COLUMN)),
@@ -38,5 +49,19 @@ final readonly class EditionOrders
                 ]);
             }
         }
+    }
+
+    /** @param  array<string, int>  $definitions */
+    private static function keeps(?TakenOver $before, string $order, array $definitions): bool
+    {
+        foreach (array_column(SortOrder::ofKey($order), 0) as $field) {
+            $isTouched =
+                isset($before?->touched->fields[$field]) || isset($before?->touched->definitions[$definitions[$field] ?? 0]);
+            if ($isTouched) {
+                return false;
+            }
+        }
+
+        return true;
     }
 }

@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Data\Rows;
 use App\Editions\Blob;
 use App\Models\Category;
+use App\Models\Definition;
 use Lokum\Facet\StoredBits;
 use Lokum\Text\StrictKey;
 use Lokum\Text\TextBlock;
@@ -14,100 +15,114 @@ use PDO;
 use PDOStatement;
 
 /**
- * Writes what the search box finds products by: names, numbers, categories and what they carry. A text that many products share stands
- * once, with the set of them; what few have stands with the product.
+ * Writes what shoppers read of what products carry, and what the search box finds them by: names, numbers, categories and these texts. A
+ * text that many products share stands once, with the set of them; what few have stands in blocks, product by product.
  */
 final class EditionSearch
 {
     /** Products from which on a text is shared. */
     private const MANY = 16;
 
-    private const OWN = 'SELECT n.number, p.name, p.sku, (SELECT group_concat(v.sku, char(10)) FROM items v
-        WHERE v.parent_id = p.id AND v.out_since IS NULL) FROM temp.numbered n JOIN items p ON p.id = n.id ORDER BY n.number';
+    /** In place of a definition: what is every product's own. */
+    private const OWN = 0;
 
-    private int $texts = 0;
+    private const NAMES = 'SELECT n.number, p.name, p.sku, (SELECT group_concat(v.sku, char(10)) FROM items v
+        WHERE v.parent_id = p.id AND v.out_since IS NULL) FROM temp.numbered n JOIN items p ON p.id = n.id';
 
     private readonly PDOStatement $carrying;
 
-    /** The text at work, and the products that carry it. */
-    private string $text = '';
-
-    /** @var array<int, true> by number */
-    private array $products = [];
-
-    public function __construct(private readonly EditionWriter $writer, private readonly Numbering $numbering, private readonly PDO $pdo)
-    {
+    public function __construct(
+        private readonly EditionWriter $writer,
+        private readonly Numbering $numbering,
+        private readonly ShownSpellings $spellings,
+        private readonly PDO $pdo,
+    ) {
         $this->carrying = $pdo->prepare('SELECT item_id FROM assignments WHERE spelling_id = ?');
     }
 
-    /** Those of one value come one after the other. */
-    public function spelling(int $id, string $shown): void
+    /** What the file has of a definition is written anew. */
+    public function remove(int $definition): void
     {
-        $this->carrying->execute([$id]);
-        /** @var list<int> $items */
-        $items = $this->carrying->fetchAll(PDO::FETCH_COLUMN);
-        if ($items !== []) {
-            $this->add(StrictKey::of($shown), $items);
+        $this->writer->removeCarriers($definition);
+        foreach (['shown', 'shared_texts', 'search_texts'] as $table) {
+            $this->writer->remove($table, 'definition', $definition);
         }
     }
 
-    /** Behind the last spelling: categories, and what is each product's own. */
-    public function finish(): void
+    public function definition(Definition $definition): void
+    {
+        $text = '';
+        $items = [];
+        foreach ($this->spellings->of($definition) as $id => $shown) {
+            $this->writer->insert('shown', [$id, $definition->id, ...$shown->toRow()]);
+            $folded = StrictKey::of($shown->text);
+            // Those of one value come one after the other.
+            if ($folded !== $text) {
+                $this->text($definition->id, $text, $items);
+                [$text, $items] = [$folded, []];
+            }
+            $this->carrying->execute([$id]);
+            $items = [...$items, ...array_values($this->carrying->fetchAll(PDO::FETCH_COLUMN))];
+        }
+        $this->text($definition->id, $text, $items);
+        $this->pack($definition->id);
+    }
+
+    /** Names, numbers and categories, which no definition says. */
+    public function own(): void
     {
         $in = $this->pdo->prepare('SELECT id FROM items WHERE category_id = ? AND parent_id IS NULL AND out_since IS NULL');
-        foreach (Category::table()->pluck('name', 'id') as $id => $name) {
+        foreach (Category::table()->orderBy('id')->pluck('name', 'id') as $id => $name) {
             $in->execute([$id]);
-            /** @var list<int> $products */
-            $products = $in->fetchAll(PDO::FETCH_COLUMN);
-            $this->add(StrictKey::of((string) $name), $products);
+            $this->text(self::OWN, StrictKey::of((string) $name), array_values($in->fetchAll(PDO::FETCH_COLUMN)));
         }
-        $this->write();
-        foreach (Rows::from($this->pdo, self::OWN) as [$number, $name, $sku, $skus]) {
-            $own = [(string) $name, (string) $sku, ...explode("\n", (string) $skus)];
-            $this->writer->insert('found_by', [$number, implode("\n", array_unique(array_map(StrictKey::of(...), array_filter($own))))]);
+        foreach (Rows::from($this->pdo, self::NAMES) as [$number, $name, $sku, $skus]) {
+            $own = array_filter([(string) $name, (string) $sku, ...explode("\n", (string) $skus)], fn (string $text): bool => $text !== '');
+            $this->writer->insert('found_by', [$number, implode("\n", array_unique(array_map(StrictKey::of(...), $own)))]);
         }
-        $this->gather();
+        $this->pack(self::OWN);
     }
 
-    /** What each product is found by, its own texts one behind the other, in blocks. */
-    private function gather(): void
+    /** @param  list<int>  $items  that carry it */
+    private function text(int $definition, string $text, array $items): void
     {
-        $first = 0;
+        $products = array_keys($this->numbering->productsOf($items));
+        if (count($products) < self::MANY) {
+            foreach ($products as $product) {
+                $this->writer->insert('found_by', [$product, $text]);
+            }
+        } else {
+            $bits = StoredBits::encode($products, $this->numbering->layout->productBytes());
+            $id = $this->writer->insert('shared_texts', [null, $definition, $text]);
+            $this->writer->insert('shared_carriers', [$id, new Blob($bits)]);
+        }
+    }
+
+    /** What few products have, one product behind the other. */
+    private function pack(int $definition): void
+    {
         $texts = [];
         $all = 'SELECT number, group_concat(folded, char(10)) FROM temp.found_by GROUP BY number ORDER BY number';
         foreach ($this->writer->rows($all) as [$number, $text]) {
-            if ($number >= $first + TextBlock::SIZE) {
-                $this->writer->insert('search_texts', [$first, new Blob(TextBlock::packed($texts))]);
-                $first += TextBlock::SIZE;
+            $texts[$number] = (string) $text;
+            if (count($texts) === TextBlock::SIZE) {
+                $this->block($definition, $texts);
                 $texts = [];
             }
-            $texts[] = (string) $text;
         }
-        $this->writer->insert('search_texts', [$first, new Blob(TextBlock::packed($texts))]);
+        $this->block($definition, $texts);
+        $this->writer->remove('found_by');
     }
 
-    /** @param  list<int>  $items */
-    private function add(string $text, array $items): void
+    /** @param  array<int, string>  $texts  by the number of the product */
+    private function block(int $definition, array $texts): void
     {
-        if ($text !== $this->text) {
-            $this->write();
-            $this->text = $text;
-        }
-        $this->products += $this->numbering->productsOf($items);
-    }
-
-    private function write(): void
-    {
-        $products = array_keys($this->products);
-        $this->products = [];
-        if (count($products) < self::MANY) {
-            foreach ($products as $product) {
-                $this->writer->insert('found_by', [$product, $this->text]);
-            }
-        } else {
-            $this->writer->insert('shared_texts', [++$this->texts, $this->text]);
-            $bits = StoredBits::encode($products, $this->numbering->layout->productBytes());
-            $this->writer->insert('shared_carriers', [$this->texts, new Blob($bits)]);
+        if ($texts !== []) {
+            $this->writer->insert('search_texts', [
+                $definition,
+                new Blob(pack('V*', ...array_keys($texts))),
+                new Blob(TextBlock::packed(array_values($texts))),
+            ]);
         }
     }
 }

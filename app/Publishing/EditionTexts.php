@@ -20,10 +20,23 @@ final readonly class EditionTexts
     {
     }
 
-    /** @param  Collection<int, Definition>  $definitions  text fields that are filters */
-    public function write(Collection $definitions): void
+    /**
+     * @param  Collection<int, Definition>  $definitions  text fields that are filters
+     * @param  TakenOver|null  $before  whose texts stay where nothing touched them
+     */
+    public function write(Collection $definitions, ?TakenOver $before): void
     {
-        foreach ($definitions as $definition) {
+        $there = $before?->textFields() ?? [];
+        $kept = $definitions
+            ->whereIn('slug', $there)
+            ->filter(fn (Definition $one): bool => $before?->keeps($one) === true)
+            ->pluck('slug')
+            ->all();
+        foreach (array_diff($there, $kept) as $field) {
+            $this->writer->remove('texts', 'field', $field);
+            $this->writer->remove('text_levels', 'field', $field);
+        }
+        foreach ($definitions->whereNotIn('slug', $kept) as $definition) {
             $bits = [];
             foreach (
                 Rows::of(

@@ -38,15 +38,15 @@ final class EditionWriter
         CREATE TABLE text_levels (field TEXT PRIMARY KEY, level TEXT NOT NULL, present BLOB) WITHOUT ROWID;
         CREATE TABLE redirects (attribute_id INTEGER NOT NULL, slug TEXT NOT NULL, leads_to INTEGER NOT NULL,
             PRIMARY KEY (attribute_id, slug)) WITHOUT ROWID;
-        CREATE TABLE products (number INTEGER PRIMARY KEY, sku TEXT NOT NULL, name TEXT NOT NULL, category_id INTEGER,
-            price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, description TEXT, spellings TEXT);
-        CREATE TABLE variants (product INTEGER NOT NULL, lane INTEGER NOT NULL, sku TEXT NOT NULL, name TEXT, price REAL,
-            stock INTEGER, spellings TEXT, PRIMARY KEY (product, lane)) WITHOUT ROWID;
-        CREATE TABLE shown (id INTEGER PRIMARY KEY, level TEXT NOT NULL, label TEXT NOT NULL, text TEXT NOT NULL, colors TEXT,
-            place INTEGER NOT NULL);
-        CREATE TABLE search_texts (first INTEGER PRIMARY KEY, packed BLOB NOT NULL);
-        CREATE TABLE shared_texts (id INTEGER PRIMARY KEY, folded TEXT NOT NULL);
-        CREATE TABLE shared_carriers (id INTEGER PRIMARY KEY, bits BLOB NOT NULL);
+        CREATE TABLE products (number INTEGER PRIMARY KEY, item INTEGER NOT NULL, sku TEXT NOT NULL, name TEXT NOT NULL,
+            category_id INTEGER, price_from REAL, price_to REAL, currency TEXT, in_stock INTEGER, description TEXT, spellings TEXT);
+        CREATE TABLE variants (product INTEGER NOT NULL, lane INTEGER NOT NULL, item INTEGER NOT NULL, sku TEXT NOT NULL, name TEXT,
+            price REAL, stock INTEGER, spellings TEXT, PRIMARY KEY (product, lane)) WITHOUT ROWID;
+        CREATE TABLE shown (id INTEGER PRIMARY KEY, definition INTEGER NOT NULL, level TEXT NOT NULL, label TEXT NOT NULL,
+            text TEXT NOT NULL, colors TEXT, place INTEGER NOT NULL);
+        CREATE TABLE search_texts (definition INTEGER NOT NULL, numbers BLOB NOT NULL, packed BLOB NOT NULL);
+        CREATE TABLE shared_texts (id INTEGER PRIMARY KEY, definition INTEGER NOT NULL, folded TEXT NOT NULL);
+        CREATE TABLE shared_carriers (text_id INTEGER PRIMARY KEY, bits BLOB NOT NULL);
         CREATE TABLE pages (term_id INTEGER PRIMARY KEY, attribute_id INTEGER NOT NULL, description TEXT, picture TEXT);
         CREATE TABLE orders (name TEXT NOT NULL, part INTEGER NOT NULL, numbers BLOB NOT NULL, ranks BLOB NOT NULL,
             PRIMARY KEY (name, part)) WITHOUT ROWID;';
@@ -56,22 +56,35 @@ final class EditionWriter
     /** @var array<string, \PDOStatement> */
     private array $statements = [];
 
-    /** @param  PDO  $catalog  gets the file attached as "edition", for what is copied from table to table */
+    /** @param  PDO  $catalog  gets the file attached as "edition", for what is copied from table to table; not in a transaction yet */
     public function __construct(private readonly string $path, private readonly PDO $catalog)
     {
         @unlink($path);
-        $this->pdo = new PDO('sqlite:'.$path, options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
-        // The file is thrown away when anything goes wrong before it is finished, so it needs no journal of its own.
-        $this->pdo->exec('PRAGMA journal_mode = OFF; PRAGMA synchronous = OFF; PRAGMA page_size = 16384;');
-        $this->pdo->exec(self::SCHEMA);
-        $this->pdo->exec('CREATE TEMP TABLE found_by (number INTEGER NOT NULL, folded TEXT NOT NULL)');
         $this->catalog->prepare('ATTACH ? AS edition')->execute([$path]);
+        // The file is thrown away when anything goes wrong before it is finished, so it needs no journal of its own.
         $this->catalog->exec('PRAGMA edition.journal_mode = OFF; PRAGMA edition.synchronous = OFF; PRAGMA edition.cache_size = -65536');
+    }
+
+    /** @param  string|null  $from  the file of an edition that it begins as a copy of; null: it begins empty */
+    public function begin(?string $from): void
+    {
+        if ($from !== null && ! @copy($from, $this->path)) {
+            throw new Refused('The file of the edition before cannot be copied. Is the disk full?');
+        }
+        $this->pdo = new PDO('sqlite:'.$this->path, options: [PDO::ATTR_ERRMODE => PDO::ERRMODE_EXCEPTION]);
+        $this->pdo->exec('PRAGMA journal_mode = OFF; PRAGMA synchronous = OFF; PRAGMA page_size = 16384;');
+        if ($from === null) {
+            $this->pdo->exec(self::SCHEMA);
+        }
+        $this->pdo->exec('CREATE TEMP TABLE found_by (number INTEGER NOT NULL, folded TEXT NOT NULL)');
         $this->pdo->exec('BEGIN');
     }
 
-    /** @param  list<mixed>  $row */
-    public function insert(string $table, array $row): void
+    /**
+     * @param  list<mixed>  $row
+     * @return int its number in the table
+     */
+    public function insert(string $table, array $row): int
     {
         $this->statements[$table] ??= $this->pdo->prepare(
             "INSERT INTO {$table} VALUES (".implode(', ', array_fill(0, count($row), '?')).')',
@@ -88,7 +101,7 @@ final class EditionWriter
         if (! $hasBytes) {
             $this->statements[$table]->execute($row);
 
-            return;
+            return (int) $this->pdo->lastInsertId();
         }
         foreach ($row as $i => $value) {
             $this->statements[$table]->bindValue(
@@ -98,6 +111,32 @@ final class EditionWriter
             );
         }
         $this->statements[$table]->execute();
+
+        return (int) $this->pdo->lastInsertId();
+    }
+
+    /** Takes rows out again: those with a value in a column, or all of a table. */
+    public function remove(string $table, ?string $column = null, int|string|null $value = null): void
+    {
+        if ($column === null) {
+            $this->pdo->exec("DELETE FROM {$table}");
+        } else {
+            $this->pdo->prepare("DELETE FROM {$table} WHERE {$column} = ?")->execute([$value]);
+        }
+    }
+
+    /** Takes the sets out of who carries the texts of a definition. */
+    public function removeCarriers(int $definition): void
+    {
+        $this->pdo->exec("DELETE FROM shared_carriers WHERE text_id IN (SELECT id FROM shared_texts WHERE definition = {$definition})");
+    }
+
+    /** @param  string  $where  in SQL */
+    public function count(string $table, string $where): int
+    {
+        $counted = $this->pdo->query("SELECT COUNT(*) FROM {$table} WHERE {$where}");
+
+        return $counted === false ? 0 : (int) $counted->fetchColumn();
     }
 
     /** @return iterable<list<mixed>> what was put into a table, in the words of a question */

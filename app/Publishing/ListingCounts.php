@@ -39,6 +39,23 @@ final class ListingCounts
         }
     }
 
+    /**
+     * Begins with what was counted before.
+     *
+     * @param  array<int, array<int, int>>  $counts  products by category and term
+     */
+    public function takeOver(array $counts): void
+    {
+        $this->counts = $counts;
+    }
+
+    /** @param  list<int>  $terms  that are counted anew */
+    public function forget(array $terms): void
+    {
+        $gone = array_fill_keys($terms, 0);
+        $this->counts = array_filter(array_map(fn (array $counts): array => array_diff_key($counts, $gone), $this->counts));
+    }
+
     /** @param  array<int, mixed>  $products  that carry the term, by product number */
     public function add(int $term, array $products): void
     {
@@ -65,7 +82,9 @@ final class ListingCounts
 
     public function write(EditionWriter $writer): void
     {
+        $writer->remove('listing_counts');
         foreach ($this->counts as $category => $counts) {
+            ksort($counts);
             $writer->insert('listing_counts', [$category, (string) json_encode($counts, JSON_FORCE_OBJECT)]);
         }
     }

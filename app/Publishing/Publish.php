@@ -6,6 +6,7 @@ namespace App\Publishing;
 
 use App\Data\FileLock;
 use App\Draft\DraftTerms;
+use App\Editions\Served;
 use App\Models\Edition;
 use App\Models\Item;
 use App\Support\Refused;
@@ -26,16 +27,17 @@ final readonly class Publish
 
     /**
      * @param  Closure(string, float): void  $progress  what is being done, and the share of it from 0 to 1
+     * @param  bool  $afresh  whether all of it is written anew, also what nothing has touched since the edition before
      *
      * @throws Refused when there is nothing to publish, or another publication is under way
      */
-    public function __invoke(Closure $progress): Edition
+    public function __invoke(Closure $progress, bool $afresh = false): Edition
     {
         $lock =
             FileLock::tryHold(self::lock()) ??
             throw new Refused('Another edition is being made right now. Wait until it is served.');
         try {
-            return $this->publish($progress);
+            return $this->publish($progress, $afresh);
         } finally {
             $lock->release();
         }
@@ -53,7 +55,7 @@ final readonly class Publish
         return Edition::directory().'/lock';
     }
 
-    private function publish(Closure $progress): Edition
+    private function publish(Closure $progress, bool $afresh): Edition
     {
         $started = microtime(true);
         if (! Item::query()->exists()) {
@@ -61,7 +63,7 @@ final readonly class Publish
         }
         $name = EnterEdition::newName();
         try {
-            [$number, $figures] = $this->write($name, $progress);
+            [$number, $figures] = $this->write($name, $progress, $afresh);
         } catch (Throwable $failure) {
             // No half copies stay.
             array_map(fn (string $file) => @unlink(Edition::directory().'/'.$file), ["{$name}.part", $name]);
@@ -83,17 +85,19 @@ final readonly class Publish
      * @param  Closure(string, float): void  $progress
      * @return array{0: int, 1: array<string, int>} its number and figures
      */
-    private function write(string $name, Closure $progress): array
+    private function write(string $name, Closure $progress, bool $afresh): array
     {
         $pdo = DB::connection()->getPdo();
         $writer = new EditionWriter(Edition::directory()."/{$name}.part", $pdo);
         // One read transaction: the edition shows the catalog of one moment.
         $pdo->exec('BEGIN DEFERRED');
         try {
+            $before = $afresh ? null : TakenOver::from(Served::now());
+            $writer->begin($before?->path);
             $number = EnterEdition::nextNumber();
-            $figures = (new BuildEdition($writer, $this->terms, $pdo))(
+            $figures = (new BuildEdition($writer, $this->terms, $pdo, $before))(
                 $number,
-                fn (EditionCounts $counted): Summary => ($this->summary)($counted),
+                fn (EditionCounts $counted): Summary => ($this->summary)($counted, $before),
                 $progress,
             );
         } finally {

@@ -222,7 +222,7 @@ test('a shop is let in with a token, and the stand-in gets a signed notice of th
 test('a token that may say prices changes what shoppers see at once, and History takes it back', function (): void {
     $me = (new Person(Site::start(built: true)))->signIn()->open('/outside')->type('#name', 'The till');
     $me->focus('[name="says_prices"]')->keys(WebDriverKeys::SPACE)->press('Make a token')->see('it is not shown again');
-    $me->see('read, and say prices and stock', 'tr[data-row]');
+    $me->see('read, say prices and stock', 'tr[data-row]');
     $secret = $me->text('[data-secret]');
     $me->open('/shop?sort=price-down')->click('#listing main .goods a, #listing main a[href*="/shop/p/"]')->see('€', 'main');
     $sku = basename((string) $me->script('return location.pathname'));

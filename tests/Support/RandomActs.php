@@ -55,6 +55,14 @@ final class RandomActs
     {
     }
 
+    /** @return list<int> those of LOKUM_SEEDS ("701..750"), or these */
+    public static function seeds(int $from, int $to): array
+    {
+        [$first, $last] = array_map(intval(...), explode('..', getenv('LOKUM_SEEDS') ?: "{$from}..{$to}"));
+
+        return range($first, $last);
+    }
+
     /** A catalog of lamps: products with variants, product and variant level, several kinds, a branch with products of its own. */
     public function begin(): void
     {

@@ -23,14 +23,6 @@ use Tests\Support\RandomActs;
  * by filter, term by term, count by count, text by text. LOKUM_SEEDS=100..400 tries other days than these.
  */
 
-/** @return list<int> */
-function seeds(int $from, int $to): array
-{
-    [$first, $last] = array_map(intval(...), explode('..', getenv('LOKUM_SEEDS') ?: "{$from}..{$to}"));
-
-    return range($first, $last);
-}
-
 /** @return array<string, mixed> all that a shopper sees of a filter */
 function asShown(ShownFilter $filter): array
 {
@@ -212,7 +204,7 @@ test('whatever is done in whatever order, every room and the shop open', functio
     $this->publish();
     expect(app(CurrentDrift::class)()->differences())->toBe(0, $told);
     openShop($this, $told);
-})->with(fn (): array => seeds(1, 6));
+})->with(fn (): array => RandomActs::seeds(1, 6));
 
 test('the page beside the work, once published, is the storefront', function (int $seed): void {
     mt_srand($seed);
@@ -249,4 +241,4 @@ test('the page beside the work, once published, is the storefront', function (in
         }
     }
     expect(count($draft))->toBeGreaterThan(5);
-})->with(fn (): array => seeds(31, 42));
+})->with(fn (): array => RandomActs::seeds(31, 42));

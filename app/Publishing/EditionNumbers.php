@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Catalog\FieldNumbers;
+use App\Data\Rows;
+use App\Editions\Blob;
+use App\Editions\StoredNumbers;
+use App\Models\Definition;
+use Lokum\Facet\RankedNumbers;
+use Lokum\Facet\StoredBits;
+use Lokum\Lineup\ProductField;
+use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
+use PDO;
+
+/** Writes numbers, sliced by their digits: of fields of numbers and dates, of prices, stock, and what only some line-ups ask for. */
+final readonly class EditionNumbers
+{
+    public function __construct(private EditionWriter $writer, private Numbering $numbering, private PDO $pdo)
+    {
+    }
+
+    /** What the file has of a field is written anew, or not any more. */
+    public function remove(string $field): void
+    {
+        $this->writer->remove('numbers', 'field', $field);
+        $this->writer->remove('number_slices', 'field', $field);
+    }
+
+    public function definition(Definition $definition): void
+    {
+        $this->numbers(
+            $definition->slug,
+            $definition->label,
+            $definition->kind === Kind::Date ? 'day' : $definition->unit,
+            $definition->level,
+            Rows::from(
+                $this->pdo,
+                'SELECT a.item_id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id
+                    WHERE s.definition_id = '.
+                    $definition->id.
+                    ' AND s.number IS NOT NULL',
+            ),
+        );
+    }
+
+    public function field(ProductField $field): void
+    {
+        $sql = FieldNumbers::sql($field);
+        if ($sql !== null) {
+            $unit = $field->unit((string) config('lokum.currency'));
+            $this->numbers($field->value, $field->label(), $unit, $field->level(), Rows::from($this->pdo, $sql));
+        }
+    }
+
+    /** @param  iterable<list<mixed>>  $pairs  item id and number */
+    private function numbers(string $field, string $label, ?string $unit, Level $level, iterable $pairs): void
+    {
+        $bytes = $this->numbering->bytes($level);
+        $bits = [];
+        foreach ($pairs as [$id, $number]) {
+            $bit = $this->numbering->bit($id, $level);
+            // Of several numbers of one variant the smallest counts.
+            if ($bit !== null) {
+                $bits[$bit] = min($bits[$bit] ?? INF, (float) $number);
+            }
+        }
+        $ranked = new RankedNumbers($bits);
+        $this->writer->insert('numbers', [
+            $field,
+            $label,
+            $unit,
+            $level->value,
+            new Blob(StoredNumbers::packed($ranked)),
+            new Blob(StoredBits::encode(array_keys($bits), $bytes)),
+        ]);
+        foreach ($ranked->slices as $digit => $set) {
+            $this->writer->insert('number_slices', [$field, $digit, new Blob(StoredBits::encode($set, $bytes))]);
+        }
+    }
+}

@@ -1,0 +1,138 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Editions\EditionDatabase;
+use App\Editions\EditionFile;
+use App\Editions\Served;
+use App\Models\Change;
+use App\Models\Definition;
+use App\Models\Edition;
+use Lokum\Edition\Summary;
+use Lokum\Lineup\ProductField;
+
+/** The edition before, of which a new one takes over what nothing has touched since it was made. */
+final readonly class TakenOver
+{
+    private EditionDatabase $database;
+
+    /** @var array<int, true> attributes whose values stand below their umbrellas in it */
+    private array $nested;
+
+    private function __construct(public string $path, public EditionFile $edition, public Touched $touched)
+    {
+        $this->database = new EditionDatabase($path);
+        $rows = $this->database->rows('SELECT DISTINCT attribute_id FROM terms WHERE parent_id IS NOT NULL');
+        $this->nested = array_fill_keys(array_map(intval(...), array_column($rows, 'attribute_id')), true);
+    }
+
+    /** Null where there is none, or more was touched than can be told apart. */
+    public static function from(Served $served): ?self
+    {
+        if ($served->edition === null || $served->problem !== null) {
+            return null;
+        }
+        $edition = $served->file();
+        $revision = (int) $edition->meta('revision');
+        $isSame =
+            $edition->meta('currency') === config('lokum.currency') &&
+            $edition->meta('locale') === config('lokum.locale') &&
+            $revision <= (int) Change::query()->max('id');
+        $touched = $isSame ? Touched::since($revision) : null;
+
+        return $touched === null ? null : new self(Edition::directory()."/{$served->edition->file}", $edition, $touched);
+    }
+
+    /** Whether nothing has touched the words of a definition. */
+    public function keeps(Definition $definition): bool
+    {
+        return ! isset($this->touched->definitions[$definition->id]);
+    }
+
+    /** Whether values of an attribute stand below their umbrellas in it. */
+    public function nests(Definition $definition): bool
+    {
+        return isset($this->nested[$definition->id]);
+    }
+
+    /** Whether nothing has touched price or stock. */
+    public function keepsField(ProductField $field): bool
+    {
+        return ! isset($this->touched->fields[$field->value]);
+    }
+
+    /** @return iterable<array{0: int, 1: int}> item and number of each product */
+    public function numbered(): iterable
+    {
+        foreach ($this->database->stream('SELECT item, number FROM products') as $row) {
+            yield [$row['item'], $row['number']];
+        }
+    }
+
+    /** @return iterable<array{0: int, 1: int, 2: int}> item, number of the product and lane of each variant */
+    public function placed(): iterable
+    {
+        foreach ($this->database->stream('SELECT item, product, lane FROM variants') as $row) {
+            yield [$row['item'], $row['product'], $row['lane']];
+        }
+    }
+
+    /** @return array<int, int> categories of products, by number */
+    public function categories(): array
+    {
+        $categories = [];
+        foreach ($this->database->stream('SELECT number, category_id FROM products WHERE category_id IS NOT NULL') as $row) {
+            $categories[$row['number']] = $row['category_id'];
+        }
+
+        return $categories;
+    }
+
+    /** @return array<int, array<int, int>> products by category and term */
+    public function listingCounts(): array
+    {
+        $counts = [];
+        foreach ($this->database->rows('SELECT category_id, counts FROM listing_counts') as $row) {
+            $counts[(int) $row['category_id']] = array_map(intval(...), (array) json_decode((string) $row['counts'], true));
+        }
+
+        return $counts;
+    }
+
+    /** @return array<int, int> products by term; those below umbrellas are left out */
+    public function termCounts(int $attribute): array
+    {
+        $terms = $this->database->rows('SELECT id, products FROM terms WHERE attribute_id = ? AND parent_id IS NULL', [$attribute]);
+
+        return array_map(intval(...), array_column($terms, 'products', 'id'));
+    }
+
+    /** @return list<int> all terms of an attribute, those below umbrellas, too */
+    public function terms(int $attribute): array
+    {
+        return array_map(
+            intval(...),
+            array_column($this->database->rows('SELECT id FROM terms WHERE attribute_id = ?', [$attribute]), 'id'),
+        );
+    }
+
+    /** @return list<string> */
+    public function orders(): array
+    {
+        return $this->edition->products->orders();
+    }
+
+    /** @return list<string> fields whose texts it has */
+    public function textFields(): array
+    {
+        return array_map(strval(...), array_column($this->database->rows('SELECT field FROM text_levels'), 'field'));
+    }
+
+    /** What it said when it was made. */
+    public function summary(): Summary
+    {
+        return $this->edition->summary(asMade: true);
+    }
+}

@@ -1,0 +1,166 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Models\Change;
+use App\Models\ChangeRow;
+use App\Models\Room;
+use Illuminate\Support\Collection;
+use Illuminate\Support\Facades\DB;
+
+/** What acts have touched since an edition was made, as History has it: definitions by their words and cells, and prices and stock. */
+final readonly class Touched
+{
+    /** Rows up to which it is worth telling apart what they touch. */
+    private const MOST = 20_000;
+
+    private const CHUNK = 500;
+
+    /** Rows that no edition shows, or that every edition writes anew. */
+    private const ALWAYS = [
+        'expectations',
+        'feeds',
+        'fill_rules',
+        'filter_changes',
+        'filters',
+        'headings',
+        'kept_apart',
+        'lineups',
+        'views',
+    ];
+
+    /** Rows of a definition's words. */
+    private const WORDS = ['attribute_values', 'former_addresses', 'spellings', 'umbrellas'];
+
+    /** Columns of products and variants that are told apart, and those that nobody sees. */
+    private const PRICES = ['price', 'stock'];
+
+    private const UNSEEN = ['version', 'updated_at', 'row_hash', 'feed_id'];
+
+    /**
+     * @param  int  $revision  of History when the edition was made
+     * @param  array<int, true>  $definitions  by id
+     * @param  list<int>  $cells  items that carry something else now
+     * @param  array<int, array{price: float|null, stock: int|null}>  $prices  of items by id, as they were when the edition was made
+     * @param  array<string, true>  $fields  which of the two is another now
+     */
+    private function __construct(
+        public int $revision,
+        public array $definitions,
+        public array $cells,
+        public array $prices,
+        public array $fields,
+    ) {
+    }
+
+    /** Null where more was touched than can be told apart. */
+    public static function since(int $revision): ?self
+    {
+        $changes = Change::query()->where('id', '>', $revision)->get(['id', 'room']);
+        $rows = ChangeRow::query()->where('change_id', '>', $revision)->orderBy('id');
+        $cells = DB::table('cell_changes')->whereIn('change_id', $changes->pluck('id'));
+        if ((clone $rows)->count() + (clone $cells)->count() > self::MOST || self::isMore($changes)) {
+            return null;
+        }
+        $definitions = $prices = $fields = [];
+        $words = array_fill_keys(self::WORDS, []);
+        foreach ($rows->get() as $row) {
+            $key = (int) $row->row_key;
+            if (isset($words[$row->table_name])) {
+                $words[$row->table_name][] = $key;
+                $said = array_filter([$row->before['definition_id'] ?? null, $row->after['definition_id'] ?? null]);
+                $definitions += array_fill_keys(array_map(intval(...), $said), true);
+            } elseif ($row->table_name === 'items' && self::isOfPrices($row)) {
+                // What it was first is how the edition has it.
+                $was = array_intersect_key($row->before ?? [], array_flip(self::PRICES));
+                $prices[$key] = ($prices[$key] ?? []) + $was;
+                $fields += array_fill_keys(array_keys($was), true);
+            } elseif (! in_array($row->table_name, self::ALWAYS, true)) {
+                return null;
+            }
+        }
+
+        return new self(
+            $revision,
+            $definitions + self::definitionsOf($words) + array_fill_keys((clone $cells)->distinct()->pluck('definition_id')->all(), true),
+            array_values($cells->distinct()->pluck('item_id')->all()),
+            self::whole($prices),
+            $fields,
+        );
+    }
+
+    /**
+     * Whether anything was done that rows and cells do not tell: a delivery, products by the set, or an act that notes none.
+     *
+     * @param  Collection<int, Change>  $changes
+     */
+    private static function isMore(Collection $changes): bool
+    {
+        $ids = $changes->pluck('id');
+        $telling = $changes->whereNotIn('room', [Room::Access, Room::Publishing, Room::LineUps])->pluck('id');
+        $noted = ChangeRow::query()
+            ->whereIn('change_id', $telling)
+            ->distinct()
+            ->pluck('change_id')
+            ->merge(DB::table('cell_changes')->whereIn('change_id', $telling)->distinct()->pluck('change_id'))
+            ->unique();
+
+        return $changes->contains('room', Room::Feeds) ||
+            $changes->contains('room', Room::Settings) ||
+            count($noted) < count($telling) ||
+            DB::table('item_changes')->whereIn('change_id', $ids)->exists();
+    }
+
+    private static function isOfPrices(ChangeRow $row): bool
+    {
+        return $row->before !== null &&
+            $row->after !== null &&
+            array_diff(array_keys($row->before), self::PRICES, self::UNSEEN) === [];
+    }
+
+    /**
+     * @param  array<string, list<int>>  $words  rows by table
+     * @return array<int, true> definitions that they belong to now
+     */
+    private static function definitionsOf(array $words): array
+    {
+        $definitions = [];
+        foreach ($words as $table => $keys) {
+            foreach (array_chunk($keys, self::CHUNK) as $chunk) {
+                foreach (DB::table($table)->whereIn('id', $chunk)->distinct()->pluck('definition_id') as $definition) {
+                    $definitions[(int) $definition] = true;
+                }
+            }
+        }
+
+        return $definitions;
+    }
+
+    /**
+     * @param  array<int, array<mixed>>  $prices  what is known to have been otherwise
+     * @return array<int, array{price: float|null, stock: int|null}>
+     */
+    private static function whole(array $prices): array
+    {
+        $whole = [];
+        foreach (array_chunk(array_keys($prices), self::CHUNK) as $items) {
+            foreach (DB::table('items')->whereIn('id', $items)->get(['id', ...self::PRICES]) as $now) {
+                $was = $prices[(int) $now->id] + (array) $now;
+                $whole[(int) $now->id] = [
+                    'price' => $was['price'] === null ? null : (float) $was['price'],
+                    'stock' => $was['stock'] === null ? null : (int) $was['stock'],
+                ];
+            }
+        }
+
+        return $whole;
+    }
+
+    /** @return list<int> items whose rows an edition has otherwise */
+    public function items(): array
+    {
+        return array_values(array_unique([...$this->cells, ...array_keys($this->prices)]));
+    }
+}
