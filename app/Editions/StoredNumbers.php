@@ -35,6 +35,6 @@ final class StoredNumbers
 
     public static function packed(RankedNumbers $ranked): string
     {
-        return pack('e*', ...$ranked->numbers);
+        return implode('', array_map(fn (array $some): string => pack('e*', ...$some), array_chunk($ranked->numbers, 10_000)));
     }
 }

@@ -10,7 +10,6 @@ use App\Editions\Blob;
 use App\Editions\StoredNumbers;
 use App\Models\Definition;
 use Lokum\Facet\RankedNumbers;
-use Lokum\Facet\StoredBits;
 use Lokum\Lineup\ProductField;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
@@ -42,7 +41,7 @@ final readonly class EditionNumbers
                 'SELECT a.item_id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id
                     WHERE s.definition_id = '.
                     $definition->id.
-                    ' AND s.number IS NOT NULL',
+                    ' AND s.number IS NOT NULL ORDER BY s.number, a.item_id',
             ),
         );
     }
@@ -52,33 +51,39 @@ final readonly class EditionNumbers
         $sql = FieldNumbers::sql($field);
         if ($sql !== null) {
             $unit = $field->unit((string) config('lokum.currency'));
-            $this->numbers($field->value, $field->label(), $unit, $field->level(), Rows::from($this->pdo, $sql));
+            $rising = "SELECT id, number FROM ({$sql}) ORDER BY number, id";
+            $this->numbers($field->value, $field->label(), $unit, $field->level(), Rows::from($this->pdo, $rising));
         }
     }
 
-    /** @param  iterable<list<mixed>>  $pairs  item id and number */
+    /** @param  iterable<list<mixed>>  $pairs  item id and number, in rising order of numbers */
     private function numbers(string $field, string $label, ?string $unit, Level $level, iterable $pairs): void
     {
-        $bytes = $this->numbering->bytes($level);
-        $bits = [];
-        foreach ($pairs as [$id, $number]) {
-            $bit = $this->numbering->bit($id, $level);
-            // Of several numbers of one variant the smallest counts.
-            if ($bit !== null) {
-                $bits[$bit] = min($bits[$bit] ?? INF, (float) $number);
-            }
-        }
-        $ranked = new RankedNumbers($bits);
+        $ranked = RankedNumbers::rising($this->placed($pairs, $level), $this->numbering->bytes($level));
         $this->writer->insert('numbers', [
             $field,
             $label,
             $unit,
             $level->value,
             new Blob(StoredNumbers::packed($ranked)),
-            new Blob(StoredBits::encode(array_keys($bits), $bytes)),
+            new Blob($ranked->present),
         ]);
-        foreach ($ranked->slices as $digit => $set) {
-            $this->writer->insert('number_slices', [$field, $digit, new Blob(StoredBits::encode($set, $bytes))]);
+        foreach ($ranked->slices as $digit => $bits) {
+            $this->writer->insert('number_slices', [$field, $digit, new Blob($bits)]);
+        }
+    }
+
+    /**
+     * @param  iterable<list<mixed>>  $pairs
+     * @return iterable<array{0: int, 1: float}> bit and number of what counts
+     */
+    private function placed(iterable $pairs, Level $level): iterable
+    {
+        foreach ($pairs as [$id, $number]) {
+            $bit = $this->numbering->bit((int) $id, $level);
+            if ($bit !== null) {
+                yield [$bit, (float) $number];
+            }
         }
     }
 }

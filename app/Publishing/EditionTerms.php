@@ -62,11 +62,14 @@ final readonly class EditionTerms
         ]);
         $carried = $counts = [];
         foreach ($this->carrying($definition) as $term => $items) {
-            $carried[$term] = $this->numbering->bits($items, $definition->level);
-            $counts[$term] = count($carried[$term][1]);
+            [$carried[$term], $products] = $this->numbering->bits($items, $definition->level);
+            $counts[$term] = count($products);
+            $this->listings->add($term, $products);
         }
         $this->counts->add($definition->id, $counts);
-        foreach ($this->draft->of($definition, array_filter($counts)) as $position => $term) {
+        $offered = $this->draft->of($definition, array_filter($counts));
+        $this->listings->forget(array_values(array_diff(array_keys($carried), array_column($offered, 'id'))));
+        foreach ($offered as $position => $term) {
             $this->term(
                 $term['id'],
                 $definition->id,
@@ -76,9 +79,10 @@ final readonly class EditionTerms
                 $term['look'],
                 $definition->level,
                 $carried[$term['id']],
+                $counts[$term['id']],
             );
         }
-        $this->columns($definition, array_filter(array_map(fn (array $one): array => $one[0], $carried)));
+        $this->columns($definition, array_filter($carried));
         if ($nests) {
             $this->nested($definition);
         }
@@ -102,8 +106,9 @@ final readonly class EditionTerms
             $items = $this->items(
                 'SELECT i.id FROM items i WHERE variant_count = 0 AND stock IS NOT NULL AND '.Stock::TERM." = {$term->id}",
             );
-            $carried = $this->numbering->bits($items, $stock->level());
-            $this->term($term->id, self::STOCK, $position, $term->slug, $term->label, null, $stock->level(), $carried);
+            [$bits, $products] = $this->numbering->bits($items, $stock->level());
+            $this->listings->add($term->id, $products);
+            $this->term($term->id, self::STOCK, $position, $term->slug, $term->label, null, $stock->level(), $bits, count($products));
         }
     }
 
@@ -129,9 +134,10 @@ final readonly class EditionTerms
             $items = $this->items(
                 "SELECT a.item_id FROM spellings s JOIN assignments a ON a.spelling_id = s.id WHERE s.value_id = {$term->id}",
             );
-            $carried = $this->numbering->bits($items, $definition->level);
-            if ($carried[0] !== []) {
+            [$bits, $products] = $this->numbering->bits($items, $definition->level);
+            if ($bits !== []) {
                 $look = $term->look->toJson();
+                $this->listings->add($term->id, $products);
                 $this->term(
                     $term->id,
                     $definition->id,
@@ -140,7 +146,8 @@ final readonly class EditionTerms
                     $term->label,
                     $look,
                     $definition->level,
-                    $carried,
+                    $bits,
+                    count($products),
                     $term->parent,
                 );
             }
@@ -155,7 +162,7 @@ final readonly class EditionTerms
         return $statement === false ? [] : array_values($statement->fetchAll(PDO::FETCH_COLUMN));
     }
 
-    /** @param  array{0: list<int>, 1: array<int, true>}  $carried  bits, and the products that are shown with them */
+    /** @param  list<int>  $bits  of who carries it */
     private function term(
         int $id,
         int $attribute,
@@ -164,12 +171,11 @@ final readonly class EditionTerms
         string $label,
         ?string $look,
         Level $level,
-        array $carried,
+        array $bits,
+        int $products,
         ?int $parent = null,
     ): void {
-        [$bits, $products] = $carried;
-        $this->listings->add($id, $products);
-        $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, count($products), $parent]);
+        $this->writer->insert('terms', [$id, $attribute, $position, $slug, $label, $look, $products, $parent]);
         $this->writer->insert('term_bits', [$id, new Blob(StoredBits::encode($bits, $this->numbering->bytes($level)))]);
     }
 

@@ -166,14 +166,10 @@ final class LayOver
         }
         $this->pdo->exec('DELETE FROM number_slices');
         foreach ($numbers as $field => $byBit) {
-            $ranked = new RankedNumbers($byBit);
-            $this->run('INSERT OR REPLACE INTO numbers VALUES (?, ?, ?)', [
-                $field,
-                StoredNumbers::packed($ranked),
-                $this->bits(array_keys($byBit)),
-            ]);
+            $ranked = RankedNumbers::of($byBit, $this->edition->layout->bytes);
+            $this->run('INSERT OR REPLACE INTO numbers VALUES (?, ?, ?)', [$field, StoredNumbers::packed($ranked), $ranked->present]);
             foreach ($ranked->slices as $digit => $bits) {
-                $this->run('INSERT INTO number_slices VALUES (?, ?, ?)', [$field, $digit, $this->bits($bits)]);
+                $this->run('INSERT INTO number_slices VALUES (?, ?, ?)', [$field, $digit, $bits]);
             }
         }
     }

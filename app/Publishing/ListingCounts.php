@@ -52,8 +52,10 @@ final class ListingCounts
     /** @param  list<int>  $terms  that are counted anew */
     public function forget(array $terms): void
     {
-        $gone = array_fill_keys($terms, 0);
-        $this->counts = array_filter(array_map(fn (array $counts): array => array_diff_key($counts, $gone), $this->counts));
+        if ($terms !== []) {
+            $gone = array_fill_keys($terms, 0);
+            $this->counts = array_filter(array_map(fn (array $counts): array => array_diff_key($counts, $gone), $this->counts));
+        }
     }
 
     /** @param  array<int, mixed>  $products  that carry the term, by product number */

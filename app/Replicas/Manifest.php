@@ -25,6 +25,9 @@ final readonly class Manifest
     /** Columns of an edition's row that a replica has as well. */
     private const EDITION = ['id', 'file', 'bytes', 'products', 'variants', 'terms', 'seconds', 'again_of', 'created_at'];
 
+    /** Settings that are nobody's business where the shop is served: who gets reports, and what happens by itself. */
+    private const OF_THE_DESK = ['reports_to', 'reports_at', 'publishes', 'loss', 'days'];
+
     /**
      * @param  array<string, mixed>  $edition  its row, by column, as it is stored
      * @param  string  $digest  SHA-256 of its file, in hexadecimal digits
@@ -57,7 +60,7 @@ final readonly class Manifest
             // It never changes, and reading a gigabyte takes seconds.
             Cache::rememberForever("digest:{$edition->file}:{$edition->bytes}", fn (): string => (string) hash_file('sha256', $path)),
             is_file($live) ? ['bytes' => (int) filesize($live), 'digest' => (string) hash_file('sha256', $live)] : null,
-            Setting::query()->first()->said ?? [],
+            array_diff_key(Setting::query()->first()->said ?? [], array_flip(self::OF_THE_DESK)),
             array_values(
                 Token::query()
                     ->orderBy('id')

@@ -4,38 +4,59 @@ declare(strict_types=1);
 
 namespace Lokum\Facet;
 
-/** Numbers made ready to be stored as {@see SlicedNumbers} reads them. */
+/** Numbers made ready to be stored as {@see SlicedNumbers} reads them; a million of them take no more memory than their bitmaps. */
 final readonly class RankedNumbers
 {
-    /** @var list<float> the distinct numbers, rising */
-    public array $numbers;
-
-    /** @var list<list<int>> the bits whose rank has binary digit i set, lowest digit first */
-    public array $slices;
-
-    /** @param  array<int, float>  $byBit  number of each carrier that has one, by its bit */
-    public function __construct(public array $byBit)
+    /**
+     * @param  list<float>  $numbers  the distinct numbers, rising
+     * @param  string  $present  stored bits of who has a number
+     * @param  list<string>  $slices  stored bits of those whose rank has binary digit i set, lowest digit first
+     */
+    private function __construct(public array $numbers, public string $present, public array $slices)
     {
-        asort($byBit, SORT_NUMERIC);
-        $numbers = $ranked = [];
+    }
+
+    /**
+     * @param  iterable<array{0: int, 1: float}>  $pairs  a carrier's bit and its number, in rising order of the numbers; of several numbers
+     *         of one carrier the smallest counts
+     * @param  int  $bytes  of a bitmap of carriers
+     */
+    public static function rising(iterable $pairs, int $bytes): self
+    {
+        $numbers = $slices = [];
+        $present = new BitWriter($bytes);
         $rank = -1;
-        foreach ($byBit as $bit => $number) {
+        foreach ($pairs as [$bit, $number]) {
+            if (! $present->set($bit)) {
+                continue;
+            }
             if ($rank < 0 || $number !== $numbers[$rank]) {
                 $numbers[] = $number;
                 $rank++;
             }
-            $ranked[$bit] = $rank;
-        }
-        $slices = [];
-        for ($digit = 0; (count($numbers) - 1) >> $digit > 0; $digit++) {
-            $slices[$digit] = [];
-            foreach ($ranked as $bit => $rank) {
-                if ((($rank >> $digit) & 1) === 1) {
-                    $slices[$digit][] = $bit;
+            for ($digit = 0, $left = $rank; $left > 0; $digit++, $left >>= 1) {
+                $slices[$digit] ??= new BitWriter($bytes);
+                if (($left & 1) === 1) {
+                    $slices[$digit]->set($bit);
                 }
             }
         }
-        $this->numbers = $numbers;
-        $this->slices = array_values($slices);
+
+        return new self($numbers, $present->stored(), array_values(array_map(fn (BitWriter $slice): string => $slice->stored(), $slices)));
+    }
+
+    /**
+     * The same of numbers in any order.
+     *
+     * @param  array<int, float>  $byBit  number of each carrier that has one, by its bit
+     */
+    public static function of(array $byBit, int $bytes): self
+    {
+        asort($byBit, SORT_NUMERIC);
+
+        return self::rising(
+            array_map(fn (int $bit, float $number): array => [$bit, $number], array_keys($byBit), $byBit),
+            $bytes,
+        );
     }
 }

@@ -16,7 +16,8 @@ final class StoredBits
     /** A list of its bits is kept only where it is shorter than the bitmap by this much: it takes longer to read. */
     private const LIST_BELOW = 64;
 
-    private const MASKS = ["\x01", "\x02", "\x04", "\x08", "\x10", "\x20", "\x40", "\x80"];
+    /** Of a bit in its byte. */
+    public const MASKS = ["\x01", "\x02", "\x04", "\x08", "\x10", "\x20", "\x40", "\x80"];
 
     /**
      * @param  list<int>  $bits  the bits that are set, in any order, each once or more
@@ -24,7 +25,13 @@ final class StoredBits
      */
     public static function encode(array $bits, int $bytes): string
     {
-        return count($bits) * self::LIST_BELOW < $bytes ? 'l'.pack('V*', ...$bits) : 'b'.self::set($bits, $bytes);
+        return self::isList(count($bits), $bytes) ? 'l'.pack('V*', ...$bits) : 'b'.self::bitmap($bits, $bytes);
+    }
+
+    /** Whether so many bits are stored as a list of them. */
+    public static function isList(int $bits, int $bytes): bool
+    {
+        return $bits * self::LIST_BELOW < $bytes;
     }
 
     /** Variants as they are, lane by lane. */
@@ -71,11 +78,14 @@ final class StoredBits
         /** @var array<int, int> $bits */
         $bits = strlen($stored) === 1 ? [] : unpack('V*', $stored, 1);
 
-        return self::set($bits, $bytes);
+        return self::bitmap($bits, $bytes);
     }
 
-    /** @param  array<int, int>  $bits */
-    private static function set(array $bits, int $bytes): string
+    /**
+     * @param  array<int, int>  $bits  the bits that are set, in any order
+     * @param  int  $bytes  size of the bitmap, a multiple of 8
+     */
+    public static function bitmap(array $bits, int $bytes): string
     {
         $string = str_repeat("\0", $bytes);
         foreach ($bits as $bit) {

@@ -85,7 +85,7 @@ test('whatever is done in whatever order', function (int $seed): void {
         $taken += (int) publishedTwice(implode("\n", array_slice($acts->told, -12)));
     }
     expect($taken)->toBeGreaterThan(1);
-})->with(fn (): array => RandomActs::seeds(701, 708));
+})->with(fn (): array => RandomActs::seeds(701, 704));
 
 test('after a merge, a filter, prices and cells it is taken over; after a delivery and in another currency it is not', function (): void {
     mt_srand(5);

@@ -1,0 +1,45 @@
+<?php
+
+declare(strict_types=1);
+
+use Lokum\Facet\BitWriter;
+use Lokum\Facet\Layout;
+use Lokum\Facet\RankedNumbers;
+use Lokum\Facet\SlicedNumbers;
+use Lokum\Facet\StoredBits;
+
+test('bits set one by one are stored as all at once', function (int $seed): void {
+    mt_srand($seed);
+    $bytes = 8 * mt_rand(1, 60);
+    $writer = new BitWriter($bytes);
+    $set = [];
+    for ($i = mt_rand(0, $bytes * 2); $i > 0; $i--) {
+        $bit = mt_rand(0, $bytes * 8 - 1);
+        expect($writer->set($bit))->toBe(! isset($set[$bit]));
+        $set[$bit] = true;
+    }
+    expect($writer->stored())->toBe(StoredBits::encode(array_keys($set), $bytes));
+})->with(range(1, 40));
+
+test('every carrier has its smallest number, whichever way they come', function (int $seed): void {
+    mt_srand($seed);
+    $layout = new Layout([mt_rand(20, 200)]);
+    $pairs = $wanted = [];
+    for ($i = mt_rand(0, 150); $i > 0; $i--) {
+        $bit = mt_rand(0, $layout->products() - 1);
+        $number = [0.1 + 0.2, 0.3, -1.5, (float) mt_rand(0, 40), 1e-9][mt_rand(0, 4)];
+        $pairs[] = [$bit, $number];
+        $wanted[$bit] = min($wanted[$bit] ?? INF, $number);
+    }
+    usort($pairs, fn (array $one, array $other): int => $one[1] <=> $other[1]);
+    foreach ([RankedNumbers::rising($pairs, $layout->bytes), RankedNumbers::of($wanted, $layout->bytes)] as $ranked) {
+        $read = fn (string $bits): mixed => StoredBits::variants($bits, $layout);
+        $numbers = new SlicedNumbers($ranked->numbers, $read($ranked->present), array_map($read, $ranked->slices));
+        for ($bit = 0; $bit < $layout->products(); $bit++) {
+            expect($numbers->at($bit, 0))->toBe($wanted[$bit] ?? null);
+        }
+        $rising = $ranked->numbers;
+        sort($rising);
+        expect($ranked->numbers)->toBe(array_values(array_unique($rising, SORT_REGULAR)));
+    }
+})->with(range(1, 40));
