@@ -144,20 +144,22 @@ final readonly class EditionProducts
     }
 
     /**
-     * @param  string  $product  sku of the product
-     * @param  string  $sku  of its variant, or its own
-     * @return array{0: EditionProduct, 1: int, 2: int}|null the product, its number and the variant's lane; null where the edition has none
+     * @param  list<string>  $skus  of products
+     * @return array<string, array{0: EditionProduct, 1: int}> the products that the edition has and their numbers, by sku
      */
-    public function variantPlace(string $product, string $sku): ?array
+    public function numbered(array $skus): array
     {
-        $found = $this->product($product);
-        $lane = $found === null ? false : array_search($sku, $found->skus(), true);
-        if ($found === null || $lane === false) {
-            return null;
+        $found = [];
+        foreach (array_chunk(array_values(array_unique($skus)), self::AT_ONCE) as $some) {
+            $in = implode(', ', array_fill(0, count($some), '?'));
+            $numbers = $this->database->rows("SELECT number FROM products WHERE sku IN ({$in}) ORDER BY number", $some);
+            $numbers = array_map(intval(...), array_column($numbers, 'number'));
+            foreach ($this->products($numbers) as $i => $product) {
+                $found[$product->sku] = [$product, $numbers[$i]];
+            }
         }
-        $number = (int) ($this->database->row('SELECT number FROM products WHERE sku = ?', [$product])['number'] ?? 0);
 
-        return $number < ($this->layout->sizes[$lane] ?? 0) ? [$found, $number, (int) $lane] : null;
+        return $found;
     }
 
     /**

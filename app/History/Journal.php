@@ -56,10 +56,11 @@ final class Journal
     /**
      * @param  class-string<Model>  $class
      * @param  array<string, mixed>  $changes  as its table keeps them; those that change nothing are left out
+     * @param  Model|null  $known  the row as it was read in this transaction; null: it is read
      */
-    public function update(string $class, int $id, array $changes): void
+    public function update(string $class, int $id, array $changes, ?Model $known = null): void
     {
-        $known = self::find($class, $id);
+        $known ??= self::find($class, $id);
         $before = $known->getRawOriginal();
         $changes = array_filter(
             $changes,

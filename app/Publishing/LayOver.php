@@ -111,13 +111,14 @@ final class LayOver
         $this->run('INSERT INTO said VALUES (?, ?)', [$revision, $content]);
         $products = [];
         $seen = 0;
+        $known = $this->edition->products->numbered(array_map(fn (SaidPrice $one): string => $one->product, $said));
         foreach ($said as $one) {
-            $place = $this->edition->products->variantPlace($one->product, $one->sku);
-            if ($place === null) {
+            [$product, $number] = $known[$one->product] ?? [null, 0];
+            $lane = $product === null ? false : array_search($one->sku, $product->skus(), true);
+            if ($product === null || $lane === false) {
                 continue;
             }
             $seen++;
-            [$product, $number, $lane] = $place;
             $now = $products[$number] ?? $product;
             $variant = $now->variants[$lane];
             $price = $one->saysPrice ? $one->price : ($variant['price'] === null ? null : (float) $variant['price']);

@@ -87,7 +87,7 @@ final readonly class SayPrices
         if ($item === null || $changes === []) {
             return 'same';
         }
-        $journal->update(Item::class, $item->id, $changes);
+        $journal->update(Item::class, $item->id, $changes, $item);
 
         return 'changed';
     }

@@ -17,6 +17,7 @@ use App\Models\Value;
 use App\Publishing\PriceRow;
 use App\Publishing\Publish;
 use App\Publishing\SayPrices;
+use App\Publishing\ServeAgain;
 use App\Publishing\TakenOver;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\MergeValues;
@@ -115,6 +116,12 @@ test('after a merge, a filter, prices and cells it is taken over; after a delive
         app(ChangeFilter::class)->save('color', ['control' => $control] + $given, 'shop', ChangeFilter::token($given));
         expect(publishedTwice("a filter that is {$control}"))->toBeTrue();
     }
+    // What is served again is as old as it was made, so all that was done since counts.
+    $old = Edition::current() ?? throw new RuntimeException('There is no edition.');
+    app(EditLineup::class)->drop('stock');
+    publishedTwice('a filter less');
+    app(ServeAgain::class)($old, 'a trial');
+    expect(publishedTwice('an edition that was served again'))->toBeTrue();
     $this->read("sku,Color\nNEW,Red\n");
     expect($isTaken())->toBeFalse()->and(publishedTwice('a delivery'))->toBeFalse();
     expect($isTaken())->toBeTrue();
