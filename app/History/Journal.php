@@ -6,6 +6,7 @@ namespace App\History;
 
 use App\Models\ChangeRow;
 use App\Models\Definition;
+use App\Models\Item;
 use App\Models\OfDefinition;
 use App\Models\Origin;
 use App\Models\Spelling;
@@ -56,17 +57,12 @@ final class Journal
     /**
      * @param  class-string<Model>  $class
      * @param  array<string, mixed>  $changes  as its table keeps them; those that change nothing are left out
-     * @param  Model|null  $known  the row as it was read in this transaction; null: it is read
      */
-    public function update(string $class, int $id, array $changes, ?Model $known = null): void
+    public function update(string $class, int $id, array $changes): void
     {
-        $known ??= self::find($class, $id);
+        $known = self::find($class, $id);
         $before = $known->getRawOriginal();
-        $changes = array_filter(
-            $changes,
-            fn (mixed $value, string $column): bool => ! self::same($before[$column] ?? null, $value),
-            ARRAY_FILTER_USE_BOTH,
-        );
+        $changes = self::different($before, $changes);
         if ($changes === []) {
             return;
         }
@@ -75,6 +71,48 @@ final class Journal
         $known->setRawAttributes($changes + $before);
         $known->save();
         $this->note($known, array_intersect_key($before, $changes), $changes);
+    }
+
+    /**
+     * The same for many products or variants at once, some hundred times faster: prices come by the thousand.
+     *
+     * @param  array<int, array<string, mixed>>  $changes  columns by item
+     */
+    public function updateItems(array $changes): void
+    {
+        $alike = [];
+        foreach (Item::query()->whereIn('id', array_keys($changes))->get() as $item) {
+            $before = $item->getRawOriginal();
+            $other = self::different($before, $changes[$item->id]);
+            if ($other !== []) {
+                $this->note($item, array_intersect_key($before, $other), $other);
+                ksort($other);
+                $alike[implode(' ', array_keys($other))][$item->id] = $other;
+            }
+        }
+        foreach ($alike as $columns => $rows) {
+            $set = array_map(fn (string $column): string => "{$column} = json_extract(j.value, '$.{$column}')", explode(' ', $columns));
+            DB::update(
+                'UPDATE items SET '.
+                    implode(', ', $set).
+                    ', version = version + 1, updated_at = ? FROM json_each(?) j WHERE items.id = CAST(j.key AS INTEGER)',
+                [now()->toDateTimeString(), json_encode($rows, JSON_THROW_ON_ERROR | JSON_PRESERVE_ZERO_FRACTION)],
+            );
+        }
+    }
+
+    /**
+     * @param  array<string, mixed>  $before
+     * @param  array<string, mixed>  $changes
+     * @return array<string, mixed> those that change something
+     */
+    private static function different(array $before, array $changes): array
+    {
+        return array_filter(
+            $changes,
+            fn (mixed $value, string $column): bool => ! self::same($before[$column] ?? null, $value),
+            ARRAY_FILTER_USE_BOTH,
+        );
     }
 
     /** @param  class-string<Model>  $class */

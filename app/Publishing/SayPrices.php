@@ -68,10 +68,16 @@ final readonly class SayPrices
                 $said = array_filter($rows, fn (PriceRow $row): bool => self::problem($items->get($row->sku)) === null);
                 $ids = array_values(array_map(fn (PriceRow $row): int => (int) $items->get($row->sku)?->id, $said));
                 $before = ContentDigest::of($ids);
+                $changes = [];
                 foreach ($rows as $row) {
                     $item = $items->get($row->sku);
-                    $results[$row->sku] = self::problem($item) ?? self::write($journal, $row, $item);
+                    $other = $item === null ? [] : $row->differs($item);
+                    $results[$row->sku] = self::problem($item) ?? ($other === [] ? 'same' : 'changed');
+                    if ($item !== null && $results[$row->sku] === 'changed') {
+                        $changes[$item->id] = $other;
+                    }
                 }
+                $journal->updateItems($changes);
                 $content = ContentDigest::of($ids) - $before;
 
                 return 'Said price and stock of '.Format::count(count(array_keys($results, 'changed', true)), 'sku');
@@ -79,17 +85,6 @@ final readonly class SayPrices
         );
 
         return $this->layOver(array_values($said), $change->id ?? $this->ledger->revision(), $content) + ['results' => $results];
-    }
-
-    private static function write(Journal $journal, PriceRow $row, ?Item $item): string
-    {
-        $changes = $item === null ? [] : $row->differs($item);
-        if ($item === null || $changes === []) {
-            return 'same';
-        }
-        $journal->update(Item::class, $item->id, $changes, $item);
-
-        return 'changed';
     }
 
     private static function problem(?Item $item): ?string
