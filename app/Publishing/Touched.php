@@ -58,10 +58,14 @@ final readonly class Touched
     /** Null where more was touched than can be told apart. */
     public static function since(int $revision): ?self
     {
-        $changes = Change::query()->where('id', '>', $revision)->get(['id', 'room']);
+        $changes = Change::query()->where('id', '>', $revision);
         $rows = ChangeRow::query()->where('change_id', '>', $revision)->orderBy('id');
-        $cells = DB::table('cell_changes')->whereIn('change_id', $changes->pluck('id'));
-        if ((clone $rows)->count() + (clone $cells)->count() > self::MOST || self::isMore($changes)) {
+        $cells = DB::table('cell_changes')->where('change_id', '>', $revision);
+        if (
+            (clone $changes)->count() > self::MOST ||
+            (clone $rows)->count() + (clone $cells)->count() > self::MOST ||
+            self::isMore($changes->get(['id', 'room']))
+        ) {
             return null;
         }
         $definitions = $prices = $fields = [];

@@ -21,6 +21,7 @@ use App\Publishing\ServeAgain;
 use App\Publishing\TakenOver;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\MergeValues;
+use Illuminate\Support\Facades\DB;
 use Tests\Support\RandomActs;
 
 /* An edition that takes over what nothing has touched since the one before is, row for row, what one that is written afresh is. */
@@ -127,4 +128,12 @@ test('after a merge, a filter, prices and cells it is taken over; after a delive
     expect($isTaken())->toBeTrue();
     config(['lokum.currency' => 'SEK']);
     expect($isTaken())->toBeFalse();
+});
+
+test('after more acts than can be told apart, all is written afresh', function (): void {
+    $this->read("sku,category,price,Color\nA,Paint,4,Red\n");
+    $this->publish();
+    DB::statement("INSERT INTO changes (room, summary, has_way_back) WITH RECURSIVE n(i) AS
+        (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 40000) SELECT 'Access', 'Let somebody in', 0 FROM n");
+    expect(TakenOver::from(Served::now()))->toBeNull()->and($this->publish()->products)->toBe(1);
 });
