@@ -5,15 +5,11 @@ declare(strict_types=1);
 namespace Bench;
 
 use App\Draft\DraftLineups;
-use App\Feeds\ReadFeed;
 use App\Lineups\DraftListing;
 use App\Lineups\EditLineup;
 use App\Lineups\PageWorth;
-use App\Models\Definition;
-use App\Publishing\Publish;
 use Illuminate\Contracts\Http\Kernel;
 use Illuminate\Http\Request;
-use Illuminate\Support\Facades\DB;
 use Symfony\Component\Process\Process;
 
 /**
@@ -27,8 +23,7 @@ final readonly class Pages implements Benchmark
     private const SECONDS = 8;
 
     public function __construct(
-        private ReadFeed $read,
-        private Publish $publish,
+        private Shop $shop,
         private EditLineup $edit,
         private Kernel $kernel,
         private PageWorth $worth,
@@ -39,25 +34,10 @@ final readonly class Pages implements Benchmark
     public function run(int $products, callable $say): array
     {
         config(['session.driver' => 'array']);
-        $say('reading '.number_format($products).' products');
-        Catalog::readIn($this->read, (new Catalog($products))->flatRows());
-        Definition::query()->update(['state' => 'accepted']);
-        $this->edit->several([...array_keys(Catalog::ATTRIBUTES), 'price', 'stock']);
-        $say('publishing');
-        $edition = ($this->publish)(fn () => null);
+        $edition = $this->shop->open($products, false, $say);
         $say('asking for pages');
         [$first, $times] = $this->requests();
-        $say('baseline: one GROUP BY a filter');
-        $start = hrtime(true);
-        foreach (Definition::query()->whereIn('slug', array_keys(Catalog::ATTRIBUTES))->pluck('id') as $definition) {
-            DB::select(
-                'SELECT s.value_id, COUNT(DISTINCT COALESCE(i.parent_id, i.id)) FROM spellings s
-                    JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = ?
-                    GROUP BY s.value_id',
-                [$definition],
-            );
-        }
-        $sql = (hrtime(true) - $start) / 1e6;
+        $sql = 1000 * $this->shop->oneCount($say);
         $peak = round(memory_get_peak_usage() / 1e6);
         $say('what filters earn, on the draft');
         [$earnFirst, $earnAgain, $live] = $this->draft();
@@ -132,7 +112,7 @@ final readonly class Pages implements Benchmark
     {
         Manager::make();
         $data = (string) config('lokum.data');
-        $server = new Served(['serve'], $data);
+        $server = new Running(['serve'], $data);
         $publishing = new Process(
             [PHP_BINARY, '-d', 'memory_limit=4G', base_path('bin/console.php'), 'publish'],
             base_path(),

@@ -4,15 +4,12 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use App\Feeds\ReadFeed;
 use App\Lineups\EditLineup;
 use App\Models\Definition;
 use App\Models\Item;
 use App\Publishing\PriceRow;
-use App\Publishing\Publish;
 use App\Publishing\SayPrices;
 use App\Vocabulary\MergeValues;
-use Illuminate\Support\Facades\DB;
 
 /**
  * Publishes a catalog with about three variants each, beside one plain SQL count of every attribute's terms over the same data; and again
@@ -23,8 +20,7 @@ final readonly class Publishing implements Benchmark
     private const PRICES = 100;
 
     public function __construct(
-        private ReadFeed $read,
-        private Publish $publish,
+        private Shop $shop,
         private EditLineup $edit,
         private MergeValues $merge,
         private SayPrices $prices,
@@ -33,25 +29,9 @@ final readonly class Publishing implements Benchmark
 
     public function run(int $products, callable $say): array
     {
-        $say('reading '.number_format($products).' products');
-        Catalog::readIn($this->read, (new Catalog($products))->variantRows());
-        DB::statement('UPDATE definitions SET state = ?', ['accepted']);
-        $this->edit->several([...array_keys(Catalog::ATTRIBUTES), 'price', 'stock']);
-        $say('publishing');
-        memory_reset_peak_usage();
-        $edition = ($this->publish)(fn () => null);
+        $edition = $this->shop->open($products, true, $say);
         $memory = memory_get_peak_usage() / 1e6;
-        $say('baseline: one GROUP BY an attribute');
-        $start = hrtime(true);
-        foreach (DB::table('definitions')->pluck('id') as $definition) {
-            DB::select(
-                'SELECT s.value_id, COUNT(DISTINCT COALESCE(i.parent_id, i.id)) FROM spellings s
-                    JOIN assignments a ON a.spelling_id = s.id JOIN items i ON i.id = a.item_id WHERE s.definition_id = ?
-                    GROUP BY s.value_id',
-                [$definition],
-            );
-        }
-        $baseline = (hrtime(true) - $start) / 1e9;
+        $baseline = $this->shop->oneCount($say);
 
         return [
             'products' => $edition->products,
@@ -87,8 +67,8 @@ final readonly class Publishing implements Benchmark
             ] as $what => $act
         ) {
             $act();
-            $say("publishing after: {$what}");
-            $seconds["after_{$what}_seconds"] = ($this->publish)(fn () => null)->seconds;
+            $say("after: {$what}");
+            $seconds["after_{$what}_seconds"] = $this->shop->publish($say)->seconds;
         }
 
         return $seconds;

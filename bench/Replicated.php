@@ -4,11 +4,7 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use App\Feeds\ReadFeed;
-use App\Lineups\EditLineup;
-use App\Models\Definition;
 use App\Models\Token;
-use App\Publishing\Publish;
 
 /**
  * Picked listings a second from one, two and three replicas, beside the machine with the catalog alone; each of them has one core of
@@ -24,22 +20,17 @@ final readonly class Replicated implements Benchmark
 
     private const CORES = 2;
 
-    public function __construct(private ReadFeed $read, private Publish $publish, private EditLineup $edit)
+    public function __construct(private Shop $shop)
     {
     }
 
     public function run(int $products, callable $say): array
     {
-        $say('reading '.number_format($products).' products');
-        Catalog::readIn($this->read, (new Catalog($products))->flatRows());
-        Definition::query()->update(['state' => 'accepted']);
-        $this->edit->several([...array_keys(Catalog::ATTRIBUTES), 'price', 'stock']);
-        $say('publishing');
-        $edition = ($this->publish)(fn () => null);
+        $edition = $this->shop->open($products, false, $say);
         Manager::make();
         $token = Token::issue('A replica', copies: true);
         $data = (string) config('lokum.data');
-        $catalog = new Served(['serve'], $data, 0);
+        $catalog = new Running(['serve'], $data, 0);
         $page = '/shop?color=color-1&grade=grade-1';
         $say('baseline: the machine with the catalog alone');
         $alone = Crowd::throughput(self::SHOPPERS, [$catalog->address.$page], self::SECONDS);
@@ -49,7 +40,7 @@ final readonly class Replicated implements Benchmark
             for ($i = 1; $i <= self::REPLICAS; $i++) {
                 $say("{$i} of ".self::REPLICAS.' replicas');
                 $start = microtime(true);
-                $replicas[] = new Served(
+                $replicas[] = new Running(
                     ['replica', "--from={$catalog->address}", "--token={$token}", '--every=1'],
                     "{$data}/replica-{$i}",
                     $i % self::CORES,
@@ -58,23 +49,22 @@ final readonly class Replicated implements Benchmark
                 $figures["start_seconds_{$i}"] = round(microtime(true) - $start, 2);
                 $figures["replicas_{$i}_a_second"] = Crowd::throughput(
                     self::SHOPPERS,
-                    array_map(fn (Served $replica): string => $replica->address.$page, $replicas),
+                    array_map(fn (Running $replica): string => $replica->address.$page, $replicas),
                     self::SECONDS,
                 );
             }
-            $say('a new edition');
-            $next = ($this->publish)(fn () => null);
+            $next = $this->shop->publish($say);
             $start = microtime(true);
-            array_walk($replicas, fn (Served $replica) => $this->waitFor($replica, $next->id));
+            array_walk($replicas, fn (Running $replica) => $this->waitFor($replica, $next->id));
             $figures['all_follow_seconds'] = round(microtime(true) - $start, 2);
         } finally {
-            array_map(fn (Served $server) => $server->stop(), [...$replicas, $catalog]);
+            array_map(fn (Running $server) => $server->stop(), [...$replicas, $catalog]);
         }
 
         return $figures;
     }
 
-    private function waitFor(Served $replica, int $edition): void
+    private function waitFor(Running $replica, int $edition): void
     {
         for ($end = microtime(true) + 300; microtime(true) < $end; usleep(50_000)) {
             $said = json_decode((string) @file_get_contents("{$replica->address}/health"), true);

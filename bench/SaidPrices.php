@@ -4,11 +4,8 @@ declare(strict_types=1);
 
 namespace Bench;
 
-use App\Feeds\ReadFeed;
-use App\Models\Definition;
 use App\Models\Item;
 use App\Publishing\PriceRow;
-use App\Publishing\Publish;
 use App\Publishing\SayPrices;
 
 /** Prices and stock that are said and seen at once, beside the whole publication that would have to be waited for. */
@@ -16,17 +13,13 @@ final readonly class SaidPrices implements Benchmark
 {
     private const TIMES = 3;
 
-    public function __construct(private ReadFeed $read, private Publish $publish, private SayPrices $say)
+    public function __construct(private Shop $shop, private SayPrices $say)
     {
     }
 
     public function run(int $products, callable $say): array
     {
-        $say('reading '.number_format($products).' products');
-        Catalog::readIn($this->read, (new Catalog($products))->variantRows());
-        Definition::query()->update(['state' => 'accepted']);
-        $say('publishing');
-        $edition = ($this->publish)(fn () => null);
+        $edition = $this->shop->open($products, true, $say);
         $figures = ['products' => $edition->products, 'variants' => $edition->variants, 'publication_seconds' => $edition->seconds];
         mt_srand(9);
         foreach ([1, 100, 1000] as $rows) {

@@ -31,7 +31,14 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->trustHosts(
             at: fn (): array => array_map(
                 fn (string $host): string => '^'.preg_quote($host).'$',
-                array_filter(['localhost', '127.0.0.1', '[::1]', (string) parse_url((string) getenv('LOKUM_URL'), PHP_URL_HOST)]),
+                array_filter([
+                    'localhost',
+                    '127.0.0.1',
+                    '[::1]',
+                    (string) parse_url((string) getenv('LOKUM_URL'), PHP_URL_HOST),
+                    // Where a replica listens for notices, and is asked how it is.
+                    (string) getenv('LOKUM_REPLICA_LISTEN'),
+                ]),
             ),
             subdomains: false,
         );

@@ -85,15 +85,10 @@ final class ConnectionsController
         $standIn = $request->boolean('stand_in') && config('lokum.demo');
         $url = $standIn ? url(route('stand-in', absolute: false)) : trim($request->string('url')->toString());
         $isPrivate = $request->boolean('private');
-        if ($isPrivate && preg_match('~^https?://[^/\s@]+~i', $url) !== 1) {
-            throw new Refused('An address begins with https:// or http://, for example http://10.0.0.7:8081/notices.', 'url');
-        }
-        if (! $isPrivate && ! Receiver::isStandIn($url)) {
-            PublicAddress::of($url);
-        }
+        PublicAddress::options($url, $isPrivate || Receiver::isStandIn($url));
         $secret = $standIn ? self::STAND_IN_SECRET : bin2hex(random_bytes(20));
         Receiver::query()->create(['url' => $url, 'secret' => $secret, 'private' => $isPrivate]);
-        $this->ledger->note(Room::Access, "Notices go to {$url}");
+        $this->ledger->note(Room::Access, "Notices go to {$url}".($isPrivate ? ', in our own network' : ''));
 
         return redirect()
             ->route('outside')

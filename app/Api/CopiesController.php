@@ -30,10 +30,12 @@ final class CopiesController
     public function edition(Request $request, string $file): BinaryFileResponse
     {
         $this->ensureAllowed($request);
-        $manifest = Manifest::of(Served::of($request));
-        abort_unless($file === $manifest->file(), Answers::json(404, 'Another edition is served by now.'));
+        $edition = Served::of($request)->edition;
+        if ($edition === null || $file !== $edition->file) {
+            abort(Answers::json(404, 'Another edition is served by now.'));
+        }
 
-        return $this->send(Edition::directory()."/{$file}", $manifest->digest);
+        return $this->send(Edition::directory()."/{$file}", Manifest::digestOf($edition));
     }
 
     /** What was said over it since. */

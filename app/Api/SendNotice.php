@@ -77,7 +77,7 @@ final class SendNotice implements ShouldQueue
                 ->connectTimeout(5)
                 ->withHeaders(['Signature' => Receiver::signature($body, $delivery->receiver->secret)])
                 ->withoutRedirecting()
-                ->withOptions(['curl' => $isAnywhere ? [] : PublicAddress::of($url)->pinned()])
+                ->withOptions(['curl' => PublicAddress::options($url, $isAnywhere)])
                 ->withBody($body, 'application/json')
                 ->post($url);
             [$done, $answer] = [$response->successful(), 'answered '.$response->status()];

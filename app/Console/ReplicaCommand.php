@@ -14,6 +14,7 @@ final class ReplicaCommand extends Command
     protected $signature = 'replica {--from= : address of the machine with the catalog; or LOKUM_REPLICA_FROM}
         {--token= : a token that may copy editions; or LOKUM_REPLICA_TOKEN}
         {--secret= : what notices to this replica are signed with; or LOKUM_REPLICA_SECRET}
+        {--listen=127.0.0.1 : IP address of this machine that it listens on; 0.0.0.0: all of them}
         {--port=8081 : where the shop is served}
         {--every=5 : seconds between one question for something new and the next, 1 to 3600}
         {--silence=0 : seconds without an answer after which this replica serves no more; 0: it serves on}
@@ -33,6 +34,12 @@ final class ReplicaCommand extends Command
         }
         if ($every < 1 || $every > 3600) {
             throw new Refused('--every takes 1 to 3600 seconds.');
+        }
+        if (preg_match('/^\d{1,6}$/D', $this->textOption('silence')) !== 1) {
+            throw new Refused('--silence takes seconds, or 0.');
+        }
+        if (filter_var($this->textOption('listen'), FILTER_VALIDATE_IP, FILTER_FLAG_IPV4) === false) {
+            throw new Refused('--listen takes an IP address of this machine, for example 10.0.0.7.');
         }
         $upstream = new Upstream($from, $token);
         Follow::ensureRoom();
@@ -74,6 +81,8 @@ final class ReplicaCommand extends Command
 
     private function serve(string $from, string $token, int $every): int
     {
+        // What another keeps up to date is served by that one.
+        Follow::lock()->release();
         // Known as a replica's from its first moment on, so that no catalog is begun here.
         ReplicaState::read()->write();
 
@@ -83,10 +92,12 @@ final class ReplicaCommand extends Command
                 'LOKUM_REPLICA_FROM' => $from,
                 'LOKUM_REPLICA_TOKEN' => $token,
                 'LOKUM_REPLICA_SECRET' => $this->said('secret'),
+                'LOKUM_REPLICA_LISTEN' => $this->textOption('listen'),
                 'LOKUM_REPLICA_SILENCE' => $this->textOption('silence') ?: (string) config('lokum.replica.silence'),
             ],
             [[PHP_BINARY, base_path('bin/console.php'), 'replica', '--follow', "--every={$every}"]],
             fn (string $address) => $this->line("What {$from} serves is served at {$address}/shop.\nCtrl C stops this replica."),
+            $this->textOption('listen'),
         );
     }
 

@@ -11,6 +11,9 @@ use Symfony\Component\Process\Process;
 /** Pages and what runs beside them, in one process tree: whichever dies is started again. */
 final class Server
 {
+    /** Nobody else's machine reaches it. */
+    public const HERE = '127.0.0.1';
+
     private const WEB_WORKERS = '6';
 
     /** Starts a command in a process group of its own. */
@@ -45,10 +48,12 @@ final class Server
      * @param  array<string, string>  $settings  environment
      * @param  list<list<string>>  $beside  commands that run beside the pages
      * @param  Closure(string): mixed  $ready  gets the address once pages are served
+     * @param  string  $listen  IP address of this machine that it listens on
      */
-    public static function with(int $port, array $settings, array $beside, Closure $ready): int
+    public static function with(int $port, array $settings, array $beside, Closure $ready, string $listen = self::HERE): int
     {
-        if (@fsockopen('127.0.0.1', $port, $code, $message, 0.3) !== false) {
+        $near = $listen === '0.0.0.0' ? self::HERE : $listen;
+        if (@fsockopen($near, $port, $code, $message, 0.3) !== false) {
             throw new Refused("Port {$port} is taken. Choose another with --port.");
         }
         $environment = [
@@ -71,7 +76,7 @@ final class Server
                 '-d',
                 'max_input_vars=20000',
                 '-S',
-                "127.0.0.1:{$port}",
+                "{$listen}:{$port}",
                 '-t',
                 public_path(),
                 public_path('router.php'),
@@ -91,12 +96,12 @@ final class Server
         $processes = array_map(fn (array $command): Process => self::start($command, $environment), $commands);
         for (
             $wait = 0;
-            $wait < self::START_SECONDS * 10 && @fsockopen('127.0.0.1', $port, $code, $message, 0.2) === false;
+            $wait < self::START_SECONDS * 10 && @fsockopen($near, $port, $code, $message, 0.2) === false;
             $wait++
         ) {
             usleep(100_000);
         }
-        $ready("http://127.0.0.1:{$port}");
+        $ready("http://{$near}:{$port}");
         while ($running) {
             usleep(300_000);
             foreach ($processes as $i => $process) {

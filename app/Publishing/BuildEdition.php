@@ -13,6 +13,7 @@ use App\Editions\EditionDatabase;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\State;
+use App\Support\Version;
 use Closure;
 use Illuminate\Database\Eloquent\Collection;
 use Lokum\Edition\Summary;
@@ -97,6 +98,7 @@ final class BuildEdition
         foreach (
             [
                 'format' => EditionDatabase::FORMAT,
+                'made_by' => Version::current(),
                 // Of History, when the catalog was as it is here.
                 'revision' => (int) Change::query()->max('id'),
                 'edition' => $number,

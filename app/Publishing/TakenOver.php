@@ -10,6 +10,7 @@ use App\Editions\Served;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Edition;
+use App\Support\Version;
 use Lokum\Edition\Summary;
 use Lokum\Lineup\ProductField;
 
@@ -39,6 +40,8 @@ final readonly class TakenOver
         $isSame =
             $edition->meta('currency') === config('lokum.currency') &&
             $edition->meta('locale') === config('lokum.locale') &&
+            // What another version has written may say otherwise what this one would.
+            $edition->meta('made_by') === Version::current() &&
             $revision <= (int) Change::query()->max('id');
         $touched = $isSame ? Touched::since($revision) : null;
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Replicas;
 
 use App\Data\FileLock;
+use App\Data\StorageProblem;
 use App\Editions\Served;
 use App\Models\Change;
 use App\Models\Definition;
@@ -59,7 +60,11 @@ final readonly class Follow
             if ($manifest !== null) {
                 ($this->takeOver)($manifest, $upstream, $mends);
             }
-        } catch (Refused $why) {
+        } catch (Throwable $why) {
+            report($why);
+            $why = $why instanceof Refused
+                ? $why
+                : new Refused(StorageProblem::inWords($why) ?? 'It could not be taken over; the log says why.', isForNow: true);
             (new ReplicaState($state->tag, $state->seal, $state->heard, $why->getMessage()))->write();
             throw $why;
         }
@@ -80,7 +85,7 @@ final readonly class Follow
             try {
                 $done = $this->once($upstream);
                 $problem = null;
-            } catch (Throwable $why) {
+            } catch (Refused $why) {
                 $done = $why->getMessage() === $problem ? null : $why->getMessage();
                 $problem = $why->getMessage();
             }

@@ -31,7 +31,7 @@ final readonly class Manifest
     /**
      * @param  array<string, mixed>  $edition  its row, by column, as it is stored
      * @param  string  $digest  SHA-256 of its file, in hexadecimal digits
-     * @param  array{bytes: int, digest: string}|null  $live  the file of what was said since; null where nothing was
+     * @param  string|null  $live  SHA-256 of the file of what was said since; null where nothing was
      * @param  array<string, mixed>  $settings  what managers have said of the shop
      * @param  list<array<string, mixed>>  $tokens  rows, by column: id, name, hash, expires_at
      * @param  list<string>  $pictures
@@ -40,7 +40,7 @@ final readonly class Manifest
     private function __construct(
         public array $edition,
         public string $digest,
-        public ?array $live,
+        public ?string $live,
         public array $settings,
         public array $tokens,
         public array $pictures,
@@ -57,9 +57,8 @@ final readonly class Manifest
 
         return new self(
             array_intersect_key($edition->getAttributes(), array_flip(self::EDITION)),
-            // It never changes, and reading a gigabyte takes seconds.
-            Cache::rememberForever("digest:{$edition->file}:{$edition->bytes}", fn (): string => (string) hash_file('sha256', $path)),
-            is_file($live) ? ['bytes' => (int) filesize($live), 'digest' => (string) hash_file('sha256', $live)] : null,
+            self::digestOf($edition),
+            is_file($live) ? (string) hash_file('sha256', $live) : null,
             array_diff_key(Setting::query()->first()->said ?? [], array_flip(self::OF_THE_DESK)),
             array_values(
                 Token::query()
@@ -76,6 +75,15 @@ final readonly class Manifest
         );
     }
 
+    /** SHA-256 of an edition's file, which never changes: reading a gigabyte takes seconds. */
+    public static function digestOf(Edition $edition): string
+    {
+        return Cache::rememberForever(
+            "digest:{$edition->file}:{$edition->bytes}",
+            fn (): string => (string) hash_file('sha256', Edition::directory()."/{$edition->file}"),
+        );
+    }
+
     /**
      * @param  array<mixed>  $document
      *
@@ -86,7 +94,6 @@ final readonly class Manifest
         $list = fn (string $key): array => is_array($document[$key] ?? null) ? $document[$key] : [];
         $text = fn (string $key): string => is_string($document[$key] ?? null) ? $document[$key] : '';
         $edition = array_intersect_key($list('edition'), array_flip(self::EDITION));
-        $live = $list('live');
         if (
             ($document['format'] ?? null) !== self::FORMAT ||
             count($edition) !== count(self::EDITION) ||
@@ -100,7 +107,7 @@ final readonly class Manifest
         return new self(
             $edition,
             $text('digest'),
-            $live === [] ? null : ['bytes' => (int) ($live['bytes'] ?? 0), 'digest' => (string) ($live['digest'] ?? '')],
+            $text('live') ?: null,
             $list('settings'),
             array_values(array_filter($list('tokens'), is_array(...))),
             array_values(

@@ -39,7 +39,9 @@ final class NeverOlder
         $served = Served::of($request)->edition;
         $response = $next($request);
         $now = $served === null ? null : Moment::of($served)->sealed($state->seal);
-        if ($now !== null && $now !== $kept && $response->getStatusCode() < 400) {
+        // What any cache may keep, such as pictures, carries nothing of one shopper.
+        $isShared = $response->headers->hasCacheControlDirective('public');
+        if ($now !== null && $now !== $kept && ! $isShared && $response->getStatusCode() < 400) {
             $response->headers->setCookie(
                 Cookie::create(self::COOKIE, $now, httpOnly: true, sameSite: Cookie::SAMESITE_LAX, secure: $request->isSecure()),
             );

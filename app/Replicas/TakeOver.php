@@ -83,10 +83,10 @@ final readonly class TakeOver
             $upstream->fetch("editions/{$manifest->file()}", $path, $manifest->digest, $bytes);
             Served::isMended((new Edition())->setRawAttributes($manifest->edition));
         }
-        $live = $manifest->live;
-        $file = LivePrices::file($path);
-        if ($live !== null && (! is_file($file) || hash_file('sha256', $file) !== $live['digest'])) {
-            $upstream->fetch("editions/{$manifest->file()}/said", $file, $live['digest'], $live['bytes']);
+        $said = LivePrices::file($path);
+        if ($manifest->live !== null && (! is_file($said) || hash_file('sha256', $said) !== $manifest->live)) {
+            // More may have been said since the list was made.
+            $upstream->fetch("editions/{$manifest->file()}/said", $said, null);
         }
         // Refuses one that this version does not read, before it is entered.
         new EditionFile($path, $bytes);

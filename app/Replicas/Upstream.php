@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Replicas;
 
+use App\Support\PublicAddress;
 use App\Support\Refused;
 use Closure;
 use Illuminate\Http\Client\ConnectionException;
@@ -27,9 +28,7 @@ final readonly class Upstream
     /** @throws Refused for what is no address */
     public function __construct(string $address, private string $token)
     {
-        if (preg_match('~^https?://[^\s/?#@]+(?:/[^\s?#]*)?$~Di', $address) !== 1) {
-            throw new Refused('--from takes the address of the machine with the catalog, for example https://lokum.example.com.');
-        }
+        PublicAddress::options($address, anywhere: true);
         $this->address = rtrim($address, '/');
     }
 
@@ -59,12 +58,13 @@ final readonly class Upstream
      *
      * @param  string  $path  below the address of copies
      * @param  string  $to  where it lies once it is whole
-     * @param  string  $digest  its SHA-256 in hexadecimal digits, or the first of them
+     * @param  string|null  $digest  its SHA-256 in hexadecimal digits, or the first of them; null: as the answer says it, for a file that
+     *         may be another by the time it is asked for
      * @param  int|null  $bytes  that it has to have; null: not known, so that it comes whole or not at all
      *
      * @throws Refused where it does not come, or another came
      */
-    public function fetch(string $path, string $to, string $digest, ?int $bytes = null): void
+    public function fetch(string $path, string $to, ?string $digest, ?int $bytes = null): void
     {
         $part = "{$to}.part";
         $file = @fopen($part, 'c+b') ?: throw new Refused("\"{$part}\" cannot be written. Is the disk full?");
@@ -75,7 +75,7 @@ final readonly class Upstream
         }
         fseek($file, $there);
         try {
-            $this->ask(
+            $answer = $this->ask(
                 "copies/{$path}",
                 fn (PendingRequest $request): PendingRequest => $request
                     ->withHeaders($there === 0 ? [] : ['Range' => "bytes={$there}-", 'If-Range' => "\"{$digest}\""])
@@ -96,7 +96,8 @@ final readonly class Upstream
             }
         }
         clearstatcache(true, $part);
-        if (! str_starts_with((string) hash_file('sha256', $part), $digest)) {
+        $digest ??= trim($answer->header('ETag'), 'W/"');
+        if ($digest === '' || ! str_starts_with((string) hash_file('sha256', $part), $digest)) {
             @unlink($part);
             throw new Refused("What came as {$path} is not what was to come. It is asked for again.", isForNow: true);
         }

@@ -49,7 +49,7 @@ final class TakeFromAddress
                 'Accept-Encoding' => 'gzip',
             ]))
             ->withOptions([
-                'curl' => $source->private ? [] : PublicAddress::of($source->url)->pinned(),
+                'curl' => PublicAddress::options($source->url, $source->private),
                 'progress' => function (mixed $total, mixed $done) use ($most): void {
                     if ($total > $most || $done > $most) {
                         throw new Refused('What comes is larger than '.($most >> 20).' MB.');

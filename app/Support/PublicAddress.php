@@ -27,8 +27,27 @@ final readonly class PublicAddress
     {
     }
 
+    /**
+     * What cURL needs to ask an address: the machine that was looked at, or any where somebody has said that it may be.
+     *
+     * @param  bool  $anywhere  whether it may lie in a network of one's own
+     * @return array<int, list<string>> options
+     *
+     * @throws Refused for an address that is none, or lies where it may not
+     */
+    public static function options(string $url, bool $anywhere): array
+    {
+        if ($anywhere) {
+            self::host($url);
+
+            return [];
+        }
+
+        return self::of($url)->pinned();
+    }
+
     /** @throws Refused */
-    public static function of(string $url): self
+    private static function host(string $url): string
     {
         $parts = parse_url($url);
         $host = is_array($parts) ? trim($parts['host'] ?? '', '[]') : '';
@@ -42,6 +61,15 @@ final readonly class PublicAddress
                 'url',
             );
         }
+
+        return $host;
+    }
+
+    /** @throws Refused */
+    public static function of(string $url): self
+    {
+        $host = self::host($url);
+        $parts = (array) parse_url($url);
         $found = filter_var($host, FILTER_VALIDATE_IP) !== false ? [$host] : (gethostbynamel($host) ?: self::sixOf($host));
         if ($found === []) {
             throw new Refused("No machine goes by the name {$host}.", 'url');
@@ -67,7 +95,7 @@ final readonly class PublicAddress
      *
      * @return array<int, list<string>> options for cURL
      */
-    public function pinned(): array
+    private function pinned(): array
     {
         return [CURLOPT_RESOLVE => ["{$this->host}:{$this->port}:{$this->ip}"]];
     }

@@ -215,6 +215,13 @@ test('a shop is let in with a token, and the stand-in gets a signed notice of th
     expect(json_decode((string) curl_exec($request), true)['products'])->toBeGreaterThan(1000);
     $me->press('Use the stand-in')->see('Notices go to')->press('Send now')->see('is on its way');
     $me->see('delivered', '#notices')->see('signature is right', '#received');
+    // For a replica: a token that copies, and a receiver where nothing is asked from here unless a manager says so.
+    $me->type('#name', 'The replica')->focus('[name="copies"]')->keys(WebDriverKeys::SPACE)->press('Make a token');
+    $me->see('read, copy editions', 'tr[data-row]')->type('#url', 'http://127.0.0.1:9/notices')->press('Add', '#notices ~ form');
+    $me->see('of a private network (127.0.0.1), where nothing is asked from here')
+        ->press('in our own network', '#notices ~ form')
+        ->press('Add', '#notices ~ form')
+        ->see('in our own network', '#notices .tag');
     expect($me->accessibilityProblems())->toBe([])->and($me->complaints())->toBe([]);
     $me->leave();
 });

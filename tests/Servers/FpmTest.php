@@ -39,21 +39,14 @@ function fpm(): array
         'php_admin_value[opcache.enable] = 1',
         'php_admin_value[memory_limit] = 256M',
     ])."\n");
-    preg_match('/```nginx\n(server \{\n    listen 8080.+?)```/s', (string) file_get_contents("{$root}/docs/running.md"), $block);
     $site = str_replace(
         ['listen 8080', '/srv/lokum/app', '127.0.0.1:9000'],
         ["listen {$port}", $root, "127.0.0.1:{$fpmPort}"],
-        $block[1] ?? throw new RuntimeException('docs/running.md has no site for php-fpm.'),
-    );
-    file_put_contents(
-        "{$dir}/nginx.conf",
-        "user {$user};\ndaemon off;\npid {$dir}/pid;\nerror_log {$dir}/error.log;\nevents {}\nhttp {\n".
-            "include /etc/nginx/mime.types;\naccess_log off;\nclient_body_temp_path {$dir}/body;\nfastcgi_temp_path {$dir}/fastcgi;\n".
-            "proxy_temp_path {$dir}/proxy;\nuwsgi_temp_path {$dir}/uwsgi;\nscgi_temp_path {$dir}/scgi;\n{$site}}\n",
+        Servers::documented('running.md', "server {\n    listen 8080"),
     );
     $binary = (glob('/usr/sbin/php-fpm8*') ?: [])[0] ?? '/usr/sbin/php-fpm';
     Servers::start(new Process([$binary, '-F', '-R', '-y', "{$dir}/fpm.conf"], timeout: null), $fpmPort, $dir);
-    Servers::start(new Process(['/usr/sbin/nginx', '-c', "{$dir}/nginx.conf"], timeout: null), $port, $dir);
+    Servers::nginx($site, $port, $dir);
 
     return $at = ["http://127.0.0.1:{$port}", $data];
 }

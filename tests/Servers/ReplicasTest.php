@@ -38,21 +38,13 @@ function threeReplicas(): array
     $dir = sys_get_temp_dir().'/lokum-front-'.bin2hex(random_bytes(4));
     mkdir($dir, 0755);
     $port = Site::freePort();
-    preg_match('/```nginx\n(.+?)```/s', (string) file_get_contents("{$root}/docs/replicas.md"), $block);
     $address = fn (int $i): string => (string) preg_replace('~^http://~', '', $replicas[$i]->address);
-    $config = str_replace(
+    $front = str_replace(
         ['listen 8080', '127.0.0.1:8081', '127.0.0.1:8082', '127.0.0.1:8083'],
         ["listen {$port}", $address(0), $address(1), $address(2)],
-        $block[1] ?? throw new RuntimeException('docs/replicas.md has no site.'),
+        Servers::documented('replicas.md'),
     );
-    $user = (posix_getpwuid(posix_geteuid()) ?: ['name' => 'root'])['name'];
-    file_put_contents(
-        "{$dir}/nginx.conf",
-        "user {$user};\ndaemon off;\npid {$dir}/pid;\nerror_log {$dir}/error.log;\nevents {}\nhttp {\naccess_log off;\n".
-            "client_body_temp_path {$dir}/body;\nfastcgi_temp_path {$dir}/fastcgi;\nproxy_temp_path {$dir}/proxy;\n".
-            "uwsgi_temp_path {$dir}/uwsgi;\nscgi_temp_path {$dir}/scgi;\n{$config}}\n",
-    );
-    Servers::start(new Process(['/usr/sbin/nginx', '-c', "{$dir}/nginx.conf"], timeout: null), $port, $dir);
+    Servers::nginx($front, $port, $dir);
 
     return $all = [
         'site' => $site,

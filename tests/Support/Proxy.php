@@ -44,7 +44,7 @@ final class Proxy
             '-out',
             "{$dir}/cert.pem",
         ]))->mustRun();
-        $server = self::documented();
+        $server = Servers::documented('running.md');
         $server = str_replace(
             ['listen 443 ssl;', '/etc/ssl/lokum.pem', '/etc/ssl/private/lokum.key', 'lokum.example.com', 'http://127.0.0.1:8080'],
             [
@@ -56,36 +56,9 @@ final class Proxy
             ],
             $server,
         );
-        file_put_contents(
-            "{$dir}/nginx.conf",
-            "pid {$dir}/pid; error_log {$dir}/error.log; daemon off;\nevents {}\n".
-            "http { access_log off; client_body_temp_path {$dir}/body; ".
-            "proxy_temp_path {$dir}/temp; ".
-            "fastcgi_temp_path {$dir}/fast; uwsgi_temp_path {$dir}/uwsgi; scgi_temp_path {$dir}/scgi;\n{$server}\n}\n",
-        );
-        $nginx = new Process(
-            [is_executable('/usr/sbin/nginx') ? '/usr/sbin/nginx' : 'nginx', '-c', "{$dir}/nginx.conf"],
-            timeout: null,
-        );
-        $nginx->start();
-        register_shutdown_function(function () use ($nginx, $dir): void {
-            $nginx->stop(3);
-            exec('rm -rf '.escapeshellarg($dir));
-        });
-        $proxy = new self($site, $port, "{$dir}/cookies");
-        for ($i = 0; $i < 50 && $proxy->ask('/icon.svg')['status'] === 0; $i++) {
-            usleep(100_000);
-        }
+        Servers::nginx($server, $port, $dir);
 
-        return $proxy;
-    }
-
-    /** The server block that docs/running.md gives. */
-    private static function documented(): string
-    {
-        preg_match('/```nginx\n(.*?)```/s', (string) file_get_contents(dirname(__DIR__, 2).'/docs/running.md'), $found);
-
-        return $found[1] ?? '';
+        return new self($site, $port, "{$dir}/cookies");
     }
 
     /**

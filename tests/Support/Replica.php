@@ -16,11 +16,18 @@ final class Replica
 
     private Process $process;
 
-    /** @param  list<string>  $options */
-    public function __construct(private readonly string $from, private readonly string $token, private readonly array $options = [])
-    {
+    /**
+     * @param  list<string>  $options
+     * @param  string  $at  IP address that it is told to listen on
+     */
+    public function __construct(
+        private readonly string $from,
+        private readonly string $token,
+        private readonly array $options = [],
+        string $at = '127.0.0.1',
+    ) {
         $this->data = sys_get_temp_dir().'/lokum-replica-'.bin2hex(random_bytes(6));
-        $this->address = 'http://127.0.0.1:'.Site::freePort();
+        $this->address = "http://{$at}:".Site::freePort();
         register_shutdown_function(function (): void {
             $this->stop();
             exec('rm -rf '.escapeshellarg($this->data));
@@ -88,7 +95,7 @@ final class Replica
     {
         return new Process(
             [PHP_BINARY, dirname(__DIR__, 2).'/bin/console.php', 'replica', "--from={$this->from}", "--token={$this->token}", ...$options],
-            env: ['LOKUM_DATA' => $this->data],
+            env: ['LOKUM_DATA' => $this->data, 'APP_ENV' => false],
             timeout: null,
         );
     }

@@ -74,7 +74,11 @@
                 hx-select-oob="#received" hx-swap="outerHTML" @endif>
             @foreach ($receivers as $receiver)
                 <section class="card">
-                    <div class="flex gap-3 items-baseline"><span class="mono break-all grow">{{ $receiver->url }}</span>
+                    <div class="flex gap-3 items-baseline"><span class="grow"><span class="mono break-all">{{ $receiver->url }}</span>
+                        @if ($receiver->private)
+                            <span class="tag">in our own network</span>
+                        @endif
+                    </span>
                         <form method="post" action="{{ route('outside.receiver.again', $receiver) }}">@csrf<button
                             class="button small">Send now</button></form>
                         <form method="post" action="{{ route('outside.receiver.remove', $receiver) }}">@csrf

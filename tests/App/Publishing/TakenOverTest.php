@@ -19,6 +19,7 @@ use App\Publishing\Publish;
 use App\Publishing\SayPrices;
 use App\Publishing\ServeAgain;
 use App\Publishing\TakenOver;
+use App\Support\Version;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\MergeValues;
 use Illuminate\Support\Facades\DB;
@@ -127,6 +128,13 @@ test('after a merge, a filter, prices and cells it is taken over; after a delive
     expect($isTaken())->toBeFalse()->and(publishedTwice('a delivery'))->toBeFalse();
     expect($isTaken())->toBeTrue();
     config(['lokum.currency' => 'SEK']);
+    expect($isTaken())->toBeFalse();
+    config(['lokum.currency' => 'EUR']);
+    expect($isTaken())->toBeTrue();
+    // An update of Lokum may say otherwise what it wrote before.
+    $file = new PDO('sqlite:'.Edition::directory().'/'.(string) Edition::query()->latest('id')->value('file'));
+    expect(Served::now()->file()->meta('made_by'))->toBe(Version::current());
+    $file->exec("UPDATE meta SET value = '0.1.0' WHERE key = 'made_by'");
     expect($isTaken())->toBeFalse();
 });
 

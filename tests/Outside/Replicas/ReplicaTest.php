@@ -136,10 +136,14 @@ test('it answers as the machine with the catalog does, follows notices and price
         expect(array_diff_key($headers, $ignored))->toEqual(array_diff_key($sent, $ignored), $path);
     }
     expect(answerOf("{$replica->address}/api/edition", [...$bearer, 'If-None-Match: "edition-1"'])[0])->toBe(304);
-    [, , $page] = answerOf("{$source->address}/shop/a/brand");
-    if (preg_match('~/pictures/\w+\.webp~', $page, $picture) === 1) {
-        expect(answerOf($replica->address.$picture[0])[2])->toBe(answerOf($source->address.$picture[0])[2]);
-    }
+    $picture = basename((glob("{$source->data}/pictures/*.webp") ?: [])[0] ?? 'none');
+    [$status, $headers, $bytes] = answerOf("{$replica->address}/pictures/{$picture}");
+    expect($status)->toBe(200)->and($bytes)->toBe((string) file_get_contents("{$source->data}/pictures/{$picture}"));
+    // A cache before it may keep a picture, and gives nobody's cookie to anybody.
+    expect($headers['cache-control'])->toContain('public')->and($headers)->not->toHaveKey('set-cookie');
+    // One at a time keeps a copy up to date.
+    $second = $replica->once();
+    expect($second->getExitCode())->toBe(1)->and($second->getErrorOutput())->toContain('keeps this replica up to date already');
     // Neither a desk nor anything that would write.
     foreach (['/', '/sign-in', '/products', '/publishing', '/outside', '/api/copies'] as $path) {
         expect(answerOf($replica->address.$path, $bearer)[0])->toBe(404, $path);
@@ -223,11 +227,13 @@ test('what is not meant to be a replica is none, and who may not copy is told so
     $empty = sys_get_temp_dir().'/lokum-none-'.bin2hex(random_bytes(4));
     expect($wants(["--from={$source->address}", '--token=x'], $source->data)[1])->toContain('This data directory holds a catalog.');
     expect($wants(["--from={$source->address}", '--token=x'], $empty)[1])->toContain('does not take the token.');
-    expect($wants(['--from=nonsense', '--token=x'], $empty)[1])->toContain('--from takes the address');
+    expect($wants(['--from=nonsense', '--token=x'], $empty)[1])->toContain('An address begins with');
     $reader = Site::inside($source->data, 'echo App\\Models\\Token::issue("A reader");');
     expect($wants(["--from={$source->address}", "--token={$reader}"], $empty)[1])->toContain('Make one that may copy editions');
     [, , $list] = answerOf("{$source->address}/api/copies", ['Authorization: Bearer '.Site::issue($source->data)]);
     expect($list)->not->toContain($reader)->toContain(hash('sha256', $reader))->not->toContain('says_prices');
+    expect($wants(["--from={$source->address}", '--token=x', '--listen=here'], $empty)[1])->toContain('--listen takes an IP address');
+    expect($wants(["--from={$source->address}", '--token=x', '--silence=-1'], $empty)[1])->toContain('--silence takes seconds');
     expect($wants(['--from=http://127.0.0.1:1', '--token=x'], $empty)[1])->toContain('does not answer');
     expect($wants([], $empty)[0])->toBe(1)->and($wants([], $empty)[1])->toContain('A replica wants --from and --token');
     // It is a replica's by now: no catalog is begun there.
@@ -235,4 +241,15 @@ test('what is not meant to be a replica is none, and who may not copy is told so
     $serve->run();
     expect($serve->getExitCode())->toBe(1)->and($serve->getErrorOutput())->toContain('a replica\'s');
     exec('rm -rf '.escapeshellarg($empty));
+});
+
+test('told where to listen, it is asked there, and by no other name', function (): void {
+    $source = source();
+    $served = (int) (json_decode(answerOf("{$source->address}/health")[2], true)['edition'] ?? 0);
+    $replica = (new Replica($source->address, Site::issue($source->data), ['--listen=127.0.0.2', '--every=1'], '127.0.0.2'))->start();
+    $replica->comesTo($served);
+    expect(answerOf("{$replica->address}/shop")[0])->toBe(200);
+    expect(answerOf("{$replica->address}/shop", ['Host: elsewhere.example'])[0])->toBe(400);
+    expect(@fsockopen('127.0.0.1', (int) parse_url($replica->address, PHP_URL_PORT), timeout: 0.5))->toBeFalse();
+    $replica->stop();
 });

@@ -7,7 +7,7 @@ namespace Bench;
 use Symfony\Component\Process\Process;
 
 /** One of Lokum's commands that serves pages, as long as it is needed. */
-final class Served
+final class Running
 {
     public readonly string $address;
 
