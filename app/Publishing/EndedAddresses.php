@@ -99,7 +99,7 @@ final class EndedAddresses
     }
 
     /** @return array<int, int> the definition that stayed in the end, by one that was merged */
-    private static function stays(): array
+    public static function stays(): array
     {
         $merged = Definition::query()->whereNotNull('merged_into')->pluck('merged_into', 'id')->all();
 

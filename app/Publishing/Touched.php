@@ -86,9 +86,12 @@ final readonly class Touched
             }
         }
 
+        $definitions += self::definitionsOf($words) + array_fill_keys((clone $cells)->distinct()->pluck('definition_id')->all(), true);
+
         return new self(
             $revision,
-            $definitions + self::definitionsOf($words) + array_fill_keys((clone $cells)->distinct()->pluck('definition_id')->all(), true),
+            // Addresses of a definition that was merged away lead on to the one that stayed.
+            $definitions + array_fill_keys(array_intersect_key(EndedAddresses::stays(), $definitions), true),
             array_values($cells->distinct()->pluck('item_id')->all()),
             self::whole($prices),
             $fields,

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
+use Lokum\Quantity\Unit;
+use Lokum\Text\StrictKey;
+
 /**
  * What a value says where those beside it in the list say the rest (C2): a label that nothing else is called by, a number in thousands,
  * first letters, another form of a word, another name in a dictionary. Alone, none of these would say that two are the same; each holds
@@ -26,33 +29,52 @@ final class Context
     /** @var array<int, list<string>> */
     private array $words = [];
 
+    /** Whether several values are called with and without "with". */
+    private bool $namesAlone;
+
     private Labels $labels;
+
+    private Units $units;
+
+    private Glosses $glosses;
 
     private Shorthand $shorthand;
 
     /**
+     * @param  array<int, string>  $written  values as they came
      * @param  array<int, string>  $texts  strict keys, after all that is known of each alone
      * @param  array<int, string>  $keys  what each meets others by then
      */
     public function __construct(
+        array $written,
         private readonly array $texts,
         array $keys,
         private readonly Thesaurus $thesaurus,
     ) {
+        $asWritten = [];
         foreach ($texts as $i => $text) {
             $plain = Notation::plain($text);
-            $this->words[$i] = Notation::words($plain);
-            $sizes = (string) preg_replace('/(?<=\d) ?x ?(?=\d)/', 'x', $plain);
-            foreach ([$text, $plain, implode(' ', $this->words[$i]), $sizes] as $form) {
+            $asWritten[$i] = Notation::words($plain);
+            $this->words[$i] = self::inUnits($asWritten[$i]);
+            $sizes = strtr((string) preg_replace('/(?<=\d) ?x ?(?=\d)/', 'x', $plain), ',', '.');
+            $forms = [$text, $plain, implode(' ', $this->words[$i]), implode(' ', $asWritten[$i]), $sizes, StrictKey::of($written[$i])];
+            foreach ($forms as $form) {
                 $this->known[$form] ??= $keys[$i];
                 $this->known[rtrim($form, 's')] ??= $keys[$i];
             }
         }
+        $named = array_map(
+            fn (array $some): string => ($some[0] ?? '') === 'with' ? $this->known[implode(' ', array_slice($some, 1))] ?? '' : '',
+            $this->words,
+        );
+        $this->namesAlone = count(array_unique(array_diff($named, ['']))) > 1;
         /** @var array<string, list<string>> $lists */
         $lists = require __DIR__.'/data/last-words.php';
         $lastWords = array_map(array_flip(...), $lists);
-        $this->labels = new Labels($this->words, $this->known, $lastWords['heads']);
-        $this->shorthand = new Shorthand($this->words, $keys, $this->known, $lastWords['clipped']);
+        $this->labels = new Labels($this->words, $this->known, $lastWords['heads'], $lastWords['changing']);
+        $this->units = new Units($this->words);
+        $this->glosses = new Glosses($written, $this->known);
+        $this->shorthand = new Shorthand($asWritten, $keys, $this->known, $lastWords['clipped']);
     }
 
     /** @return array<string, string> keys of others that a value is the same as, by evidence */
@@ -60,9 +82,10 @@ final class Context
     {
         $words = $this->words[$i];
         $keys = [
-            Evidence::Phrase->value => $this->keysOf($this->inAnotherForm($words)),
+            Evidence::Phrase->value => $this->keysOf([...$this->inAnotherForm($words), ...self::having($words, $this->namesAlone)]),
+            Evidence::Named->value => array_filter([$this->glosses->of($this->texts[$i])], is_string(...)),
             Evidence::Thousands->value => array_filter([$this->shorthand->thousands($this->texts[$i])], is_string(...)),
-            Evidence::Label->value => $this->keysOf($this->labels->without($i)),
+            Evidence::Label->value => $this->keysOf([...$this->labels->without($i), ...$this->units->beside($words)]),
             Evidence::Initials->value => $this->shorthand->of($this->texts[$i], $words),
             Evidence::Thesaurus->value => $this->keysOf(
                 count($words) > Notation::MOST_WORDS ? [] : $this->thesaurus->otherwise($words),
@@ -105,5 +128,49 @@ final class Context
         }
 
         return $found;
+    }
+
+    /**
+     * What has something, or has it not, in one word or by its name alone: with salt, salted; without facing, unfaced; with castors,
+     * castors.
+     *
+     * @param  list<string>  $words
+     * @param  bool  $namesAlone  whether what has something goes by its name alone in this list
+     * @return list<string>
+     */
+    private static function having(array $words, bool $namesAlone): array
+    {
+        $named = implode(' ', array_slice($words, 1));
+        $participle = preg_replace('/(?:ing|e)?s?$/', '', $named).'ed';
+
+        return match (true) {
+            $named === '' => [],
+            $words[0] === 'with' => $namesAlone ? [$participle, $named] : [$participle],
+            in_array($words[0], ['without', 'not', 'non'], true) => [
+                "un{$participle}",
+                "un{$named}",
+                "non {$named}",
+                "without {$named}",
+                'without '.preg_replace('/ed$/', '', $named),
+            ],
+            default => [],
+        };
+    }
+
+    /**
+     * With units by their signs, behind numbers: 40 hours, 40 hrs.
+     *
+     * @param  list<string>  $words
+     * @return list<string>
+     */
+    private static function inUnits(array $words): array
+    {
+        foreach ($words as $place => $word) {
+            $unit =
+                $place > 0 && preg_match('/^\d[\d.,]*$/', $words[$place - 1]) === 1 && strlen($word) > 1 ? Unit::find($word) : null;
+            $words[$place] = $unit === null || isset($unit->powers['piece']) ? $word : $unit->symbol;
+        }
+
+        return $words;
     }
 }

@@ -23,6 +23,7 @@ enum Evidence: string
     case Phrase = 'phrase';
     case Thousands = 'thousands';
     case Label = 'label';
+    case Named = 'named';
     case Initials = 'initials';
     case Thesaurus = 'thesaurus';
     case Order = 'order';
@@ -45,6 +46,7 @@ enum Evidence: string
             self::Phrase => 0.84,
             self::Thousands => 0.83,
             self::Label => 0.82,
+            self::Named => 0.86,
             self::Initials => 0.78,
             self::Synonym => 0.7,
             self::Thesaurus => 0.68,
@@ -90,6 +92,7 @@ enum Evidence: string
             self::Phrase => "said in another way: {$one}, {$other}",
             self::Thousands => "thousands written in another way, as the list shows: {$one}, {$other}",
             self::Label => "one names what all values here are: {$one}, {$other}",
+            self::Named => "the list says both names of one thing, one in parentheses: {$one}, {$other}",
             self::Initials => "one is the first letters of the other, and of no other value: {$one}, {$other}",
             self::Thesaurus => "one meaning in a dictionary (WordNet): {$one}, {$other}",
             self::Synonym => "words for the same thing: {$one}, {$other}",

@@ -24,7 +24,7 @@ final class Labels
         'women|boys|girls|kids|baby|mens|womens)$/';
 
     /** Sizes by their numbers and one unit: 20 x 25 x 1 in, 20" x 25" x 1". */
-    private const SIZES = '/^\d[\d.,]*(?:(mm|cm|m|in|inch|")?x\d[\d.,]*)+(mm|cm|m|in|inch|")$/';
+    private const SIZES = '/^\d[\d.,]*(?:(mm|cm|m|in|inch|")?[x\/]\d[\d.,]*)+(mm|cm|m|in|inch|")$/';
 
     /** @var array<string, array<string, true>> labels of numbers by what they count */
     private array $labels = [];
@@ -42,9 +42,11 @@ final class Labels
      * @param  array<int, list<string>>  $words  of each value
      * @param  array<string, string>  $known  what each meets others by, by its text
      * @param  array<string, int>  $heads  words that say what the values of an attribute are
+     * @param  array<string, int>  $changing  words behind others that make another thing of them
      */
-    public function __construct(array $words, private readonly array $known, private readonly array $heads)
+    public function __construct(array $words, private readonly array $known, private array $heads, array $changing)
     {
+        $this->heads += array_diff_key($this->lastWords($words), $changing);
         foreach ($words as $i => $some) {
             foreach ($this->undressed($some) as [$bare, $label]) {
                 if (isset($known[$bare])) {
@@ -63,6 +65,30 @@ final class Labels
     public function without(int $i): array
     {
         return array_values(array_filter($this->bare[$i] ?? [], $this->saysNothing(...)));
+    }
+
+    /**
+     * Last words that several values of the list go with and without, and that no value is by itself: of red wine, red, white wine and
+     * white it is wine.
+     *
+     * @param  array<int, list<string>>  $words
+     * @return array<string, int>
+     */
+    private function lastWords(array $words): array
+    {
+        $without = [];
+        foreach ($words as $some) {
+            $last = count($some) > 1 && count($some) <= Notation::MOST_WORDS ? rtrim(array_pop($some), 's') : '';
+            if (preg_match('/^\pL{3,}(?<!ed)$/u', $last) !== 1 || isset($this->known[$last])) {
+                continue;
+            }
+            $first = $this->known[implode(' ', $some)] ?? null;
+            if ($first !== null) {
+                $without[$last][$first] = $without["{$last}s"][$first] = true;
+            }
+        }
+
+        return array_map(count(...), array_filter($without, fn (array $some): bool => count($some) > 1));
     }
 
     /**
@@ -111,7 +137,7 @@ final class Labels
             return [];
         }
 
-        return [[(string) preg_replace('/[^\dx.,]/', '', $text), $part[2] === '"' || $part[2] === 'inch' ? 'in' : $part[2]]];
+        return [[strtr((string) preg_replace('/[^\dx\/.,]/', '', $text), ',', '.'), $part[2] === '"' || $part[2] === 'inch' ? 'in' : $part[2]]];
     }
 
     /**
@@ -127,7 +153,9 @@ final class Labels
                 $word === 'for' => ! $before || $isNumber,
                 $before && $isNumber => preg_match(self::CHANGING, $word) === 1 ||
                     (isset($this->known[$word]) && preg_match('/^\pL/u', $bare[0]) !== 1),
-                default => ! $isNumber || preg_match(self::MEASURED, $word) !== 1,
+                ! $isNumber => true,
+                count($bare) === 1 => preg_match(self::MEASURED, $word) !== 1,
+                default => preg_match(self::CHANGING, $word) === 1 || isset($this->known[$word]),
             };
             if ($says) {
                 return false;

@@ -121,7 +121,7 @@ final class LookAlikes
         if (! $together) {
             return array_values($keys);
         }
-        $context = new Context($said, array_map(fn (array $some): string => $some[''] ?? '', $keys), Thesaurus::shipped());
+        $context = new Context($texts, $said, array_map(fn (array $some): string => $some[''] ?? '', $keys), Thesaurus::shipped());
 
         return array_map(fn (array $some, int $i): array => $some + $context->of($i), $keys, array_keys($keys));
     }

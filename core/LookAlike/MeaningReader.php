@@ -19,7 +19,7 @@ use Lokum\Vocabulary\SizeLadder;
 /** Reads what a text says: its words in one form, its numbers and codes as they are, its measures as quantities, its shares as pairs. */
 final class MeaningReader
 {
-    private const FILLERS = ['and', 'the', 'a', 'an', 'of'];
+    private const FILLERS = ['and', 'the', 'a', 'an', 'of', 'at'];
 
     private const NUMBERS = [
         'one' => '1',

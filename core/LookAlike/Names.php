@@ -53,6 +53,14 @@ final class Names
         'ko',
     ];
 
+    /** Those of them that write several words as one. */
+    private const COMPOUNDING = ['de', 'nl'];
+
+    private const COMPOUND = '/^\pL{8,40}$/u';
+
+    /** Letters that a part of such a word has at least. */
+    private const PART = 4;
+
     private const MOST_TOKENS = 5;
 
     private static ?self $shipped = null;
@@ -105,7 +113,8 @@ final class Names
     public function otherwise(string $letters): array
     {
         $found = [];
-        if (array_filter(self::tokens($letters), fn (array $token): bool => isset($this->firsts[$token[0]])) === []) {
+        $isNamed = fn (string $token): bool => isset($this->firsts[$token]) || $this->compound($token) !== null;
+        if (array_filter(array_column(self::tokens($letters), 0), $isNamed) === []) {
             return [];
         }
         foreach ([Evidence::Standard, Evidence::Language, Evidence::Synonym] as $evidence) {
@@ -159,6 +168,13 @@ final class Names
         $done = '';
         $behind = 0;
         for ($i = 0, $n = count($tokens); $i < $n; $i++) {
+            $compound = $evidence === Evidence::Language ? $this->compound($tokens[$i][0]) : null;
+            if ($compound !== null) {
+                $done .= substr($text, $behind, $tokens[$i][1] - $behind).$compound;
+                $behind = $tokens[$i][1] + strlen($tokens[$i][0]);
+
+                continue;
+            }
             $most = min($longest[$tokens[$i][0]] ?? 0, $n - $i, self::MOST_TOKENS);
             for ($length = $most; $length > 0; $length--) {
                 $run = array_slice($tokens, $i, $length);
@@ -177,6 +193,42 @@ final class Names
         }
 
         return $done.substr($text, $behind);
+    }
+
+    /** A German or Dutch word of two that are known, in English: sommerreifen, edelstahldeckel. Null for all others. */
+    private function compound(string $token): ?string
+    {
+        $names = $this->phrases[Evidence::Language->value] ?? [];
+        if (isset($names[$token]) || preg_match(self::COMPOUND, $token) !== 1) {
+            return null;
+        }
+        for ($at = self::PART; $at <= strlen($token) - self::PART; $at++) {
+            $second = $names[substr($token, $at)] ?? [];
+            foreach ($second as [$other, $where, $language]) {
+                $one = $where === '' && in_array($language, self::COMPOUNDING, true)
+                    ? $this->first(substr($token, 0, $at), $language)
+                    : null;
+                if ($one !== null) {
+                    return "{$one} {$other}";
+                }
+            }
+        }
+
+        return null;
+    }
+
+    /** The first part of such a word in English, with the letters that join it: baumwoll|docht, lamms|wolle; winter is winter. */
+    private function first(string $part, string $language): ?string
+    {
+        foreach ([$part, "{$part}e", substr($part, 0, -1)] as $name) {
+            foreach ($this->phrases[Evidence::Language->value][$name] ?? [] as [$english, $where, $of]) {
+                if ($where === '' && $of === $language) {
+                    return $english;
+                }
+            }
+        }
+
+        return isset($this->words[$part]) && ! isset($this->phrases[Evidence::Language->value][$part]) ? $part : null;
     }
 
     /** Whether a name stands where it means that: "!" as the whole text, "%" behind a share, "" anywhere with nothing but room inside. */

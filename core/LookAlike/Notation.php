@@ -4,8 +4,6 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
-use Lokum\Text\StrictKey;
-
 /** Ways of writing that say the same, brought to one before a text is read. All work on strict keys. */
 final class Notation
 {
@@ -36,8 +34,8 @@ final class Notation
         '/^minus (?=\d)/u' => '-',
         '/(?<=\d)pk$/u' => ' pack',
         // set of 3, 3 pc. set
-        '/^set of (\d+)$/u' => '$1 piece set',
-        '/^(\d+)[ -](?:pcs?|pieces) set$/u' => '$1 piece set',
+        '/^set of (\d+|two|three|four|five|six|eight|ten|twelve)$/u' => '$1 piece set',
+        '/^(\d+)(?:[ -](?:pcs?|pieces)|er)[ -]set$/u' => '$1 piece set',
         // size: L; for men; 18 ct gold
         '/^sizes? (?=\pL{1,4}$)/u' => '',
         '/^for (?=(?:men|women|boys|girls|kids|children|adults|babies)$)/u' => '',
@@ -47,8 +45,8 @@ final class Notation
         // lid not included, excl. lid, w/o lid, free of lids
         '/^(.+?),? (?:is |are )?not incl(?:uded|\.)?$/u' => 'without $1',
         '/^(.+?),? (?:is |are )?incl(?:uded|\.)?$/u' => 'with $1',
-        '/\b(?:excl\.?|excluding|w\/o) ?(?=\pL)/u' => 'without ',
-        '/\b(?:incl\.?|including|w\/) ?(?=\pL)/u' => 'with ',
+        '/\b(?:excl\.?|excluding|w\/o) ?(?=[\pL\d])/u' => 'without ',
+        '/\b(?:incl\.?|including|w\/) ?(?=[\pL\d])/u' => 'with ',
         '/^no (?=\pL{3,}$)/u' => 'without ',
         // ≤ 30 cm, max. 30 cm; ≥ 3, 3+, 3 years and up
         '/^(?:≤|<=|max(?:imum)?\.?) ?(?=\d)/u' => 'up to ',
@@ -58,6 +56,14 @@ final class Notation
         '/^(?:ages?|aged) (?=\d)/u' => '',
         '/^(\d+)\+ ?(?=\pL|$)/u' => 'from $1 ',
         '/^(\d+ ?\pL*)(?: and| or) (?:up|over|above|older|more)$/u' => 'from $1',
+        // 3000 min-1, 3000/min
+        '/(?<=\d) ?(?:min ?-1|[ur1]\/min|\/min)$/' => ' rpm',
+        // 12V/24V, 12 or 24 V; 230 V/50 Hz is two measures
+        '/(?<=\d) or (?=\d)/' => '/',
+        '/(?<=\d) ?(v|w|hz)\/(?=\d[\d.,]* ?\1(?!\pL))/' => '/',
+        '/(?<=\d)( ?\pL{1,3})\/(?=\d+(?:[.,]\d+)? ?\pL)/u' => '$1 ',
+        // ss316, 316 ss
+        '/\bss ?(?=\d{3}l?\b)|(?<=\b\d{3}) ?ss$|(?<=\b\d{3}l) ?ss$/' => ' stainless steel ',
         // 12VDC, 2.5 sq mm
         '/(?<=\d)\s?v\s?(dc|ac)\b/u' => ' v $1',
         '/(?<=\d)\s?sq\.? ?(mm|cm|m)\b/u' => ' ${1}2',
@@ -76,7 +82,7 @@ final class Notation
         '(?<size>small|sml|s|large|lge|lrg|l)(?: size)?$/';
 
     /** Words alone, none of which any rule is about. */
-    private const PLAIN = '/^(?!(?:no|for|sizes?) )(?!.*\b(?:incl|excl|w\/))[\pL -]+$/u';
+    private const PLAIN = '/^(?!(?:no|for|sizes?|set) )(?!.*\b(?:incl|excl|w\/))[\pL -]+$/u';
 
     /** 80/20 cotton/polyester */
     private const BLEND = '~^(\d{1,2}(?:/\d{1,2})+) (\pL[\pL ]*(?:/\pL[\pL ]*)+)$~u';
@@ -137,13 +143,13 @@ final class Notation
      * A text and what it says in parentheses, or behind a stroke: E27 (ES), AAA / LR03.
      *
      * @param  string  $text  as it was written: strict keys have no parentheses
-     * @return array{0: string, 1: string}|null strict keys
+     * @return array{0: string, 1: string}|null as they were written
      */
     public static function glossed(string $text): ?array
     {
         return preg_match('/^([^()]+?)\s*\(([^()]+)\)\s*$/u', $text, $part) === 1 ||
             preg_match('/^([^\/]+?)\s+\/\s+([^\/]+)$/u', $text, $part) === 1
-            ? [StrictKey::of($part[1]), StrictKey::of($part[2])]
+            ? [$part[1], $part[2]]
             : null;
     }
 

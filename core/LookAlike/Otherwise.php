@@ -4,12 +4,8 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
-use Brick\Math\BigInteger;
-use Brick\Math\BigRational;
-use Lokum\Quantity\MeasureText;
 use Lokum\Quantity\Quantity;
 use Lokum\Quantity\SheetSize;
-use Lokum\Quantity\UnreadableQuantity;
 use Lokum\Text\StrictKey;
 
 /**
@@ -33,10 +29,13 @@ final readonly class Otherwise
     ];
 
     /** Those that need the rest of the list: {@see Context}. */
-    public const BESIDE = [Evidence::Thousands, Evidence::Label, Evidence::Initials, Evidence::Thesaurus];
+    public const BESIDE = [Evidence::Named, Evidence::Thousands, Evidence::Label, Evidence::Initials, Evidence::Thesaurus];
 
     /** What values of most attributes are called after themselves; behind or before it there has to be more. */
-    private const FILLERS = 'finish|colou?r|flavou?r|scent|fragrance|approx|approximately|ca|circa|about|made in|product of';
+    private const FILLERS = 'finish|colou?r|colou?red|flavou?r|flavou?red|scent|scented|fragrance|approx|approximately|ca|circa|about|made in|product of';
+
+    /** What is left of a text that has denied its filler: non-scented. */
+    private const NOT = ['', 'no', 'non', 'not', 'un', 'without', 'with', 'multi'];
 
     private string $fillers;
 
@@ -113,7 +112,7 @@ final readonly class Otherwise
             $text,
         ));
 
-        return $bare === '' ? $text : $bare;
+        return in_array($bare, self::NOT, true) ? $text : $bare;
     }
 
     /** A text without what it says twice. */
@@ -123,31 +122,11 @@ final readonly class Otherwise
         if ($parts === null) {
             return $text;
         }
-        [$head, $gloss] = $parts;
+        [$head, $gloss] = array_map(StrictKey::of(...), $parts);
 
         return Notation::areInitials($gloss, $head) || Notation::areInitials($head, $gloss) || $this->areOne($head, $gloss)
             ? $head
             : $text;
-    }
-
-    /** Whether a measure is another one, rounded to the digits that are written: 3.4 fl oz, 100 ml. */
-    private static function areRounded(string $rounded, string $exact): bool
-    {
-        try {
-            [$one, $other] = [MeasureText::read($rounded), MeasureText::read($exact)];
-        } catch (UnreadableQuantity) {
-            return false;
-        }
-        if (! $one instanceof Quantity || ! $other instanceof Quantity) {
-            return false;
-        }
-        if ($one->unit === null || $other->unit?->converts($one->unit) !== true) {
-            return false;
-        }
-        preg_match('/[.,](\d+)/', $rounded, $part);
-        $half = BigRational::of('1/2')->dividedBy(BigInteger::of(10)->power(strlen($part[1] ?? '')));
-
-        return $other->to($one->unit)->number->minus($one->number)->abs()->isLessThanOrEqualTo($half);
     }
 
     private function areOne(string $one, string $other): bool
@@ -158,7 +137,7 @@ final readonly class Otherwise
 
         return $this->reader->of($one)->isMeasure() &&
             $this->reader->of($other)->isMeasure() &&
-            (self::areRounded($one, $other) || self::areRounded($other, $one));
+            Rounding::areOne($one, $other);
     }
 
     /** @return list<string> what a text says, in whichever name */

@@ -54,8 +54,14 @@ final class Phrases
         'handle|lever|'.
         'bowl|door|seater|drawer|ring|hole|gang|pin|wire|axis|blade|slot|wheel|button|pocket|panel|section|piece|tap';
 
+    /** A side and its letter: h160, 160 cm h. */
+    private const SIDE = '/^([lwhdbt]?) ?(\d[\d.,]*(?: ?(?:mm|cm|m|in|"))?) ?([lwhdbt]?)$/';
+
+    /** Orders in which sides are named by most trades (common practice; b and t as in German). */
+    private const USUAL = ['lw', 'lh', 'wh', 'wd', 'lwh', 'lwd', 'wdh', 'whd', 'bh', 'bt', 'lb', 'lbh', 'bth', 'bht'];
+
     /** What any of the phrases has: most texts are none. */
-    private const ANY = '/[\d+:]|(?:free|less|compatible|suitable|ready|yes|no)$|\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|fast|quick|'.
+    private const ANY = '/[\d+:]|(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|fast|quick|made|manufactured|produced|can|hand|diameter|'.
         'once|twice|thrice|times?|single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
         'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
 
@@ -85,8 +91,8 @@ final class Phrases
         '/^(?:for )?(\d+)[- ](?:persons?|people|man|men|pers\.?)\b/' => '$1 person',
         // 1000 i.e., 1000 ui
         '/(?<=\d) ?(?:i\.? ?u\.?|i\.? ?e\.?|u\.? ?i\.?)$/' => ' iu',
-        // 100% cotton
-        '/^100 ?% (?=\pL)/u' => '',
+        // 100% cotton, but not 100% recycled
+        '/^100 ?% (?=\pL)(?!.*(?:ed|ic|al|[ai]ble|free|proof)$)/u' => '',
         // quick-drying, fast dry
         '/^(?:fast|quick)[- ]dry(?:ing)?\b/' => 'quick dry',
         // +5 °c
@@ -98,6 +104,20 @@ final class Phrases
         '/^(\d+) ?(?:x|times) (?:weekly|(?:a|per|each) week)$/' => '$1 x weekly',
         // 120 kg max.
         '/^(\d[\d.,]* ?\pL*),? max(?:imum)?\.?$/u' => 'up to $1',
+        // pack of 25, 25 pcs/pack, 25er pack
+        '/^(?:per|(?:packs?|pkt|packets?|packung|paquet|confezione)(?: (?:of|a|de|da|mit))?) (\d+)(?: (?:'.self::COUNTED.'))?$/' => '$1 pieces',
+        '/^(\d+)(?:er)?(?: (?:'.self::COUNTED.'))? ?(?:\/|-|per|a)? ?(?:packs?|pkt|packets?|packung)$/' => '$1 pieces',
+        // 1000 per box
+        '/^(\d+)(?: (?:'.self::COUNTED.'))? ?(?:\/|per) ?(box|carton|case|bag|roll|reel|tray|set|sheet)$/' => '$2 of $1',
+        // bluetooth-enabled
+        '/^(\pL[\pL -]*\pL)[ -](?:enabled|equipped)$/u' => '$1',
+        // made from recycled material
+        '/^(?:made|manufactured|produced)(?: out)? (?:of|from|with|in) (?=\pL)/u' => '',
+        // can be autoclaved, poured by hand
+        '/^can be (\pL{3,}?)e?d$/u' => '$1able',
+        '/^(\pL+ed) by hand$/u' => 'hand $1',
+        // ø 7 cm x 15 cm
+        '/^(?:[ø⌀]|diameter|dia) ?(?=\d[\d.,]*(?: ?\pL+)? ?x )/u' => '',
         // genuine leather
         '/^(?:genuine|real) (?=\pL)/u' => '',
         // DIN EN 1335: national editions of one European standard (CEN)
@@ -144,10 +164,26 @@ final class Phrases
             $text,
         );
 
-        return (string) preg_replace_callback(
+        return self::sides((string) preg_replace_callback(
             '/^('.implode('|', array_keys(self::MANIFOLD)).'|\d{1,2})[- ](?=(?:'.self::COUNTABLE.')s?\b)/',
             fn (array $part): string => (self::MANIFOLD[$part[1]] ?? $part[1]).' ',
             $text,
-        );
+        ));
+    }
+
+    /** Sides without the letters that name them, where these stand in their usual order: W60 x H160 cm, 60 cm (W) x 160 cm (H). */
+    private static function sides(string $text): string
+    {
+        $letters = '';
+        $sides = [];
+        foreach (explode('x', str_contains($text, 'x') ? $text : '') as $side) {
+            if (preg_match(self::SIDE, trim($side), $part) !== 1 || strlen($part[1].$part[3]) !== 1) {
+                return $text;
+            }
+            $letters .= $part[1].$part[3];
+            $sides[] = $part[2];
+        }
+
+        return in_array($letters, self::USUAL, true) ? implode(' x ', $sides) : $text;
     }
 }

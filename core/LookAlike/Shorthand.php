@@ -15,10 +15,13 @@ final class Shorthand
     /** The shortest whole word that is written as its beginning. */
     private const LONG = '/^\pL{6}/u';
 
-    private const INITIALS = '/^\pL{2,6}$/u';
+    /** TLR, T&G */
+    private const INITIALS = '/^(?=.{2,6}$)\pL[\pL&+]*\pL$/u';
 
-    /** 20 y, 2P */
-    private const COUNTED = '/^(\d+) ?(\pL{1,3})\.?$/u';
+    /** 20 y, 2P; 0-6 m, from 6 m */
+    private const COUNTED = '/^(\d+|(?:from |up to )?\d+(?:-\d+)?) ?(\pL{1,3})\.?$/u';
+
+    private const NUMBER = '/^(?:from |up to )?\d+(?:-\d+)?$/';
 
     /** 12.000 btu, 12 000 btu */
     private const THOUSANDS = '/^(\d{1,3})[.  ](\d{3})(?=\D|$)(.*)$/u';
@@ -50,8 +53,9 @@ final class Shorthand
                     $this->beginning[substr($word, 0, 3)][$word] = true;
                 }
             }
-            if (count($some) > 1 && ctype_digit($some[0])) {
-                $this->counted[$some[0]][$some[1]] = implode(' ', $some);
+            $word = count($some) > 1 ? array_pop($some) : '';
+            if (preg_match(self::NUMBER, $number = implode(' ', $some)) === 1) {
+                $this->counted[$number][$word] = "{$number} {$word}";
             }
         }
     }
@@ -63,7 +67,7 @@ final class Shorthand
      */
     public function of(string $text, array $words): array
     {
-        return array_values(array_unique([...$this->byInitials($text), ...$this->byCount($text), ...$this->byBeginning($words)]));
+        return array_values(array_unique([...$this->byInitials($text), ...$this->byCount(Notation::plain($text)), ...$this->byBeginning($words)]));
     }
 
     /** The key of the number whose thousands are set apart by a point in this text, or shortened to a k. */
@@ -81,7 +85,8 @@ final class Shorthand
     /** @return list<string> */
     private function byInitials(string $text): array
     {
-        $key = preg_match(self::INITIALS, $text) === 1 && Notation::size($text) === null ? $this->initials[$text] ?? false : false;
+        $isShort = preg_match(self::INITIALS, $text) === 1 && Notation::size($text) === null;
+        $key = $isShort ? $this->initials[str_replace(['&', '+'], '', $text)] ?? false : false;
 
         return $key === false ? [] : [$key];
     }
@@ -89,7 +94,8 @@ final class Shorthand
     /** @return list<string> the key of the one value that counts as many of a word with this beginning */
     private function byCount(string $text): array
     {
-        if (preg_match(self::COUNTED, $text, $part) !== 1 || Unit::find($part[2]) !== null) {
+        // 5 m are meters; nobody writes 0-6 meters beside 0-6 months.
+        if (preg_match(self::COUNTED, $text, $part) !== 1 || (ctype_digit($part[1]) && Unit::find($part[2]) !== null)) {
             return [];
         }
         $longer = array_filter(

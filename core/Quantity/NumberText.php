@@ -34,6 +34,12 @@ final class NumberText
         '⅞' => '7/8',
     ];
 
+    /** What fractions of measures are written over (common practice). */
+    private const UNDER = [2, 3, 4, 5, 6, 7, 8, 9, 10, 12, 16, 20, 32, 64, 100, 128];
+
+    /** From here on nobody writes a fraction: 5/4 and 3/2 are, 10/3 is two numbers. */
+    private const MOST_WHOLES = 3;
+
     private const PATTERN = '/^([+-]?)(?:(\d+)[ -](\d+)\/(\d+)(?![\d.,])|(\d+)\/(\d+)|(\d{1,3}(?:[ '.
         '\']\d{3})+(?:[.,]\d+)?|\d[\d.,]*|[.,]\d+))/u';
 
@@ -59,21 +65,29 @@ final class NumberText
             throw UnreadableQuantity::notANumber($text);
         }
         $number = match (true) {
-            ($part[2] ?? null) !== null => self::fraction($part[3], $part[4], $text)->plus($part[2]),
-            ($part[5] ?? null) !== null => self::fraction($part[5], $part[6], $text),
+            ($part[2] ?? null) !== null => self::fraction((string) $part[3], (string) $part[4], $text)->plus($part[2]),
+            ($part[5] ?? null) !== null => self::fraction($part[5], (string) $part[6], $text),
             default => self::decimal((string) $part[7], $text),
         };
 
         return [$part[1] === '-' ? $number->negated() : $number, trim(substr($plain, strlen($part[0])))];
     }
 
-    private static function fraction(?string $over, ?string $under, string $text): BigRational
+    /**
+     * A fraction as trades write them: 3/8, 5/4, 1/250. Two numbers beside each other are none: 12/24 V, 30/30 mm, 18/10.
+     *
+     * @throws UnreadableQuantity
+     */
+    private static function fraction(string $over, string $under, string $text): BigRational
     {
-        if ((int) $under === 0) {
-            throw UnreadableQuantity::notANumber($text);
-        }
+        $number = (int) $under === 0 ? throw UnreadableQuantity::notANumber($text) : BigRational::nd($over, $under);
+        $isOne =
+            $over === '1' ||
+            (in_array((int) $under, self::UNDER, true) &&
+                (string) $number->simplified()->getDenominator() === $under &&
+                $number->isLessThan(self::MOST_WHOLES));
 
-        return BigRational::nd((string) $over, (string) $under);
+        return $isOne ? $number : throw UnreadableQuantity::notANumber($text);
     }
 
     private static function decimal(string $digits, string $text): BigRational

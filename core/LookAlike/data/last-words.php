@@ -13,11 +13,29 @@ return [
         'closure', 'fastening', 'neck', 'neckline', 'collar', 'sleeve', 'fit', 'cut',
         'heel', 'toe', 'rise', 'waist', 'leg', 'length', 'weight', 'season', 'zone', 'model', 'edition', 'format', 'interface',
         'protocol', 'battery', 'roast', 'fill',
-        'filling',
+        'filling', 'valve', 'wheel', 'side', 'gas', 'lighting', 'beer', 'cheese', 'lock', 'brake', 'rope', 'chuck', 'welding', 'process',
+        'bulb', 'tire', 'tyre', 'hinge', 'spring', 'bearing', 'design', 'motif', 'theme', 'genre', 'language', 'operation', 'control',
+        'technology', 'technique', 'region', 'flavor', 'flavour', 'scent', 'aroma',
     ],
     /* Are written as their beginning in many trades: loco, mono. */
     'clipped' => [
         'mono', 'loco', 'tab', 'cap', 'temp', 'auto', 'combo', 'deco', 'spec', 'vac', 'vit', 'lam', 'poly', 'perf', 'prog', 'alt',
         'elec', 'mech', 'hyd', 'therm', 'synth', 'acryl', 'mag', 'photo', 'stereo', 'mic', 'bio', 'conc', 'fluor', 'rect', 'cyl', 'galv',
+    ],
+    /* Make another thing of what stands before them, however often they do: cobalt blue hue, oak veneer, linen look. */
+    'changing' => [
+        'hue', 'veneer', 'look', 'effect', 'style', 'tone', 'blend', 'mix', 'mixture', 'melange', 'heather', 'laminate', 'twill', 'knit',
+        'plate', 'coating', 'lining', 'imitation', 'replica', 'substitute', 'alternative', 'metallic', 'pearl', 'neon', 'pastel', 'glitter',
+        'matte', 'matt', 'gloss', 'glossy', 'satin', 'light', 'dark', 'pale', 'deep', 'bright', 'clear', 'soft', 'strong', 'hard', 'mild',
+        'plus', 'pro', 'max', 'mini', 'lite', 'extra', 'ultra', 'xl', 'set', 'kit', 'pair', 'refill', 'spare', 'only', 'free', 'less',
+        'juice', 'oil', 'powder', 'extract', 'seed', 'seeds', 'leaf', 'leaves', 'flour', 'milk', 'butter', 'sauce', 'paste', 'water',
+        'peel', 'cream', 'salt', 'sugar', 'syrup', 'vinegar', 'jam', 'nut', 'nuts', 'bean', 'beans', 'tree', 'flower', 'root', 'bark',
+        'left', 'right', 'front', 'rear', 'top', 'bottom', 'inside', 'outside', 'inner', 'outer', 'upper', 'lower', 'half', 'double',
+        'trim', 'edge', 'border', 'stripe', 'stripes', 'dots', 'and', 'with', 'without', 'for', 'not', 'low', 'high', 'short', 'long',
+        'black', 'white', 'gray', 'grey', 'red', 'green', 'blue', 'yellow', 'orange', 'purple', 'pink', 'brown', 'gold', 'silver',
+        'fleece', 'jersey', 'canvas', 'denim', 'velvet', 'muslin', 'flannel', 'poplin', 'corduroy', 'tweed', 'lace', 'mesh', 'crepe', 'voile',
+        'tea', 'bread', 'cake', 'soup', 'cider', 'liqueur', 'yogurt', 'sorbet', 'candy', 'pie', 'steel', 'wood', 'glass', 'stone',
+        'alloy', 'foam', 'wool', 'felt', 'chips', 'dust', 'wire', 'foil', 'film', 'gel', 'spray', 'liquid', 'cover', 'case', 'lid', 'holder',
+        'adapter', 'cable', 'remover', 'cleaner', 'resistant', 'proof', 'repellent', 'safe', 'ready', 'compatible', 'like',
     ],
 ];

@@ -6,6 +6,7 @@ use App\Cells\CellChange;
 use App\Cells\CellMode;
 use App\Cells\ChangeCells;
 use App\Cells\Chosen;
+use App\Definitions\MergeDefinitions;
 use App\Draft\DraftLineups;
 use App\Editions\Served;
 use App\Lineups\ChangeFilter;
@@ -13,6 +14,7 @@ use App\Lineups\EditLineup;
 use App\Models\Definition;
 use App\Models\Edition;
 use App\Models\Item;
+use App\Models\State;
 use App\Models\Value;
 use App\Publishing\PriceRow;
 use App\Publishing\Publish;
@@ -20,6 +22,7 @@ use App\Publishing\SayPrices;
 use App\Publishing\ServeAgain;
 use App\Publishing\TakenOver;
 use App\Support\Version;
+use App\Vocabulary\ChangeAddress;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\MergeValues;
 use Illuminate\Support\Facades\DB;
@@ -136,6 +139,21 @@ test('after a merge, a filter, prices and cells it is taken over; after a delive
     expect(Served::now()->file()->meta('made_by'))->toBe(Version::current());
     $file->exec("UPDATE meta SET value = '0.1.0' WHERE key = 'made_by'");
     expect($isTaken())->toBeFalse();
+});
+
+test('addresses of a definition that was merged away are those of the one that stayed', function (): void {
+    $this->read("sku,name,Color,Shade\nA,One,Olive green,Olive green\nB,Two,Red,Blue\n");
+    Definition::query()->update(['state' => State::Accepted]);
+    app(EditLineup::class)->several(['color']);
+    [$keep, $goes] = array_map(
+        fn (string $slug): Definition => Definition::query()->where('slug', $slug)->sole(),
+        ['color', 'shade'],
+    );
+    app(MergeDefinitions::class)($keep, $goes);
+    publishedTwice('the beginning');
+    $value = Value::query()->where(['definition_id' => $goes->id, 'label' => 'Olive green'])->sole();
+    app(ChangeAddress::class)($goes, $value, 'another-word');
+    expect(publishedTwice('another word in an address'))->toBeTrue();
 });
 
 test('after more acts than can be told apart, all is written afresh', function (): void {

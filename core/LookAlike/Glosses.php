@@ -1,0 +1,77 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Lokum\LookAlike;
+
+use Lokum\Text\StrictKey;
+
+/**
+ * Short names that a list itself explains (C2): beside "Tubeless ready (TLR)" TLR is tubeless ready. A name and a gloss that stand
+ * together once only; "Plug (EU)" and "Plug (UK)" explain nothing.
+ */
+final class Glosses
+{
+    private const SHORT = '/^\p{Lu}[\p{Lu}\d&\/+-]{1,5}$/u';
+
+    /** @var array<string, string> what each name meets others by */
+    private array $targets = [];
+
+    /**
+     * @param  array<int, string>  $written  values as they came
+     * @param  array<string, string>  $known  what each meets others by, by its text
+     */
+    public function __construct(array $written, array $known)
+    {
+        $beside = $explained = [];
+        foreach ($written as $text) {
+            $parts = strlen($text) > Notation::LONGEST ? null : Notation::glossed($text);
+            if ($parts !== null) {
+                [$head, $gloss] = array_map(StrictKey::of(...), $parts);
+                $beside[$head][$gloss] = $beside[$gloss][$head] = true;
+                $explained[StrictKey::of($text)] = [$head, $gloss, self::explains(...$parts)];
+            }
+        }
+        foreach ($explained as $whole => [$head, $gloss, $explains]) {
+            $isOne = $explains ?? isset($known[$head], $known[$gloss]);
+            $target = $known[$head] ?? $known[$gloss] ?? $known[$whole] ?? null;
+            if ($isOne && $target !== null && count($beside[$head]) === 1 && count($beside[$gloss]) === 1) {
+                $this->targets += [$whole => $target, $gloss => $target, $head => $target];
+            }
+        }
+    }
+
+    /** @param  string  $text  strict key */
+    public function of(string $text): ?string
+    {
+        return $this->targets[$text] ?? null;
+    }
+
+    /**
+     * Whether one of two names is the other in another unit, or a short form of it: its letters stand there in their order, the first one first. Null where
+     * the second is short without being that; the list has to know both then.
+     */
+    private static function explains(string $head, string $gloss): ?bool
+    {
+        if (Rounding::areOne($head, $gloss)) {
+            return true;
+        }
+        foreach ([[$gloss, $head], [$head, $gloss]] as [$short, $long]) {
+            $letters = mb_str_split((string) preg_replace('/[^\pL\pN]/u', '', StrictKey::of($short)));
+            if (
+                self::isShort($short) &&
+                ! self::isShort($long) &&
+                preg_match('/^'.implode('.*', $letters).'/u', StrictKey::of($long)) === 1
+            ) {
+                return true;
+            }
+        }
+
+        return self::isShort($gloss) ? null : false;
+    }
+
+    private static function isShort(string $text): bool
+    {
+        return preg_match(self::SHORT, $text) === 1 && Notation::size(StrictKey::of($text)) === null;
+    }
+}
