@@ -48,8 +48,8 @@ final class Glosses
     }
 
     /**
-     * Whether one of two names is the other in another unit, or a short form of it: its letters stand there in their order, the first one first. Null where
-     * the second is short without being that; the list has to know both then.
+     * Whether one of two names is the other in another unit, or a short form of it: its letters stand there in their order, the first one
+     * first. Null where the second is short without being that; the list has to know both then.
      */
     private static function explains(string $head, string $gloss): ?bool
     {

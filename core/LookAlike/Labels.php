@@ -137,7 +137,9 @@ final class Labels
             return [];
         }
 
-        return [[strtr((string) preg_replace('/[^\dx\/.,]/', '', $text), ',', '.'), $part[2] === '"' || $part[2] === 'inch' ? 'in' : $part[2]]];
+        $numbers = (string) preg_replace('/[^\dx\/.,]/', '', $text);
+
+        return [[strtr($numbers, ',', '.'), $part[2] === '"' || $part[2] === 'inch' ? 'in' : $part[2]]];
     }
 
     /**

@@ -32,7 +32,8 @@ final readonly class Otherwise
     public const BESIDE = [Evidence::Named, Evidence::Thousands, Evidence::Label, Evidence::Initials, Evidence::Thesaurus];
 
     /** What values of most attributes are called after themselves; behind or before it there has to be more. */
-    private const FILLERS = 'finish|colou?r|colou?red|flavou?r|flavou?red|scent|scented|fragrance|approx|approximately|ca|circa|about|made in|product of';
+    private const FILLERS = 'finish|colou?r|colou?red|flavou?r|flavou?red|scent|scented|fragrance|'.
+        'approx|approximately|ca|circa|about|made in|product of';
 
     /** What is left of a text that has denied its filler: non-scented. */
     private const NOT = ['', 'no', 'non', 'not', 'un', 'without', 'with', 'multi'];

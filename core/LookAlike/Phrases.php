@@ -12,6 +12,8 @@ final class Phrases
 {
     private const COUNTED = 'pcs?|pieces?|pzs?|stk?|stuck|stuks|units?|ct|counts?|ea|each';
 
+    private const PACK = 'packs?|pkt|packets?|packung|paquet|confezione';
+
     private const TIMES = [
         'once' => '1',
         'twice' => '2',
@@ -61,8 +63,10 @@ final class Phrases
     private const USUAL = ['lw', 'lh', 'wh', 'wd', 'lwh', 'lwd', 'wdh', 'whd', 'bh', 'bt', 'lb', 'lbh', 'bth', 'bht'];
 
     /** What any of the phrases has: most texts are none. */
-    private const ANY = '/[\d+:]|(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|fast|quick|made|manufactured|produced|can|hand|diameter|'.
-        'once|twice|thrice|times?|single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
+    private const ANY = '/[\d+:]|(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
+        '\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|'.
+        'fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
+        'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
         'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
 
     private const PLAIN = [
@@ -105,8 +109,8 @@ final class Phrases
         // 120 kg max.
         '/^(\d[\d.,]* ?\pL*),? max(?:imum)?\.?$/u' => 'up to $1',
         // pack of 25, 25 pcs/pack, 25er pack
-        '/^(?:per|(?:packs?|pkt|packets?|packung|paquet|confezione)(?: (?:of|a|de|da|mit))?) (\d+)(?: (?:'.self::COUNTED.'))?$/' => '$1 pieces',
-        '/^(\d+)(?:er)?(?: (?:'.self::COUNTED.'))? ?(?:\/|-|per|a)? ?(?:packs?|pkt|packets?|packung)$/' => '$1 pieces',
+        '/^(?:per|(?:'.self::PACK.')(?: (?:of|a|de|da|mit))?) (\d+)(?: (?:'.self::COUNTED.'))?$/' => '$1 pieces',
+        '/^(\d+)(?:er)?(?: (?:'.self::COUNTED.'))? ?(?:\/|-|per|a)? ?(?:'.self::PACK.')$/' => '$1 pieces',
         // 1000 per box
         '/^(\d+)(?: (?:'.self::COUNTED.'))? ?(?:\/|per) ?(box|carton|case|bag|roll|reel|tray|set|sheet)$/' => '$2 of $1',
         // bluetooth-enabled

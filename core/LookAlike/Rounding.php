@@ -13,6 +13,11 @@ use Lokum\Quantity\UnreadableQuantity;
 /** Whether two measures are one in two units, the one rounded to the digits that it is written with: 3.4 fl oz, 100 ml. */
 final class Rounding
 {
+    /**
+     * Whether that holds of two texts, in one order or the other. Texts that are no measures, or measures of other kinds, are not one.
+     *
+     * @param  string  $one  a number with its unit, as people write it
+     */
     public static function areOne(string $one, string $other): bool
     {
         [$a, $b] = [self::read($one), self::read($other)];

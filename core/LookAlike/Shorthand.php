@@ -67,7 +67,9 @@ final class Shorthand
      */
     public function of(string $text, array $words): array
     {
-        return array_values(array_unique([...$this->byInitials($text), ...$this->byCount(Notation::plain($text)), ...$this->byBeginning($words)]));
+        $keys = [...$this->byInitials($text), ...$this->byCount(Notation::plain($text)), ...$this->byBeginning($words)];
+
+        return array_values(array_unique($keys));
     }
 
     /** The key of the number whose thousands are set apart by a point in this text, or shortened to a k. */

@@ -116,9 +116,18 @@ test('what the others of the list say of a value holds there and not alone', fun
     ],
     'what has something, by its name' => ['With lid, Lid, With grip, Grip', 'Lid ~ With lid', 'Grip ~ With grip'],
     'not where one has' => ['With sugar, Sugar, Salt'],
-    'a German word of two' => ['Summer tire, Sommerreifen, Lid of steel, Stahldeckel', 'Sommerreifen ~ Summer tire', 'Lid of steel ~ Stahldeckel'],
+    'a German word of two' => [
+        'Summer tire, Sommerreifen, Lid of steel, Stahldeckel',
+        'Sommerreifen ~ Summer tire',
+        'Lid of steel ~ Stahldeckel',
+    ],
     'sides with their letters in the usual order' => ['60 x 160 cm, W60 x H160 cm, H60 x W160 cm', '60 x 160 cm ~ W60 x H160 cm'],
-    'packs' => ['Pack of 25, 25 pcs/pack, 25 per pack', '25 pcs/pack ~ 25 per pack', '25 pcs/pack ~ Pack of 25', '25 per pack ~ Pack of 25'],
+    'packs' => [
+        'Pack of 25, 25 pcs/pack, 25 per pack',
+        '25 pcs/pack ~ 25 per pack',
+        '25 pcs/pack ~ Pack of 25',
+        '25 per pack ~ Pack of 25',
+    ],
     'two numbers that are no fraction' => ['30/30 mm, 40/40 mm, 12/24 V, 0.5 V, 12V/24V', '12/24 V ~ 12V/24V'],
     'a dictionary' => ['Ascorbic acid, Vitamin C', 'Ascorbic acid ~ Vitamin C'],
 ]);
