@@ -8,7 +8,9 @@ use App\History\Remembered;
 use App\Models\Definition;
 use App\Models\Item;
 use App\Models\Spelling;
+use App\Support\LookedUp;
 use Illuminate\Support\Facades\DB;
+use Lokum\Vocabulary\Level;
 
 /** How many products carry each definition, in all and category by category. Worked out once for each state of the catalog. */
 final readonly class Coverage
@@ -26,7 +28,7 @@ final readonly class Coverage
     /** @return array<int, int> the same, or what it was a few changes ago in a large catalog */
     public function lately(): array
     {
-        return array_map(array_sum(...), $this->remembered->lately('coverage', $this->count(...)));
+        return array_map(array_sum(...), $this->remembered->lately('coverage', $this->byCategory(...)));
     }
 
     /** All products that are not out of the shop. */
@@ -38,7 +40,7 @@ final readonly class Coverage
     /** @return array<int, int> products by the category they stand in; 0: in none */
     public function totals(): array
     {
-        return $this->remembered->ofData(
+        return $this->remembered->ofProducts(
             'products',
             fn (): array => Item::table()
                 ->whereNull('parent_id')
@@ -54,7 +56,12 @@ final readonly class Coverage
     /** @return array<int, array<int, int>> distinct products by definition and the category they stand in */
     public function byCategory(): array
     {
-        return $this->remembered->ofData('coverage', $this->count(...));
+        $levels = $this->levels();
+
+        return $this->remembered->ofEach('coverage', array_keys($levels), fn (array $ids): array => array_combine(
+            $ids,
+            array_map(fn (int $id): array => $this->count($id, $levels[$id]), $ids),
+        ));
     }
 
     /**
@@ -81,24 +88,25 @@ final readonly class Coverage
         return $figures;
     }
 
-    /** @return array<int, array<int, int>> */
-    private function count(): array
+    /** @return array<int, Level> by definition */
+    private function levels(): array
     {
-        $counts = [];
-        foreach (Definition::query()->get(['id', 'level']) as $definition) {
-            $counts[$definition->id] = Spelling::table('s')
-                ->join('assignments as a', 'a.spelling_id', '=', 's.id')
-                ->join('items as i', 'i.id', '=', 'a.item_id')
-                ->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(ItemsOfLevel::PRODUCT)))
-                ->where('s.definition_id', $definition->id)
-                ->whereRaw(ItemsOfLevel::on($definition->level))
-                ->groupBy('category')
-                ->selectRaw('COALESCE(p.category_id, 0) AS category, COUNT(DISTINCT p.id) AS n')
-                ->pluck('n', 'category')
-                ->map(intval(...))
-                ->all();
-        }
+        return app(LookedUp::class)->of('levels', fn (): array => Definition::query()->pluck('level', 'id')->all());
+    }
 
-        return $counts;
+    /** @return array<int, int> distinct products that carry it, by the category they stand in; 0: in none */
+    private function count(int $definition, Level $level): array
+    {
+        return Spelling::table('s')
+            ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+            ->join('items as i', 'i.id', '=', 'a.item_id')
+            ->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(ItemsOfLevel::PRODUCT)))
+            ->where('s.definition_id', $definition)
+            ->whereRaw(ItemsOfLevel::on($level))
+            ->groupBy('category')
+            ->selectRaw('COALESCE(p.category_id, 0) AS category, COUNT(DISTINCT p.id) AS n')
+            ->pluck('n', 'category')
+            ->map(intval(...))
+            ->all();
     }
 }

@@ -25,7 +25,7 @@ final readonly class ProductCounts
     /** @return array<int, int> by value id, or what it was a few changes ago in a large catalog */
     public function lately(Definition $definition): array
     {
-        return $this->remembered->lately("value_id:{$definition->id}", fn (): array => $this->count($definition, 'value_id'));
+        return $this->remembered->lately("value_id:{$definition->id}", fn (): array => $this->byValue($definition));
     }
 
     /** @return array<int, int> by spelling id */
@@ -37,7 +37,8 @@ final readonly class ProductCounts
     /** @return array<int, int> by umbrella id */
     public function byUmbrella(Definition $definition): array
     {
-        return $this->remembered->ofData(
+        return $this->remembered->about(
+            [$definition->id],
             "umbrella_id:{$definition->id}",
             fn (): array => Value::table('v')
                 ->join('spellings as s', 's.value_id', '=', 'v.id')
@@ -58,7 +59,9 @@ final readonly class ProductCounts
     /** @return array<int, int> */
     private function by(Definition $definition, string $column): array
     {
-        return $this->remembered->ofData("{$column}:{$definition->id}", fn (): array => $this->count($definition, $column));
+        $work = fn (): array => $this->count($definition, $column);
+
+        return $this->remembered->about([$definition->id], "{$column}:{$definition->id}", $work);
     }
 
     /** @return array<int, int> */

@@ -12,7 +12,6 @@ use App\Catalog\Stock;
 use App\Catalog\TermNumbers;
 use App\History\Remembered;
 use App\Models\Definition;
-use Closure;
 use Illuminate\Support\Facades\DB;
 use Lokum\Lineup\Absence;
 use Lokum\Lineup\Control;
@@ -92,7 +91,11 @@ final class DraftPages
                     ($settings->isScale() ? 'scale' : '').
                     '|'.
                     ($settings->control === Control::Bands ? json_encode($settings->bands) : '');
-                $facts[$name] ??= $this->kept($settings, 'facts of pages:'.md5($name), fn (): array => $this->facts($settings, $inStock));
+                $facts[$name] ??= $this->remembered->about(
+                    About::filter($settings->key, $inStock),
+                    'facts of pages:'.md5($name),
+                    fn (): array => $this->facts($settings, $inStock),
+                );
                 $pages[$category][$settings->title] = $this->absence(
                     $settings,
                     $facts[$name][$category] ?? null,
@@ -116,22 +119,6 @@ final class DraftPages
                     ' GROUP BY 1',
             ),
         );
-    }
-
-    /**
-     * What a filter is about on each page, kept for as long as it holds.
-     *
-     * @param  Closure(): array<int, array<int|string, mixed>>  $work
-     * @return array<int, array<int|string, mixed>>
-     */
-    private function kept(FilterSettings $filter, string $name, Closure $work): array
-    {
-        // A discount is counted against a list price, which is a definition's.
-        $isOfProducts =
-            ! in_array(ProductField::tryFrom($filter->key), [null, ProductField::Discount], true) &&
-            Definition::liveBySlug($filter->key) === null;
-
-        return $isOfProducts ? $this->remembered->ofProducts($name, $work) : $this->remembered->ofData($name, $work);
     }
 
     /** @param  array<int|string, mixed>|null  $facts  products by term, or the smallest and largest number */

@@ -38,7 +38,8 @@ final class PageFacts
     /** Products of a page. */
     public function products(string $page): int
     {
-        return $this->remembered->ofData(
+        return $this->remembered->about(
+            $this->about($page, ProductField::Category->value),
             "page-products:{$this->name($page)}",
             fn (): int => (int) Item::table('p')
                 ->whereNull('p.parent_id')
@@ -50,13 +51,28 @@ final class PageFacts
     /** @param  string  $page  a category's id, or "shop", "search", "brands" */
     public function of(string $page, string $key): FilterFacts
     {
-        return $this->remembered->ofData("facts:{$this->name($page)}:{$key}", fn (): FilterFacts => $this->count($page, $key));
+        $about = $this->about($page, $key);
+
+        return $this->remembered->about($about, "facts:{$this->name($page)}:{$key}", fn (): FilterFacts => $this->count($page, $key));
+    }
+
+    /** @return list<int|string> what a page's facts about filters are about, beside products and their categories */
+    private function about(string $page, string ...$keys): array
+    {
+        // Of all brands, the one with most products.
+        $about = $page === Placement::BRANDS ? array_values(Definition::query()->where('has_pages', true)->pluck('id')->all()) : [];
+        foreach ($keys as $key) {
+            array_push($about, ...About::filter($key, $this->hidesSoldOut($page)));
+        }
+
+        return $about;
     }
 
     /** @return array<int, int> products of a page by value, of those that are below an umbrella */
     public function nested(string $page, Definition $definition): array
     {
-        return $this->remembered->ofData(
+        return $this->remembered->about(
+            $this->about($page, $definition->slug),
             "nested:{$this->name($page)}:{$definition->slug}",
             fn (): array => $this->several(
                 $this->ofDefinition($page, $definition, 'v.id', 'v.held = 0 AND v.umbrella_id IS NOT NULL'),
@@ -68,7 +84,10 @@ final class PageFacts
     public function overlaps(string $page): array
     {
         /** @var array<string, float> $overlaps */
-        $overlaps = $this->remembered->added("overlaps:{$this->name($page)}");
+        $overlaps = $this->remembered->added(
+            "overlaps:{$this->name($page)}",
+            fn (string $pair): array => $this->about($page, ...explode('|', $pair)),
+        );
 
         return $overlaps;
     }
@@ -86,7 +105,7 @@ final class PageFacts
             $this->compositions()->tree,
             $this->counts,
             $this->hidesSoldOut($page),
-            $this->remembered->ofData('some-are-out', fn (): bool => Item::table()->whereNotNull('out_since')->exists()),
+            $this->remembered->ofProducts('some-are-out', fn (): bool => Item::table()->whereNotNull('out_since')->exists()),
         );
     }
 
@@ -213,7 +232,9 @@ final class PageFacts
     /** What each product or variant of a page answers; of several answers the smallest. */
     public function answers(string $page, string $key): ItemAnswers
     {
-        return $this->remembered->ofData("answers:{$this->name($page)}:{$key}", function () use ($page, $key): ItemAnswers {
+        $about = $this->about($page, $key);
+
+        return $this->remembered->about($about, "answers:{$this->name($page)}:{$key}", function () use ($page, $key): ItemAnswers {
             $definition = Definition::liveBySlug($key);
             $field = ProductField::tryFrom($key);
             $kind = $definition->kind ?? $field?->kind() ?? Kind::Text;
@@ -299,27 +320,31 @@ final class PageFacts
     /** Whether any product carries several values of it; it may have taken several before it takes one. */
     public function holdsSeveral(Definition $definition): bool
     {
-        return $definition->multiple || isset($this->holdingSeveral()[$definition->id]);
+        return $definition->multiple || ($this->holdingSeveral()[$definition->id] ?? false);
     }
 
-    /** @return array<int, int> definitions of which some product carries several values; found in one pass over all cells */
+    /** @return array<int, bool> whether some product carries several values, by definition; found in one pass over all cells */
     private function holdingSeveral(): array
     {
-        return $this->remembered->ofData(
+        return $this->remembered->ofEach(
             'holding-several',
-            fn (): array => DB::table(
-                DB::raw('(SELECT definition_id FROM assignments GROUP BY item_id, definition_id HAVING COUNT(*) > 1)'),
-            )
-                ->distinct()
-                ->pluck('definition_id', 'definition_id')
-                ->map(intval(...))
-                ->all(),
+            array_values(Definition::query()->pluck('id')->all()),
+            fn (array $definitions): array => array_fill_keys(
+                DB::table('assignments')
+                    ->whereIn('definition_id', $definitions)
+                    ->groupBy('item_id', 'definition_id')
+                    ->havingRaw('COUNT(*) > 1')
+                    ->distinct()
+                    ->pluck('definition_id')
+                    ->all(),
+                true,
+            ) + array_fill_keys($definitions, false),
         );
     }
 
     private function hasVariants(): bool
     {
-        return $this->remembered->ofData('has-variants', fn (): bool => Item::table()->whereNotNull('parent_id')->exists());
+        return $this->remembered->ofProducts('has-variants', fn (): bool => Item::table()->whereNotNull('parent_id')->exists());
     }
 
     /** Products by the category one step below the page that they are in. */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\History;
 
 use App\Models\Item;
+use App\Support\LookedUp;
 use Closure;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
@@ -18,7 +19,7 @@ final class Remembered
     private const LARGE = 20000;
 
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
-    private const SHAPE = 20;
+    private const SHAPE = 21;
 
     /** Things that one process keeps at hand. */
     private const AT_HAND = 200;
@@ -26,7 +27,7 @@ final class Remembered
     /** @var array<string, array{0: int, 1: mixed}> state and what is kept, by name; what one page asks for again and again */
     private array $atHand = [];
 
-    public function __construct(private readonly Ledger $ledger)
+    public function __construct(private readonly Ledger $ledger, private readonly LookedUp $lookedUp)
     {
     }
 
@@ -97,45 +98,130 @@ final class Remembered
             $kept = [$revision, $work()];
             Cache::put(self::key($name), $kept, self::KEPT);
         }
-        $this->atHand = count($this->atHand) < self::AT_HAND ? $this->atHand : [];
-        $this->atHand[$name] = [$revision, $kept[1]];
+        $this->keepAtHand($name, $revision, $kept[1]);
 
         return $kept[1];
     }
 
     /**
-     * What was added to a list of such things so far, by name; empty after a change of the data.
+     * The same for what depends on products and their categories, and on what it is said to be about beside these, so that work on
+     * other values, prices and stock keeps it.
      *
+     * @template T
+     *
+     * @param  list<int|string>  $about  definitions by id, "price" and "stock"
+     * @param  Closure(): T  $work
+     * @return T
+     */
+    public function about(array $about, string $name, Closure $work): mixed
+    {
+        if (DB::transactionLevel() > 0) {
+            return $work();
+        }
+        $revision = $this->ledger->dataRevision();
+        $kept = $this->atHand[$name] ?? Cache::get(self::key($name));
+        if (! is_array($kept) || ! $this->holds($kept[0], $about)) {
+            $kept = [$revision, $work()];
+            Cache::put(self::key($name), $kept, self::KEPT);
+        }
+        $this->keepAtHand($name, $revision, $kept[1]);
+
+        return $kept[1];
+    }
+
+    /**
+     * The same for each of several definitions, kept together: what was touched is worked out anew, and the rest stays.
+     *
+     * @template T
+     *
+     * @param  list<int>  $definitions
+     * @param  Closure(list<int>): array<int, T>  $work  for those of them that it is asked about
+     * @return array<int, T> by definition
+     */
+    public function ofEach(string $name, array $definitions, Closure $work): array
+    {
+        if (DB::transactionLevel() > 0) {
+            return $work($definitions);
+        }
+        $revision = $this->ledger->dataRevision();
+        [$from, $known] = $this->atHand[$name] ?? Cache::get(self::key($name)) ?? [0, []];
+        $stays = array_filter(
+            array_intersect_key($known, array_flip($definitions)),
+            fn (int $definition): bool => $this->holds($from, [$definition]),
+            ARRAY_FILTER_USE_KEY,
+        );
+        $new = array_values(array_diff($definitions, array_keys($stays)));
+        $all = $new === [] ? $stays : $stays + $work($new);
+        if ($new !== []) {
+            Cache::put(self::key($name), [$revision, $all], self::KEPT);
+        }
+        $this->keepAtHand($name, $revision, $all);
+
+        return $all;
+    }
+
+    /**
+     * Whether nothing has touched what something is about since it was worked out.
+     *
+     * @param  list<int|string>  $about
+     */
+    private function holds(int $from, array $about): bool
+    {
+        $revision = $this->ledger->dataRevision();
+        if ($from >= $revision) {
+            return $from === $revision;
+        }
+        $touched = $this->lookedUp->of("touched since {$from}", fn (): ?Touched => Touched::since($from, Touched::FEW));
+
+        return $touched !== null && $touched->keeps($about);
+    }
+
+    private function keepAtHand(string $name, int $revision, mixed $known): void
+    {
+        $this->atHand = count($this->atHand) < self::AT_HAND ? $this->atHand : [];
+        $this->atHand[$name] = [$revision, $known];
+    }
+
+    /**
+     * What was added to a list of such things so far, by name; without what was touched since.
+     *
+     * @param  Closure(string): list<int|string>  $about  what the thing of a name is about
      * @return array<string, mixed>
      */
-    public function added(string $name): array
+    public function added(string $name, Closure $about): array
     {
         $kept = DB::transactionLevel() > 0 ? null : Cache::get(self::key($name));
+        [$from, $all] = is_array($kept) ? $kept : [0, []];
+        // Before the work: what somebody changes meanwhile may not be in what is added.
+        $this->keepAtHand($name, $this->ledger->dataRevision(), $all);
 
-        return is_array($kept) && $kept[0] === $this->ledger->dataRevision() ? (array) $kept[1] : [];
+        return $from === $this->ledger->dataRevision()
+            ? $all
+            : array_filter($all, fn (string $one): bool => $this->holds($from, $about($one)), ARRAY_FILTER_USE_KEY);
     }
 
     /** @param  array<string, mixed>  $all  what was added before among it */
     public function add(string $name, array $all): void
     {
         if (DB::transactionLevel() === 0) {
-            Cache::put(self::key($name), [$this->ledger->dataRevision(), $all], self::KEPT);
+            Cache::put(self::key($name), [$this->atHand[$name][0] ?? $this->ledger->dataRevision(), $all], self::KEPT);
         }
     }
 
     /**
-     * The same, or what it was a few changes ago where working it out would keep somebody waiting: in a large catalog.
+     * What was kept by this name, though it may be a few changes old, where working it out would keep somebody waiting: in a large
+     * catalog; else as it is now.
      *
      * @template T
      *
-     * @param  Closure(): T  $work
+     * @param  Closure(): T  $now  keeps it by that name
      * @return T
      */
-    public function lately(string $name, Closure $work): mixed
+    public function lately(string $name, Closure $now): mixed
     {
         $kept = (int) Item::table()->max('id') > self::LARGE ? Cache::get(self::key($name)) : null;
 
-        return is_array($kept) ? $kept[1] : $this->ofData($name, $work);
+        return is_array($kept) ? $kept[1] : $now();
     }
 
     /**

@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Editions\EditionDatabase;
 use App\Editions\EditionFile;
 use App\Editions\Served;
+use App\History\Touched;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Edition;
@@ -51,7 +52,8 @@ final readonly class TakenOver
     /** Whether nothing has touched the words of a definition. */
     public function keeps(Definition $definition): bool
     {
-        return ! isset($this->touched->definitions[$definition->id]);
+        // Addresses of a definition that was merged away lead on to the one that stayed.
+        return $this->touched->keeps([$definition->id, ...array_keys(EndedAddresses::stays(), $definition->id, true)]);
     }
 
     /** Whether values of an attribute stand below their umbrellas in it. */
@@ -63,7 +65,7 @@ final readonly class TakenOver
     /** Whether nothing has touched price or stock. */
     public function keepsField(ProductField $field): bool
     {
-        return ! isset($this->touched->fields[$field->value]);
+        return $this->touched->keeps([$field->value]);
     }
 
     /** @return iterable<array{0: int, 1: int}> item and number of each product */

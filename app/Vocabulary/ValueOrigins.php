@@ -20,10 +20,14 @@ final class ValueOrigins
      */
     public static function of(Definition $definition): array
     {
-        return app(Remembered::class)->lately(
-            "origins:{$definition->id}",
+        $remembered = app(Remembered::class);
+        $name = "origins:{$definition->id}";
+
+        return $remembered->lately($name, fn (): array => $remembered->about(
+            [$definition->id],
+            $name,
             fn (): array => ['used' => self::used($definition), 'since' => self::since($definition)],
-        );
+        ));
     }
 
     /** @return array<int, array<string, int>> */

@@ -2,10 +2,18 @@
 
 declare(strict_types=1);
 
+use App\Cells\CellChange;
+use App\Cells\CellMode;
+use App\Cells\ChangeCells;
+use App\Cells\Chosen;
 use App\History\Ledger;
 use App\History\Remembered;
+use App\Models\Item;
 use App\Models\Room;
+use App\Publishing\PriceRow;
+use App\Publishing\SayPrices;
 use Illuminate\Support\Facades\DB;
+use Tests\Support\Acts;
 
 /* What is worked out once for each state of the catalog. */
 
@@ -20,7 +28,7 @@ test('it is worked out anew after a change, and not inside one', function (): vo
         ->and([$remembered->of('x', $work), $remembered->of('x', $work), $remembered->known('x')])
         ->toBe([1, 1, 1]);
     app(Ledger::class)->note(Room::Products, 'Something');
-    expect($remembered->known('x'))->toBeNull()->and($remembered->lately('x', $work))->toBe(2);
+    expect($remembered->known('x'))->toBeNull()->and($remembered->of('x', $work))->toBe(2);
     DB::transaction(fn () => expect($remembered->of('x', $work))->toBe(3));
     expect($remembered->of('x', $work))->toBe(2);
 });
@@ -28,14 +36,54 @@ test('it is worked out anew after a change, and not inside one', function (): vo
 test('in a large catalog nobody waits for figures that may be a little old', function (): void {
     $remembered = app(Remembered::class);
     DB::table('items')->insert(['id' => 30000, 'sku' => 'Z']);
-    expect($remembered->lately('x', fn (): int => 1))->toBe(1);
+    $lately = fn (int $now): int => $remembered->lately('x', fn (): int => $remembered->ofData('x', fn (): int => $now));
+    expect($lately(1))->toBe(1);
     app(Ledger::class)->note(Room::Products, 'Something');
-    expect($remembered->lately('x', fn (): int => 2))
+    expect($lately(2))
         ->toBe(1)
-        ->and($remembered->of('x', fn (): int => 3))
+        ->and($remembered->ofData('x', fn (): int => 3))
         ->toBe(3)
-        ->and($remembered->lately('x', fn (): int => 4))
+        ->and($lately(4))
         ->toBe(3);
+});
+
+test('what is about some definitions is kept while others are touched', function (): void {
+    $this->read("sku,name,category,price,stock,Color,Finish\nA,One,Paint,4,2,Red,Matte\nB,Two,Paint,5,0,Blue,Gloss\n");
+    $remembered = app(Remembered::class);
+    [$color, $finish] = array_map(Acts::definition(...), ['color', 'finish']);
+    $asked = [];
+    $each = function (array $ids) use (&$asked): array {
+        $asked[] = $ids;
+
+        return array_fill_keys($ids, count($asked));
+    };
+    $kept = fn (): array => [
+        $remembered->about([$color->id], 'color', fn (): string => uniqid()),
+        $remembered->about([$finish->id], 'finish', fn (): string => uniqid()),
+        $remembered->about([$finish->id, 'stock'], 'finish in stock', fn (): string => uniqid()),
+    ];
+    [$first] = [$kept(), $remembered->ofEach('both', [$color->id, $finish->id], $each)];
+    app(ChangeCells::class)(
+        Chosen::items([Item::query()->where('sku', 'A')->sole()->id]),
+        CellChange::set($color, ['Sepia'], CellMode::Set),
+    );
+    $second = $kept();
+    expect($second[0])
+        ->not->toBe($first[0])
+        ->and(array_slice($second, 1))
+        ->toBe(array_slice($first, 1))
+        ->and($remembered->ofEach('both', [$color->id, $finish->id], $each))
+        ->toEqual([$color->id => 2, $finish->id => 1])
+        ->and($asked)
+        ->toBe([[$color->id, $finish->id], [$color->id]]);
+    app(SayPrices::class)('A shop', [PriceRow::from(['sku' => 'A', 'stock' => 0])]);
+    $third = $kept();
+    expect(array_slice($third, 0, 2))
+        ->toBe(array_slice($second, 0, 2))
+        ->and($third[2])
+        ->not->toBe($second[2]);
+    $this->read("sku,name,category,price,stock,Color,Finish\nC,Three,Paint,4,2,Red,Matte\n");
+    expect(array_intersect($kept(), $third))->toBe([]);
 });
 
 test(

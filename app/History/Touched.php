@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace App\Publishing;
+namespace App\History;
 
 use App\Models\Change;
 use App\Models\ChangeRow;
@@ -10,11 +10,13 @@ use App\Models\Room;
 use Illuminate\Support\Collection;
 use Illuminate\Support\Facades\DB;
 
-/** What acts have touched since an edition was made, as History has it: definitions by their words and cells, and prices and stock. */
+/** What acts have touched since a point in History: definitions by their words and cells, and prices and stock. */
 final readonly class Touched
 {
-    /** Rows up to which it is worth telling apart what they touch. */
-    private const MOST = 20_000;
+    /** Rows up to which it is worth telling apart what they touch, before a publication and before a page. */
+    public const MOST = 20_000;
+
+    public const FEW = 2_000;
 
     private const CHUNK = 500;
 
@@ -40,10 +42,10 @@ final readonly class Touched
     private const UNSEEN = ['version', 'updated_at', 'row_hash', 'feed_id'];
 
     /**
-     * @param  int  $revision  of History when the edition was made
+     * @param  int  $revision  of History then
      * @param  array<int, true>  $definitions  by id
      * @param  list<int>  $cells  items that carry something else now
-     * @param  array<int, array{price: float|null, stock: int|null}>  $prices  of items by id, as they were when the edition was made
+     * @param  array<int, array{price: float|null, stock: int|null}>  $prices  of items by id, as they were then
      * @param  array<string, true>  $fields  which of the two is another now
      */
     private function __construct(
@@ -56,14 +58,14 @@ final readonly class Touched
     }
 
     /** Null where more was touched than can be told apart. */
-    public static function since(int $revision): ?self
+    public static function since(int $revision, int $most = self::MOST): ?self
     {
         $changes = Change::query()->where('id', '>', $revision);
         $rows = ChangeRow::query()->where('change_id', '>', $revision)->orderBy('id');
         $cells = DB::table('cell_changes')->where('change_id', '>', $revision);
         if (
-            (clone $changes)->count() > self::MOST ||
-            (clone $rows)->count() + (clone $cells)->count() > self::MOST ||
+            (clone $changes)->count() > $most ||
+            (clone $rows)->count() + (clone $cells)->count() > $most ||
             self::isMore($changes->get(['id', 'room']))
         ) {
             return null;
@@ -77,7 +79,7 @@ final readonly class Touched
                 $said = array_filter([$row->before['definition_id'] ?? null, $row->after['definition_id'] ?? null]);
                 $definitions += array_fill_keys(array_map(intval(...), $said), true);
             } elseif ($row->table_name === 'items' && self::isOfPrices($row)) {
-                // What it was first is how the edition has it.
+                // What it was first is how it was then.
                 $was = array_intersect_key($row->before ?? [], array_flip(self::PRICES));
                 $prices[$key] = ($prices[$key] ?? []) + $was;
                 $fields += array_fill_keys(array_keys($was), true);
@@ -86,12 +88,9 @@ final readonly class Touched
             }
         }
 
-        $definitions += self::definitionsOf($words) + array_fill_keys((clone $cells)->distinct()->pluck('definition_id')->all(), true);
-
         return new self(
             $revision,
-            // Addresses of a definition that was merged away lead on to the one that stayed.
-            $definitions + array_fill_keys(array_intersect_key(EndedAddresses::stays(), $definitions), true),
+            $definitions + self::definitionsOf($words) + array_fill_keys((clone $cells)->distinct()->pluck('definition_id')->all(), true),
             array_values($cells->distinct()->pluck('item_id')->all()),
             self::whole($prices),
             $fields,
@@ -165,7 +164,17 @@ final readonly class Touched
         return $whole;
     }
 
-    /** @return list<int> items whose rows an edition has otherwise */
+    /**
+     * Whether nothing of this was touched.
+     *
+     * @param  list<int|string>  $about  definitions by id, "price" and "stock"
+     */
+    public function keeps(array $about): bool
+    {
+        return array_intersect_key($this->definitions + $this->fields, array_flip($about)) === [];
+    }
+
+    /** @return list<int> items whose rows are otherwise now */
     public function items(): array
     {
         return array_values(array_unique([...$this->cells, ...array_keys($this->prices)]));

@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+use App\Catalog\Coverage;
+use App\Catalog\ProductCounts;
+use App\Draft\DraftLineups;
+use App\Draft\DraftPages;
+use App\Draft\PageFacts;
+use App\Lineups\EditLineup;
+use App\Lineups\PageWorth;
+use App\Models\Definition;
+use Illuminate\Support\Facades\Cache;
+use Tests\Support\RandomActs;
+
+/* Figures that are kept while what they are about is not touched are those that are counted anew. */
+
+/** @return array<string, mixed> what rooms show of the draft */
+function figuresNow(): array
+{
+    app()->forgetScopedInstances();
+    $figures = ['coverage' => app(Coverage::class)->byCategory(), 'pages' => app(DraftPages::class)->all()];
+    foreach (Definition::query()->live()->get() as $definition) {
+        $figures["values of {$definition->slug}"] = app(ProductCounts::class)->byValue($definition);
+        $figures["umbrellas of {$definition->slug}"] = app(ProductCounts::class)->byUmbrella($definition);
+    }
+    $facts = app(PageFacts::class);
+    $all = DraftLineups::load();
+    foreach (['shop', 'search', 'brands', ...array_slice(array_keys($all->pages()), 3, 4)] as $page) {
+        $page = (string) $page;
+        $lineup = $all->of($page);
+        $figures["products of {$page}"] = $facts->products($page);
+        foreach (array_keys($lineup->filters) as $key) {
+            $figures["{$key} of {$page}"] = $facts->of($page, (string) $key);
+        }
+        $figures["worth on {$page}"] = app(PageWorth::class)->of($page, $lineup);
+    }
+
+    return $figures;
+}
+
+test('figures that are kept are those that are counted anew, whatever is done', function (int $seed): void {
+    mt_srand($seed);
+    $acts = new RandomActs($this, $this->person());
+    $acts->begin();
+    app(EditLineup::class)->several(
+        ['color', 'finish', 'use', 'watts', 'notes', 'made', 'price', 'stock', 'category', 'added', 'discount'],
+    );
+    figuresNow();
+    for ($round = 0; $round < 12; $round++) {
+        $acts->act(deliver: $round === 8);
+        $kept = figuresNow();
+        Cache::flush();
+        expect($kept)->toEqual(figuresNow(), implode("\n", array_slice($acts->told, -6)));
+    }
+})->with(fn (): array => RandomActs::seeds(811, 814));
