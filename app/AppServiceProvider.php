@@ -8,10 +8,12 @@ use App\Api\SendNotice;
 use App\Data\PatientConnection;
 use App\Data\ReadOnlyCatalog;
 use App\Door\RelativeUrls;
+use App\Feeds\DeliveryRead;
 use App\Feeds\FinishReading;
 use App\Feeds\ForgetFiles;
 use App\History\Ledger;
 use App\History\Remembered;
+use App\Lineups\CountAhead;
 use App\Models\Role;
 use App\Models\User;
 use App\Publishing\EditionPublished;
@@ -86,6 +88,8 @@ final class AppServiceProvider extends ServiceProvider
 
         // Programs outside are told of every edition; whoever publishes need not know of them.
         Event::listen(EditionPublished::class, fn (EditionPublished $said) => SendNotice::toAll($said->edition));
+
+        Event::listen(DeliveryRead::class, fn () => dispatch(new CountAhead()));
 
         Mail::extend('outbox', fn (): Outbox => new Outbox());
         Gate::define('look', fn (User $user): bool => true);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console;
 
+use App\Feeds\DeliveryRead;
 use App\Feeds\FeedFile;
 use App\Feeds\FeedName;
 use App\Feeds\ReadFeed;
@@ -56,6 +57,10 @@ final class FeedReadCommand extends Command
             throw $why;
         } finally {
             $lock?->release();
+        }
+
+        if (! $this->option('check')) {
+            event(new DeliveryRead());
         }
 
         return $this->answer($figures->toArray(), $this->lines($figures));

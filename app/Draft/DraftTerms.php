@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Draft;
 
-use App\Catalog\ProductCounts;
 use App\Models\Definition;
 use App\Models\Umbrella;
 use App\Models\Value;
@@ -22,7 +21,7 @@ use Lokum\Vocabulary\TermSorter;
  */
 final readonly class DraftTerms
 {
-    public function __construct(private TermSorter $sorter, private ProductCounts $counts)
+    public function __construct(private TermSorter $sorter, private PageCounts $counts)
     {
     }
 
@@ -33,7 +32,7 @@ final readonly class DraftTerms
      */
     public function of(Definition $definition, ?array $products = null, ?TermOrder $order = null): array
     {
-        $products ??= $this->products($definition);
+        $products ??= $this->counts->terms($definition, false)['counts'][0] ?? [];
         $rows = [];
         $terms = [];
         foreach ($this->candidates($definition) as $row) {
@@ -99,17 +98,6 @@ final readonly class DraftTerms
         }
 
         return $terms;
-    }
-
-    /** @return array<int, int> distinct products by term */
-    private function products(Definition $definition): array
-    {
-        $products = $this->counts->byValue($definition);
-        foreach ($this->counts->byUmbrella($definition) as $id => $n) {
-            $products[Umbrella::TERM + $id] = $n;
-        }
-
-        return $products;
     }
 
     /** @return list<\stdClass> (id: the term's number, label, slug, look, position, description, picture) */

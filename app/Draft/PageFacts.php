@@ -14,25 +14,25 @@ use App\Data\Rows;
 use App\History\Remembered;
 use App\Models\Definition;
 use App\Models\Item;
-use Illuminate\Support\Facades\DB;
+use App\Models\Spelling;
 use Lokum\Lineup\ProductField;
 use Lokum\Lineup\ProposedBands;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
-use PDO;
 
 /** What the products of a page say about a filter, counted from the draft. Kept until products, values or definitions change. */
 final class PageFacts
 {
-    private const SHARES = 8;
-
     private ?DraftLineups $compositions = null;
 
     /** @var array<string, DraftScope> by page */
     private array $scopes = [];
 
-    public function __construct(private readonly Remembered $remembered, private readonly ProductCounts $counts)
-    {
+    public function __construct(
+        private readonly Remembered $remembered,
+        private readonly ProductCounts $counts,
+        private readonly PageCounts $pageCounts,
+    ) {
     }
 
     /** Products of a page. */
@@ -83,10 +83,16 @@ final class PageFacts
     /** @return array<string, float> how much filters of a page say of each other, so far */
     public function overlaps(string $page): array
     {
+        /** @var array<string, list<int|string>> $about */
+        $about = [];
         /** @var array<string, float> $overlaps */
         $overlaps = $this->remembered->added(
             "overlaps:{$this->name($page)}",
-            fn (string $pair): array => $this->about($page, ...explode('|', $pair)),
+            function (string $pair) use ($page, &$about): array {
+                [$one, $other] = explode('|', $pair);
+
+                return [...$about[$one] ??= $this->about($page, $one), ...$about[$other] ??= $this->about($page, $other)];
+            },
         );
 
         return $overlaps;
@@ -143,48 +149,21 @@ final class PageFacts
                     : $this->ofDefinition($page, $definition, 's.number', 's.number IS NOT NULL'),
             );
         }
-        if ($kind === Kind::Text) {
-            $carrying =
-                $definition === null
-                    ? 0
-                    : (int) DB::scalar(
-                        'SELECT COUNT(*) FROM (SELECT DISTINCT id FROM ('.
-                            $this->ofDefinition($page, $definition, '1', '1').
-                            '))',
-                    );
+        if ($page !== Placement::BRANDS && ($definition !== null || $field === ProductField::Stock)) {
+            ['counts' => $counts, 'carrying' => $carrying] = $this->pageCounts->terms($definition, $this->hidesSoldOut($page));
+            $place = ctype_digit($page) ? (int) $page : 0;
+            $terms = $kind === Kind::Text ? [] : $counts[$place] ?? [];
 
-            return new FilterFacts($this->products($page), $carrying, [], []);
+            return new FilterFacts($this->products($page), $carrying[$place] ?? 0, $terms, []);
         }
+        [$first, $counts] = $this->several(match (true) {
+            $kind === Kind::Text => $definition === null ? 'SELECT 0, 0 WHERE 0' : $this->ofDefinition($page, $definition, '1', '1'),
+            $definition !== null => $this->ofDefinition($page, $definition, TermNumbers::SQL, 'v.held = 0'),
+            $field === ProductField::Stock => $this->stock($page, 'p.id'),
+            default => $this->categories($page),
+        });
 
-        return $this->terms(
-            $page,
-            match (true) {
-                $definition !== null => $this->ofDefinition($page, $definition, TermNumbers::SQL, 'v.held = 0'),
-                $field === ProductField::Stock => $this->stock($page, 'p.id'),
-                default => $this->categories($page),
-            },
-            $definition === null
-                ? $field === ProductField::Category && ! AlsoOn::any()
-                : ($definition->level === Level::Product || ! $this->hasVariants()) && ! $this->holdsSeveral($definition),
-        );
-    }
-
-    /** @param  bool  $single  whether no product can have two answers */
-    private function terms(string $page, string $sql, bool $single): FilterFacts
-    {
-        [$first, $counts] = $single ? $this->single($sql) : $this->several($sql);
-
-        return new FilterFacts($this->products($page), count($first), $counts, []);
-    }
-
-    /** @return array{0: array<int, int>, 1: array<int, int>} answer by product, products by answer */
-    private function single(string $sql): array
-    {
-        $statement = DB::connection()->getPdo()->query($sql);
-        /** @var array<int, int> $answers */
-        $answers = $statement === false ? [] : $statement->fetchAll(PDO::FETCH_KEY_PAIR);
-
-        return [$answers, array_count_values($answers)];
+        return new FilterFacts($this->products($page), count($first), $kind === Kind::Text ? [] : $counts, []);
     }
 
     /** @return array{0: array<int, int>, 1: array<int, int>} first answer by product, products by answer */
@@ -253,10 +232,10 @@ final class PageFacts
                 $field === ProductField::Stock => $this->stock($page, 'i.id'),
                 default => $this->fieldNumbers($page, $field, byItem: true),
             };
-            $edges = $isNumber ? ProposedBands::equalShares($this->of($page, $key)->numbers, self::SHARES) : [];
+            $edges = $isNumber ? ProposedBands::equalShares($this->of($page, $key)->numbers, PageSample::SHARES) : [];
             $answers = [];
             foreach (Rows::of($sql) as [$item, $answer]) {
-                $place = $isNumber ? count(array_filter($edges, fn (float $edge): bool => $answer >= $edge)) : (int) $answer + 2;
+                $place = $isNumber ? PageSample::place($edges, (float) $answer) : (int) $answer + 2;
                 $answers[$item] = min($answers[$item] ?? $place, $place);
             }
 
@@ -320,25 +299,15 @@ final class PageFacts
     /** Whether any product carries several values of it; it may have taken several before it takes one. */
     public function holdsSeveral(Definition $definition): bool
     {
-        return $definition->multiple || ($this->holdingSeveral()[$definition->id] ?? false);
-    }
-
-    /** @return array<int, bool> whether some product carries several values, by definition; found in one pass over all cells */
-    private function holdingSeveral(): array
-    {
-        return $this->remembered->ofEach(
-            'holding-several',
-            array_values(Definition::query()->pluck('id')->all()),
-            fn (array $definitions): array => array_fill_keys(
-                DB::table('assignments')
-                    ->whereIn('definition_id', $definitions)
-                    ->groupBy('item_id', 'definition_id')
-                    ->havingRaw('COUNT(*) > 1')
-                    ->distinct()
-                    ->pluck('definition_id')
-                    ->all(),
-                true,
-            ) + array_fill_keys($definitions, false),
+        return $definition->multiple || $this->remembered->about(
+            [$definition->id],
+            "holds-several:{$definition->id}",
+            fn (): bool => Spelling::table('s')
+                ->join('assignments as a', 'a.spelling_id', '=', 's.id')
+                ->where('s.definition_id', $definition->id)
+                ->groupBy('a.item_id')
+                ->havingRaw('COUNT(*) > 1')
+                ->exists(),
         );
     }
 

@@ -66,6 +66,7 @@ final class RunReading implements ShouldQueue
             } else {
                 // Whoever opens the products next does not wait for it.
                 $coverage->products();
+                event(new DeliveryRead());
             }
         } catch (Throwable $why) {
             $this->fail($why);

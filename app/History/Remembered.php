@@ -24,7 +24,7 @@ final class Remembered
     /** Things that one process keeps at hand. */
     private const AT_HAND = 200;
 
-    /** @var array<string, array{0: int, 1: mixed}> state and what is kept, by name; what one page asks for again and again */
+    /** @var array<string, array{0: int, 1: mixed, 2?: string}> state, what is kept and what else it depends on; by name */
     private array $atHand = [];
 
     public function __construct(private readonly Ledger $ledger, private readonly LookedUp $lookedUp)
@@ -111,20 +111,21 @@ final class Remembered
      *
      * @param  list<int|string>  $about  definitions by id, "price" and "stock"
      * @param  Closure(): T  $work
+     * @param  string  $besides  what else it depends on: it is kept while this is the same
      * @return T
      */
-    public function about(array $about, string $name, Closure $work): mixed
+    public function about(array $about, string $name, Closure $work, string $besides = ''): mixed
     {
         if (DB::transactionLevel() > 0) {
             return $work();
         }
         $revision = $this->ledger->dataRevision();
         $kept = $this->atHand[$name] ?? Cache::get(self::key($name));
-        if (! is_array($kept) || ! $this->holds($kept[0], $about)) {
-            $kept = [$revision, $work()];
+        if (! is_array($kept) || ($kept[2] ?? '') !== $besides || ! $this->holds($kept[0], $about)) {
+            $kept = [$revision, $work(), $besides];
             Cache::put(self::key($name), $kept, self::KEPT);
         }
-        $this->keepAtHand($name, $revision, $kept[1]);
+        $this->keepAtHand($name, $revision, $kept[1], $besides);
 
         return $kept[1];
     }
@@ -176,10 +177,10 @@ final class Remembered
         return $touched !== null && $touched->keeps($about);
     }
 
-    private function keepAtHand(string $name, int $revision, mixed $known): void
+    private function keepAtHand(string $name, int $revision, mixed $known, string $besides = ''): void
     {
         $this->atHand = count($this->atHand) < self::AT_HAND ? $this->atHand : [];
-        $this->atHand[$name] = [$revision, $known];
+        $this->atHand[$name] = [$revision, $known, $besides];
     }
 
     /**

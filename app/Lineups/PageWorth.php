@@ -6,6 +6,7 @@ namespace App\Lineups;
 
 use App\Draft\FilterFacts;
 use App\Draft\PageFacts;
+use App\Draft\PageSample;
 use App\Models\Definition;
 use App\Models\Item;
 use App\Models\State;
@@ -37,6 +38,9 @@ final class PageWorth
 
     private const SAMPLE_EACH = 10;
 
+    /** Products with an answer that the sample of a page has to have, about. */
+    private const SAMPLED = 300;
+
     /** Of fewer products with both, chance alone makes one say what the other does. */
     private const ENOUGH = 30;
 
@@ -52,10 +56,13 @@ final class PageWorth
     /** @var array<string, array<int, array<int, int>>> parts of the answers by page and filter, and by how many they are one of */
     private array $samples = [];
 
+    /** @var array<string, array{0: Level, 1: array<int, int>}|null> level and answers in the page's sample, by page and filter */
+    private array $sampled = [];
+
     /** @var array<int, int>|null product by variant */
     private ?array $parents = null;
 
-    public function __construct(private readonly PageFacts $facts)
+    public function __construct(private readonly PageFacts $facts, private readonly PageSample $sample)
     {
     }
 
@@ -230,6 +237,89 @@ final class PageWorth
     private function workOutOverlap(string $page, string $one, string $other): float
     {
         $this->isNew[$page] = true;
+        $joint = $this->sampled($page, $one, $other);
+        if ($joint === null) {
+            return $this->couldTell($page, $one, $other) ? $this->overlapOfAll($page, $one, $other) : 0.0;
+        }
+
+        return array_sum(array_map(array_sum(...), $joint)) < self::ENOUGH ? 0.0 : Worth::overlapBeyondChance($joint);
+    }
+
+    /**
+     * @return array<int, array<int, int>>|null how often each answer to one filter comes with each to another, among some products;
+     *         null where these could not tell
+     */
+    private function sampled(string $page, string $one, string $other): ?array
+    {
+        [$first, $second] = [$this->sampleOf($page, $one), $this->sampleOf($page, $other)];
+        if ($first === null || $second === null) {
+            return null;
+        }
+        [[$level, $a], [$otherLevel, $b]] = [$first, $second];
+        if ($level === $otherLevel) {
+            return self::joint($a, $b, []);
+        }
+
+        return $level === Level::Product ? self::joint($b, $a, $this->parents()) : self::joint($a, $b, $this->parents());
+    }
+
+    /** Whether products with both answers could be enough for as many different ones; of variants nobody knows how many there are. */
+    private function couldTell(string $page, string $one, string $other): bool
+    {
+        if ($this->isOfVariants($one) || $this->isOfVariants($other)) {
+            return true;
+        }
+        [$a, $b] = [$this->facts->of($page, $one), $this->facts->of($page, $other)];
+
+        return Worth::canTell(min($a->carrying, $b->carrying), max(count($a->counts), count($b->counts)));
+    }
+
+    private function isOfVariants(string $key): bool
+    {
+        return (Definition::liveBySlug($key)->level ?? ProductField::tryFrom($key)?->level()) === Level::Variant;
+    }
+
+    /**
+     * @return array{0: Level, 1: array<int, int>}|null level and answers in the sample of a page; null where these are too many
+     *         different ones for it, or too few in it
+     */
+    private function sampleOf(string $page, string $key): ?array
+    {
+        if (! array_key_exists("{$page}:{$key}", $this->sampled)) {
+            $definition = Definition::liveBySlug($key);
+            $facts = $this->facts->of($page, $key);
+            $share = $this->sample->share($page);
+            $tells =
+                count($facts->counts) <= PageSample::PRODUCTS / self::SAMPLE_EACH &&
+                ($share === 1.0 || $facts->carrying * $share >= self::SAMPLED);
+            $this->sampled["{$page}:{$key}"] =
+                $definition === null || ! $tells ? null : [$definition->level, $this->sample->of($page, $definition)];
+        }
+
+        return $this->sampled["{$page}:{$key}"];
+    }
+
+    /**
+     * @param  array<int, int>  $a  answers by item
+     * @param  array<int, int>  $b  the same to the other filter
+     * @param  array<int, int>  $parents  product by variant, where the second is about products and the first is not
+     * @return array<int, array<int, int>>
+     */
+    private static function joint(array $a, array $b, array $parents): array
+    {
+        $joint = [];
+        foreach ($a as $item => $answer) {
+            $says = $b[$parents[$item] ?? $item] ?? null;
+            if ($says !== null) {
+                $joint[$answer][$says] = ($joint[$answer][$says] ?? 0) + 1;
+            }
+        }
+
+        return $joint;
+    }
+
+    private function overlapOfAll(string $page, string $one, string $other): float
+    {
         [[$level, $a, $answers], [$otherLevel, $b, $otherAnswers]] = [$this->answersOf($page, $one), $this->answersOf($page, $other)];
         $sampled = $one;
         if ($level !== $otherLevel ? $level === Level::Product : count($a) > count($b)) {
@@ -237,13 +327,7 @@ final class PageWorth
         }
         $parents = $level === $otherLevel ? [] : $this->parents();
         $each = intdiv(count($a), max(self::SAMPLE, self::SAMPLE_EACH * max($answers, $otherAnswers))) + 1;
-        $joint = [];
-        foreach ($this->samples["{$page}:{$sampled}"][$each] ??= self::every($each, $a) as $item => $answer) {
-            $says = $b[$parents[$item] ?? $item] ?? null;
-            if ($says !== null) {
-                $joint[$answer][$says] = ($joint[$answer][$says] ?? 0) + 1;
-            }
-        }
+        $joint = self::joint($this->samples["{$page}:{$sampled}"][$each] ??= self::every($each, $a), $b, $parents);
 
         return array_sum(array_map(array_sum(...), $joint)) < self::ENOUGH ? 0.0 : Worth::overlapBeyondChance($joint);
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Sources;
 
 use App\Data\FileLock;
+use App\Feeds\DeliveryRead;
 use App\Feeds\FeedFile;
 use App\Feeds\MappingForm;
 use App\Feeds\ReadFeed;
@@ -143,7 +144,7 @@ final readonly class RunFeed
             }
             $reading->update(['state' => ReadingState::Reading, 'takes_good_rows' => true]);
             $read(false);
-
+            event(new DeliveryRead());
             $run->end(RunState::Read, ReadingWords::of($reading->refresh()));
         } catch (Refused $why) {
             // A file that cannot be read stays as it is, however often it is looked at.

@@ -24,14 +24,14 @@ final readonly class ProposeMerges
     /** @return list<Proposal> */
     public function of(Definition $definition): array
     {
-        return $this->remembered->ofData("look-alikes:{$definition->id}", function () use ($definition): array {
+        return $this->remembered->about([$definition->id], "look-alikes:{$definition->id}", function () use ($definition): array {
             $products = $this->counts->byValue($definition);
             $values = $definition->values()->orderBy('id')->pluck('label', 'id')->all();
             $ids = array_keys($values);
             $candidates = array_map(fn (int $id): Candidate => new Candidate($values[$id], $products[$id] ?? 0), $ids);
 
             return $this->among($definition, $ids, $candidates, $values);
-        });
+        }, ShopLessons::state());
     }
 
     /**

@@ -33,7 +33,9 @@ final readonly class Offer
         int $products,
         array $picked = [],
     ): self|Absence {
-        $absence = $picked === [] ? self::absence($filter, $terms, $before, $products) : null;
+        $first = array_filter($terms, fn (OfferableTerm $term): bool => $term->parent === null);
+        $ids = array_fill_keys(array_map(fn (OfferableTerm $term): int => $term->id, $first), true);
+        $absence = $picked === [] ? self::absence($filter, array_intersect_key($before, $ids), $products) : null;
         if ($absence !== null) {
             return $absence;
         }
@@ -92,21 +94,22 @@ final readonly class Offer
     /**
      * Why a filter with terms has nothing to offer on a page that is narrowed by nothing; null where it has.
      *
-     * @param  list<OfferableTerm>  $terms
-     * @param  array<int, int>  $before
+     * @param  array<int, int>  $before  products of the page by term, of terms that are below no other
+     * @param  int  $products  of the page
      */
-    public static function absence(FilterSettings $filter, array $terms, array $before, int $products): ?Absence
+    public static function absence(FilterSettings $filter, array $before, int $products): ?Absence
     {
         $counts = [];
         $leftOut = false;
-        foreach ($terms as $term) {
-            $count = $term->parent === null ? $before[$term->id] ?? 0 : 0;
-            if ($count > 0) {
-                if ($filter->offers($term->id)) {
-                    $counts[] = $count;
-                } else {
-                    $leftOut = true;
-                }
+        foreach ($before as $term => $count) {
+            $isOffered = $count > 0 && $filter->offers($term);
+            $leftOut = $leftOut || ($count > 0 && ! $isOffered);
+            if ($isOffered) {
+                $counts[] = $count;
+            }
+            // Two are something to choose from, whatever the others are.
+            if (count($counts) > 1) {
+                return null;
             }
         }
 

@@ -106,13 +106,24 @@ final class Worth
         }
         $rows = array_map(array_sum(...), $joint);
         $total = array_sum($rows);
-        if ($total < self::LEAST_EACH * max(count($rows), count($columns))) {
+        if (! self::canTell($total, max(count($rows), count($columns)))) {
             return 0.0;
         }
         $chance = ((count($rows) - 1) * (count($columns) - 1)) / (2 * max(1, $total) * M_LN2);
         $most = min(self::entropy($rows), self::entropy($columns)) - $chance;
 
         return $most < 1e-9 ? 0.0 : min(1.0, max(0.0, self::mutualInformation($joint) - $chance) / $most);
+    }
+
+    /**
+     * Whether answers to two questions can be compared at all.
+     *
+     * @param  int  $total  of those who answer both
+     * @param  int  $answers  different ones to the question that has more
+     */
+    public static function canTell(int $total, int $answers): bool
+    {
+        return $total >= self::LEAST_EACH * $answers;
     }
 
     /**
