@@ -29,6 +29,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Http\Request;
 use Illuminate\Queue\Events\JobProcessing;
 use Illuminate\Queue\Events\WorkerStarting;
+use Illuminate\Support\Facades\Blade;
 use Illuminate\Support\Facades\Event;
 use Illuminate\Support\Facades\Gate;
 use Illuminate\Support\Facades\Log;
@@ -81,6 +82,8 @@ final class AppServiceProvider extends ServiceProvider
         Event::listen(WorkerStarting::class, fn () => app(ForgetFiles::class)());
         Event::listen(JobProcessing::class, fn () => Shop::apply());
         View::addNamespace('demo', base_path('demo/views'));
+        // How a template is set out is for who reads it: a third of a long page would be room at the beginning of lines.
+        Blade::prepareStringsForCompilationUsing(fn (string $view): string => (string) preg_replace('/^[ \t]+/m', ' ', $view));
 
         View::composer('publishing.status-bar', StatusBar::class);
         View::composer('shop.frame', ShopFrame::class);

@@ -42,6 +42,17 @@ final class CategoryTree
         return null;
     }
 
+    public function byPath(string $path): ?Category
+    {
+        foreach ($this->byId as $category) {
+            if ($category->path === $path) {
+                return $category;
+            }
+        }
+
+        return null;
+    }
+
     public function find(int $id): ?Category
     {
         return $this->byId[$id] ?? null;

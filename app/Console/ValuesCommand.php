@@ -18,7 +18,7 @@ final class ValuesCommand extends Command
         $definition = $this->definition();
         $rows = array_map(
             fn (ValueRow $row): array => [
-                'label' => $row->value->label,
+                'label' => $row->label,
                 'slug' => $row->value->slug,
                 'products' => $row->products,
                 'umbrella' => $row->value->umbrella?->label,

@@ -12,6 +12,13 @@ use Illuminate\Http\Request;
 /** The page of the shop that a request is about, and where on it changes are said. */
 final readonly class AskedPage
 {
+    /** Pages that are no category's, by their names. */
+    public const NAMES = [
+        'Whole shop' => Placement::SHOP,
+        'Search results' => Placement::SEARCH,
+        'Brand pages' => Placement::BRANDS,
+    ];
+
     /**
      * @param  string  $name  a category's id, or "shop", "search", "brands"
      * @param  string  $placement  for it and all below, or for it alone
@@ -30,16 +37,17 @@ final readonly class AskedPage
     }
 
     /**
-     * @param  string  $page  as above, or a category's slug
+     * @param  string  $page  as above, or one of its names; a category's slug, or its path
      *
      * @throws Refused
      */
     public static function known(string $page, DraftLineups $all): string
     {
-        if (in_array($page, [Placement::SHOP, Placement::SEARCH, Placement::BRANDS], true)) {
+        $page = self::NAMES[$page] ?? $page;
+        if (in_array($page, self::NAMES, true)) {
             return $page;
         }
-        $category = ctype_digit($page) ? $all->tree->find((int) $page) : $all->tree->bySlug($page);
+        $category = ctype_digit($page) ? $all->tree->find((int) $page) : $all->tree->bySlug($page) ?? $all->tree->byPath($page);
 
         return $category === null ? throw Refused::unknown('page', $page) : (string) $category->id;
     }

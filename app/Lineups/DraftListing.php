@@ -27,6 +27,9 @@ use Lokum\Lineup\SortOrder;
 /** A page as shoppers would get it if the draft were published now, with why each filter is here or is not. */
 final readonly class DraftListing
 {
+    /** Filters of it that are shown beside the work, unless all are asked for. */
+    public const SHOWN = 20;
+
     private const PICTURED = 6;
 
     public function __construct(private PageFacts $facts, private DraftTerms $terms)

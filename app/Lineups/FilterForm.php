@@ -22,6 +22,9 @@ use Lokum\Vocabulary\TermOrder;
 /** Reads what somebody has set for a filter. What the form does not show stays as it is. */
 final readonly class FilterForm
 {
+    /** Terms that can be chosen from at once; of more the others are looked for by name. */
+    public const LISTED = 50;
+
     private const MOST_BANDS = 20;
 
     /** @param  array<string, mixed>  $input */

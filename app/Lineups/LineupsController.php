@@ -175,16 +175,13 @@ final class LineupsController
 
     public function copy(Request $request, MoveLineup $edit): RedirectResponse
     {
-        $to = $request->string('to')->toString();
-        $to = ctype_digit($to) ? "below:{$to}" : $to;
-        $change = $edit->copy(
-            $this->target($request),
-            Placement::of($to, DraftLineups::load()->tree)->text(),
-            $request->boolean('move'),
-        );
+        $all = DraftLineups::load();
+        $page = AskedPage::known(trim($request->string('to')->toString()), $all);
+        $to = ctype_digit($page) ? "below:{$page}" : $page;
+        $change = $edit->copy($this->target($request), Placement::of($to, $all->tree)->text(), $request->boolean('move'));
 
         return redirect()
-            ->route('line-ups', ['page' => LineupLedger::pageOf($to)])
+            ->route('line-ups', ['page' => $page])
             ->with('done', $change->summary ?? 'Nothing was different.')
             ->with('undo', $change?->id);
     }

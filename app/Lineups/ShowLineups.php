@@ -54,7 +54,8 @@ final readonly class ShowLineups
         $layer = $all->layer($asked->placement);
         $own = $open === null || $layer === null ? null : ShareFilter::own($layer->id, $open->key);
         $propose = $request->string('propose')->toString();
-        $with = $request->string('with')->toString();
+        $with = trim($request->string('with')->toString());
+        $with = $with === '' ? '' : AskedPage::known($with, $all);
 
         return new LineupPage(
             all: $all,
@@ -92,7 +93,7 @@ final readonly class ShowLineups
             ),
             order: $propose === 'order' ? $this->worth->order($page, $lineup) : null,
             proposal: $propose === 'lineup' ? $this->worth->proposal($page, LineupWarnings::MOST) : null,
-            compared: $with === '' ? null : ['page' => $with, 'lineup' => $all->of(AskedPage::known($with, $all))],
+            compared: $with === '' ? null : ['page' => $with, 'lineup' => $all->of($with)],
             sorts: SortOrder::list($lineup->settings['sorts'] ?? null),
             sortFields: SortOrder::FIELDS + $this->numbers(),
             shareable: ShareFilter::offered($all, $asked->placement),

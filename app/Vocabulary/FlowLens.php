@@ -40,9 +40,9 @@ final readonly class FlowLens
     public function __construct(array $rows, array $umbrellaProducts, public int $shown, string $sort, ?int $open)
     {
         $drawn = array_slice(self::byProducts($rows), 0, $shown);
-        $isDrawn = array_fill_keys(array_map(fn (ValueRow $row): int => $row->value->id, $drawn), true) + [(int) $open => true];
-        $rest = array_filter($rows, fn (ValueRow $row): bool => ! isset($isDrawn[$row->value->id]));
-        $rows = array_values(array_filter($rows, fn (ValueRow $row): bool => isset($isDrawn[$row->value->id])));
+        $isDrawn = array_fill_keys(array_map(fn (ValueRow $row): int => $row->id, $drawn), true) + [(int) $open => true];
+        $rest = array_filter($rows, fn (ValueRow $row): bool => ! isset($isDrawn[$row->id]));
+        $rows = array_values(array_filter($rows, fn (ValueRow $row): bool => isset($isDrawn[$row->id])));
         $rows = match ($sort) {
             'order' => $rows,
             'name' => self::byName($rows),
@@ -61,7 +61,7 @@ final readonly class FlowLens
             $products[Umbrella::TERM + $id] = $n;
         }
         $ordered = array_merge(...array_values($terms) ?: [[]]);
-        $this->rows = array_combine(array_map(fn (ValueRow $row): int => $row->value->id, $ordered), $ordered);
+        $this->rows = array_combine(array_map(fn (ValueRow $row): int => $row->id, $ordered), $ordered);
         $this->texts = array_column(
             array_merge(...array_map(fn (ValueRow $row): array => $row->spellings, $ordered)),
             'text',
@@ -69,7 +69,7 @@ final readonly class FlowLens
         );
         $this->flow = new Flow(
             array_map(
-                fn (ValueRow $row): FlowValue => self::value($row, $row->value->id === $open ? self::OPENED : self::SPELLINGS),
+                fn (ValueRow $row): FlowValue => self::value($row, $row->id === $open ? self::OPENED : self::SPELLINGS),
                 $ordered,
             ),
             $products,
@@ -86,7 +86,7 @@ final readonly class FlowLens
     private static function byProducts(array $rows): array
     {
         $products = array_map(fn (ValueRow $row): int => $row->products, $rows);
-        $names = array_map(fn (ValueRow $row): string => $row->value->label, $rows);
+        $names = array_map(fn (ValueRow $row): string => $row->label, $rows);
         $order = array_keys($rows);
         array_multisort($products, SORT_DESC, $names, SORT_NATURAL | SORT_FLAG_CASE, $order);
 
@@ -99,7 +99,7 @@ final readonly class FlowLens
      */
     private static function byName(array $rows): array
     {
-        $names = array_map(fn (ValueRow $row): string => $row->value->label, $rows);
+        $names = array_map(fn (ValueRow $row): string => $row->label, $rows);
         $order = array_keys($rows);
         array_multisort($names, SORT_NATURAL | SORT_FLAG_CASE, $order);
 
@@ -108,7 +108,7 @@ final readonly class FlowLens
 
     private static function term(ValueRow $row): int
     {
-        return $row->value->umbrella_id === null ? $row->value->id : Umbrella::TERM + $row->value->umbrella_id;
+        return $row->umbrella === null ? $row->id : Umbrella::TERM + $row->umbrella;
     }
 
     private static function value(ValueRow $row, int $most): FlowValue
@@ -117,7 +117,7 @@ final readonly class FlowLens
         $others = array_slice($row->spellings, count($single));
 
         return new FlowValue(
-            $row->value->id,
+            $row->id,
             self::term($row),
             $row->products,
             array_map(fn (array $spelling): array => ['id' => $spelling['id'], 'products' => $spelling['products']], $single),

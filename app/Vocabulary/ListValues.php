@@ -48,7 +48,7 @@ final readonly class ListValues
         $apart = self::apart($definition, $rows);
         $values = array_map(
             fn (ValueRow $row): ListedValue => new ListedValue(
-                $row->value->label,
+                $row->label,
                 $row->value->slug,
                 $row->value->umbrella?->label,
                 array_map(fn (array $spelling): string => $spelling['text'], $row->spellings),
@@ -56,7 +56,7 @@ final readonly class ListValues
                 $row->value->look()->help,
                 self::languages(array_map(fn (array $spelling): string => $spelling['text'], $row->spellings)),
                 $row->value->showing(),
-                $apart[$row->value->id] ?? [],
+                $apart[$row->id] ?? [],
                 $row->value->look()->picture,
                 $row->value->description,
                 $row->value->picture,
@@ -79,7 +79,7 @@ final readonly class ListValues
     {
         $labels = [];
         foreach ($rows as $row) {
-            $labels[$row->value->id] = $row->value->label;
+            $labels[$row->id] = $row->label;
         }
         $apart = [];
         foreach (KeptApart::query()->where('definition_id', $definition->id)->orderBy('id')->get() as $pair) {

@@ -54,8 +54,8 @@ final class MapLens
     {
         $map = new self();
         $colored = array_filter($rows, fn (ValueRow $row): bool => $row->value->look()->colors !== []);
-        $onLadder = array_filter($rows, fn (ValueRow $row): bool => SizeLadder::rung($row->value->label) !== null);
-        $measured = Measures::among(array_map(fn (ValueRow $row): string => $row->value->label, $rows));
+        $onLadder = array_filter($rows, fn (ValueRow $row): bool => SizeLadder::rung($row->label) !== null);
+        $measured = Measures::among(array_map(fn (ValueRow $row): string => $row->label, $rows));
         match (true) {
             $rows === [] => null,
             2 * count($colored) >= count($rows) => $map->colors($rows),
@@ -106,9 +106,9 @@ final class MapLens
 
                 continue;
             }
-            $colors[$row->value->id] = $own[0];
-            if ($row->value->umbrella_id !== null) {
-                $under[$row->value->umbrella_id][] = $row->value->id;
+            $colors[$row->id] = $own[0];
+            if ($row->umbrella !== null) {
+                $under[$row->umbrella][] = $row->id;
             }
         }
         $this->plane = new ColorPlane($colors, self::WIDTH, self::HEIGHT, self::DOT);
@@ -120,7 +120,7 @@ final class MapLens
     {
         $this->shape = 'sizes';
         foreach ($rows as $row) {
-            $rung = SizeLadder::rung($row->value->label);
+            $rung = SizeLadder::rung($row->label);
             if ($rung === null) {
                 $this->beside[] = $row;
             } else {
@@ -146,8 +146,8 @@ final class MapLens
                 $this->beside[] = $row;
             } else {
                 $groups[sprintf('%.9G', $number)][] = [
-                    'label' => $row->value->label,
-                    'value' => $row->value->id,
+                    'label' => $row->label,
+                    'value' => $row->id,
                     'products' => $row->products,
                 ];
             }

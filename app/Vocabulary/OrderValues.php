@@ -24,7 +24,7 @@ final readonly class OrderValues
     {
         return $this->ledger->record(Room::Values, function (Journal $journal) use ($definition, $order, $ids): string {
             if ($order === TermOrder::Hand) {
-                $standing = array_map(fn (ValueRow $row): int => $row->value->id, $this->table->of($definition));
+                $standing = array_map(fn (ValueRow $row): int => $row->id, $this->table->of($definition));
                 $first = array_values(array_intersect($ids, $standing));
                 foreach ([...$first, ...array_diff($standing, $first)] as $i => $id) {
                     $journal->update(Value::class, $id, ['position' => $i + 1]);

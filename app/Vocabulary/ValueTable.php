@@ -11,6 +11,7 @@ use App\Models\Spelling;
 use App\Models\Value;
 use Lokum\Vocabulary\KnownValue;
 use Lokum\Vocabulary\Term;
+use Lokum\Vocabulary\TermOrder;
 use Lokum\Vocabulary\TermSorter;
 
 /** All values of one attribute with their spellings and products, in the attribute's order. */
@@ -25,18 +26,19 @@ final readonly class ValueTable
     {
         $products = $this->counts->byValue($definition);
         $spellings = $this->spellings($definition);
-        /** @var array<int, Value> $values */
-        $values = $definition->values()->with('umbrella')->get()->keyBy('id')->all();
-        $terms = array_map(
-            fn (Value $value): Term => new Term(
-                $value->id,
-                $value->label,
-                $value->position,
-                $products[$value->id] ?? 0,
-                $value->look()->colors[0] ?? null,
-            ),
-            array_values($values),
-        );
+        $values = $terms = [];
+        foreach ($definition->values()->with('umbrella')->get() as $value) {
+            // As they stand in the table: a model's own properties are worked out at each use, and there may be thousands.
+            $row = $value->getAttributes();
+            $values[$row['id']] = $value;
+            $terms[] = new Term(
+                $row['id'],
+                $row['label'],
+                $row['position'],
+                $products[$row['id']] ?? 0,
+                $definition->term_order === TermOrder::Hue ? $value->look()->colors[0] ?? null : null,
+            );
+        }
 
         return array_map(
             fn (Term $term): ValueRow => new ValueRow($values[$term->id], $term->products, $spellings[$term->id] ?? []),

@@ -71,7 +71,7 @@ final class ValuesController
             'colored' => count(
                 array_filter(
                     $bench->all,
-                    fn (ValueRow $row): bool => count($row->value->look()->colors) === 1 && $row->value->umbrella_id === null,
+                    fn (ValueRow $row): bool => count($row->value->look()->colors) === 1 && $row->umbrella === null,
                 ),
             ),
             ...match ($bench->lens) {
@@ -104,9 +104,9 @@ final class ValuesController
             $definition->slug,
             ['label', 'slug', 'umbrella', 'products', 'spellings'],
             array_map(fn (ValueRow $row): array => [
-                $row->value->label,
+                $row->label,
                 $row->value->slug,
-                $umbrellas[$row->value->umbrella_id] ?? null,
+                $umbrellas[$row->umbrella] ?? null,
                 $row->products,
                 implode(' | ', array_column($row->spellings, 'text')),
             ], $rows),

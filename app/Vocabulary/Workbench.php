@@ -66,7 +66,7 @@ final class Workbench
             array_filter(
                 $this->all,
                 fn (ValueRow $row): bool => $this->isShown($row) &&
-                    ($under === 0 || $row->value->umbrella_id === $under) &&
+                    ($under === 0 || $row->umbrella === $under) &&
                     $row->isCalled($key),
             ),
         );
@@ -77,8 +77,8 @@ final class Workbench
     {
         $chosen = Ids::in($this->request, 'add');
         $key = StrictKey::of($this->request->string('join')->toString());
-        $others = array_filter($this->all, fn (ValueRow $row): bool => $row->value->umbrella_id !== $umbrella->id);
-        $isChosen = fn (ValueRow $row): bool => in_array($row->value->id, $chosen, true);
+        $others = array_filter($this->all, fn (ValueRow $row): bool => $row->umbrella !== $umbrella->id);
+        $isChosen = fn (ValueRow $row): bool => in_array($row->id, $chosen, true);
 
         return [
             ...array_filter($others, $isChosen),
@@ -109,7 +109,7 @@ final class Workbench
     public function row(int $value): ?ValueRow
     {
         foreach ($this->all as $row) {
-            if ($row->value->id === $value) {
+            if ($row->id === $value) {
                 return $row;
             }
         }
@@ -120,7 +120,7 @@ final class Workbench
     /** @return array{spellings: int, values: int, terms: int} */
     public function figures(): array
     {
-        $shown = array_filter($this->all, fn (ValueRow $row): bool => $row->products > 0 && ! $row->value->held);
+        $shown = array_filter($this->all, fn (ValueRow $row): bool => $row->products > 0 && ! $row->held);
 
         return [
             'spellings' => array_sum(array_map(fn (ValueRow $row): int => count($row->spellings), $this->all)),
@@ -128,9 +128,9 @@ final class Workbench
             'terms' => count(
                 array_unique(
                     array_map(
-                        fn (ValueRow $row): int => $row->value->umbrella_id === null
-                            ? $row->value->id
-                            : Umbrella::TERM + $row->value->umbrella_id,
+                        fn (ValueRow $row): int => $row->umbrella === null
+                            ? $row->id
+                            : Umbrella::TERM + $row->umbrella,
                         $shown,
                     ),
                 ),
@@ -201,8 +201,8 @@ final class Workbench
             'unused' => $row->products === 0,
             'bare' => $row->value->look()->isUndressed(),
             'several' => count($row->spellings) > 1,
-            'held' => $row->value->held,
-            'loose' => $row->value->umbrella_id === null,
+            'held' => $row->held,
+            'loose' => $row->umbrella === null,
             default => true,
         };
     }

@@ -7,6 +7,7 @@
 
     <body>
         <a class="skip" href="#work">Skip to the work</a>
+        <x-icon name="grip-vertical" symbol="grip" />
         <div class="desk">
             <nav class="rail" aria-label="Rooms">
                 <a class="mark" href="{{ route('today') }}" aria-label="Lokum, Today"><svg width="24" height="24"

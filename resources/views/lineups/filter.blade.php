@@ -157,7 +157,8 @@
                     <input class="input small" type="search" placeholder="find a term" aria-label="Find a term" autocomplete="off"
                         data-finds="#choose-terms">
                 @endif
-                <div class="choose-terms" id="choose-terms" @if (count($terms) > 300) data-more="{{ route('line-ups',
+                <div class="choose-terms" id="choose-terms"
+                    @if (count($terms) > App\Lineups\FilterForm::LISTED) data-more="{{ route('line-ups',
                     ['page' => $page, 'at' => request('at'), 'filter' => $open->key, 'term' => '']) }}" @endif>
                     @php($chosen = array_map(intval(...), (array) ($errors->any() ? old('chosen', []) : $settings->chosen)))
                     @php($pinned = array_map(intval(...), (array) ($errors->any() ? old('pinned', []) : $settings->pinned)))
@@ -166,7 +167,8 @@
                     @php($key = Lokum\Text\StrictKey::of((string) request('term')))
                     @php($called = fn($term) => $key === '' || str_contains(Lokum\Text\StrictKey::of($term['label']), $key))
                     @php($listed = [...array_filter($terms, fn($term) => isset($marked[$term['id']])),
-                        ...array_slice(array_filter($terms, fn($term) => !isset($marked[$term['id']]) && $called($term)), 0, 300)])
+                        ...array_slice(array_filter($terms, fn($term) => !isset($marked[$term['id']]) && $called($term)), 0,
+                            App\Lineups\FilterForm::LISTED)])
                     @php($ids = array_column($listed, 'id'))
                     @foreach (array_diff($settings->chosen, $ids) as $id)
                         <input type="hidden" name="chosen[]" value="{{ $id }}">

@@ -10,7 +10,8 @@
     <span class="soft">{{ Format::count($products, 'product') }}</span>
     </p>
     @php($address = new App\Lineups\NoPicks())
-    @foreach (App\Storefront\ShownFilter::grouped($live['filters']) as $group)
+    @php($most = request()->boolean('whole') ? count($live['filters']) : App\Lineups\DraftListing::SHOWN)
+    @foreach (App\Storefront\ShownFilter::grouped(array_slice($live['filters'], 0, $most)) as $group)
         <div @class(['headed' => $group[0]->group !== null])>
             @if ($group[0]->group !== null)
                 <h2>{{ $group[0]->group }}</h2>
@@ -25,6 +26,10 @@
             @endforeach
         </div>
     @endforeach
+    @if (count($live['filters']) > $most)
+        <p class="small"><a href="{{ request()->fullUrlWithQuery(['whole' => 1]) }}">{{
+            Format::count(count($live['filters']) - $most, 'more filter') }}</a> below these</p>
+    @endif
     @if ($live['filters'] === [])
         <p class="soft small">No filter shows on this page.</p>
     @endif

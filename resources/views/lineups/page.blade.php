@@ -56,30 +56,25 @@
                     name="page" value="{{ $page }}"><input
                         type="hidden" name="at" value="{{ request('at') }}">
                     <div class="field"><label for="to">What is said here, to</label>
-                    <select class="select small w-44" id="to" name="to" required>
-                            <option value="">choose pages …</option>
-                            @foreach ($tree->flat() as [$one])
-                                @if ((string) $one->id !== $page)
-                                    <option value="{{ $one->id }}">{{ $one->path }}</option>
-                                @endif
-                            @endforeach
-                            <option value="search">
-                                Search results</option>
-                            <option value="brands">Brand pages</option>
-                        </select></div><button class="button small">Copy</button>
+                    <input class="input small w-44" id="to" name="to" list="pages" required placeholder="a page"
+                            autocomplete="off"></div><button class="button small">Copy</button>
                     @if ($page !== 'shop')
                         <button class="button small" name="move" value="1">Move</button>
                     @endif
                 </form>
             @endif
+            <datalist id="pages">
+                @foreach (array_keys(App\Lineups\AskedPage::NAMES) as $name)
+                    <option>{{ $name }}</option>
+                @endforeach
+                @foreach ($tree->flat() as [$one])
+                    <option>{{ $one->path }}</option>
+                @endforeach
+            </datalist>
             <form method="get" action="{{ route('line-ups') }}" class="flex gap-2 items-end"><input type="hidden" name="page"
                 value="{{ $page }}">
-                <div class="field"><label for="with">Compare with</label><select class="select small w-44" id="with" name="with">
-                        <option value="shop">Whole shop</option>
-                        @foreach ($tree->flat() as [$one])
-                            <option value="{{ $one->id }}" @selected(request('with') === (string) $one->id)>{{ $one->path }}</option>
-                        @endforeach
-                    </select></div><button class="button small">Compare</button>
+                <div class="field"><label for="with">Compare with</label><input class="input small w-44" id="with" name="with" list="pages"
+                    value="{{ request('with', 'Whole shop') }}" autocomplete="off"></div><button class="button small">Compare</button>
             </form>
             @if ($layer && $page !== 'shop')
                 <form method="post" action="{{ route('line-ups.remove') }}">@csrf @method('delete')<input type="hidden"

@@ -150,7 +150,7 @@
                                     @class(['open' => $open?->key === $filter->key, 'grouped' => $set->group !== null])>
                                     <td class="w-8"><button type="button" class="handle" id="handle-{{ $key }}"
                                         aria-label="Move {{ $set->title }}: Alt and arrow keys"
-                                            title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small /></button></td>
+                                            title="Drag, or Alt and arrow keys"><x-symbol name="grip" /></button></td>
                                     <td><a class="name" data-stop href="{{ route('line-ups', ['page' => $page,
                                         'at' => request('at'), 'filter' => $key]) }}">{{ $set->title }}</a>
                                         @if ($waiting = count(array_filter(array_keys($chosenCounts[$key] ?? []),

@@ -76,7 +76,7 @@
                                 @class(['open' => $open?->id === $rule->id])>
                                 <td><button type="button" class="handle" id="handle-{{ $rule->id }}"
                                     aria-label="Move rule {{ $rule->id }}: Alt and arrow keys"
-                                        title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small /></button></td>
+                                        title="Drag, or Alt and arrow keys"><x-symbol name="grip" /></button></td>
                                 <td><a class="name" data-stop
                                     href="{{ route('rules', ['rule' => $rule->id]) }}">{{ $rule->definition->label }}</a></td>
                                 <td>{{ mb_strimwidth($rule->inWords(), 0, 70, '…') }}</td>

@@ -3,8 +3,8 @@
 @if ($elsewhere !== [])
     <div class="bar elsewhere"><span class="label">Selected, not shown here</span>
         @foreach ($elsewhere as $row)
-            <label class="choose-term"><input class="pick" type="checkbox" name="pick[]" value="{{ $row->value->id }}" checked><x-cube
-                    :label="$row->value->label" :look="$row->value->look()" /></label>
+            <label class="choose-term"><input class="pick" type="checkbox" name="pick[]" value="{{ $row->id }}" checked><x-cube
+                    :label="$row->label" :look="$row->value->look()" /></label>
         @endforeach
     </div>
 @endif

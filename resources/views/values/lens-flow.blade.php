@@ -37,14 +37,14 @@
             @foreach ($drawing->values as $box)
                 @php($row = $flow->rows[$box->id])<foreignObject x="{{ $x2 }}" y="{{ round($box->top, 1) }}" width="{{ $x3 - $x2 }}"
                     height="{{ round($box->height, 1) }}" id="value-{{ $box->id }}">
-                    <div @class(['flow-value', 'held' => $row->value->held]) data-row data-drag="value:{{ $box->id }}"
+                    <div @class(['flow-value', 'held' => $row->held]) data-row data-drag="value:{{ $box->id }}"
                         data-drop="value:{{ $box->id }}"><input class="pick" type="checkbox"
-                            name="pick[]" value="{{ $box->id }}" aria-label="Select {{ $row->value->label }}"
+                            name="pick[]" value="{{ $box->id }}" aria-label="Select {{ $row->label }}"
                                 @checked(in_array($box->id, $picked, true)) data-stop><a class="name"
                             draggable="false"
                             href="{{ route('values.show', [$definition, 'lens' => 'flow', ...request()->only('q', 'show', 'sort',
                                 'shown', 'in'), 'value' => $box->id]) }}#value-{{ $box->id }}"><x-cube
-                                :label="$row->value->label" :look="$row->value->look()" /></a><span
+                                :label="$row->label" :look="$row->value->look()" /></a><span
                                     class="n">{{ Format::number($box->products) }}</span></div>
                 </foreignObject>
             @endforeach
@@ -58,8 +58,8 @@
                                 'shown', 'in'), 'umbrella' => $tray->id]) }}"
                             data-drop="umbrella:{{ $tray->label }}" data-panel><x-cube :label="$tray->label" :look="$tray->look()" /><span
                             class="n">{{ Format::count($box->products, 'product') }} · {{ $box->members }}</span></a>@else<span
-                            class="flow-self @if ($row->value->held) held @endif">{{ $row->value->held ? ($row->value->on_products
-                                ? 'not in filters' : 'hidden from shoppers') : $row->value->look()->label ?? $row->value->label }}</span>
+                            class="flow-self @if ($row->held) held @endif">{{ $row->held ? ($row->value->on_products
+                                ? 'not in filters' : 'hidden from shoppers') : $row->value->look()->label ?? $row->label }}</span>
                     @endif
                 </foreignObject>
             @endforeach

@@ -30,32 +30,32 @@
             </thead>
             <tbody @if ($byHand) data-list @endif>
                 @foreach ($rows as $row)
-                    @php($used = $origins['used'][$row->value->id] ?? [])
-                    @php($since = $origins['since'][$row->value->id] ?? null)
-                    <tr data-row data-id="{{ $row->value->id }}" data-name="{{ $row->value->label }}"
-                        @class(['open' => $open?->value->id === $row->value->id])>
-                        <td><input class="pick" type="checkbox" name="pick[]" value="{{ $row->value->id }}"
-                            aria-label="Select {{ $row->value->label }}"
-                                @checked(in_array($row->value->id, $picked, true)) data-stop></td>
+                    @php($used = $origins['used'][$row->id] ?? [])
+                    @php($since = $origins['since'][$row->id] ?? null)
+                    <tr data-row data-id="{{ $row->id }}" data-name="{{ $row->label }}"
+                        @class(['open' => $open?->value->id === $row->id])>
+                        <td><input class="pick" type="checkbox" name="pick[]" value="{{ $row->id }}"
+                            aria-label="Select {{ $row->label }}"
+                                @checked(in_array($row->id, $picked, true)) data-stop></td>
                         @if ($byHand)
-                            <td><button type="button" class="handle" id="handle-{{ $row->value->id }}"
-                                aria-label="Move {{ $row->value->label }}: Alt and arrow keys"
-                                    title="Drag, or Alt and arrow keys"><x-icon name="grip-vertical" small /></button></td>
+                            <td><button type="button" class="handle" id="handle-{{ $row->id }}"
+                                aria-label="Move {{ $row->label }}: Alt and arrow keys"
+                                    title="Drag, or Alt and arrow keys"><x-symbol name="grip" /></button></td>
                         @endif
-                        <td class="cut"><a class="name" href="{{ $show . '?' . $kept . 'value=' . $row->value->id }}"
-                                data-rename="{{ str_replace('ID', (string) $row->value->id, $rename) }}"
-                                    title="F2 renames it in its place"><x-cube :label="$row->value->label"
+                        <td class="cut"><a class="name" href="{{ $show . '?' . $kept . 'value=' . $row->id }}"
+                                data-rename="{{ str_replace('ID', (string) $row->id, $rename) }}"
+                                    title="F2 renames it in its place"><x-cube :label="$row->label"
                                     :look="$row->value->look()" /></a>
                             @if ($row->value->retired)
                                 <span class="tag">retired</span>
-                            @elseif ($row->value->held)
+                            @elseif ($row->held)
                                 <span class="tag waiting">{{ $row->value->on_products ? 'not in filters' : 'held' }}</span>
                             @endif
                         </td>
                         <td class="num">
                             @if ($row->products)
                                 <a href="{{ $products . '?where[]=' . rawurlencode("{$definition->slug}:{$row->value->slug}") }}"
-                                aria-label="{{ $row->products }} products with {{ $row->value->label }}"
+                                aria-label="{{ $row->products }} products with {{ $row->label }}"
                                 >{{ Format::number($row->products) }}</a>@else<span
                                     class="soft">0</span>
                             @endif
@@ -75,7 +75,7 @@
                         @if ($umbrellas->isNotEmpty())
                             <td>
                                 @if ($row->value->umbrella)
-                                    <a class="tray" href="{{ $show . '?umbrella=' . $row->value->umbrella_id }}"><x-cube
+                                    <a class="tray" href="{{ $show . '?umbrella=' . $row->umbrella }}"><x-cube
                                         :label="$row->value->umbrella->label"
                                             :look="$row->value->umbrella->look()" /></a>
                                 @endif
@@ -94,7 +94,7 @@
                 @endforeach
             </tbody>
         </table>
-        @include('values.elsewhere', ['inSight' => array_map(fn($row) => $row->value->id, $rows)])
+        @include('values.elsewhere', ['inSight' => array_map(fn($row) => $row->id, $rows)])
         <div class="bar foot"><span role="status"><b x-text="picked">{{ count($picked) }}</b> selected</span><button type="button"
             class="button bare small"
                 x-on:click="none">none</button><noscript><button class="button small">See what merging would do</button></noscript>

@@ -33,16 +33,16 @@
                 @endisset
             @endforeach
             @foreach ($found as $row)
-                @isset($map->plane->dots[$row->value->id])
-                    @php($at = $map->plane->dots[$row->value->id])<foreignObject x="{{ round($at['x'] - 13, 1) }}"
+                @isset($map->plane->dots[$row->id])
+                    @php($at = $map->plane->dots[$row->id])<foreignObject x="{{ round($at['x'] - 13, 1) }}"
                         y="{{ round($at['y'] - 13, 1) }}" width="26" height="26"><label
                             class="map-dot" data-row
-                            data-says="{{ $row->value->label }} · {{ Format::count($row->products,
+                            data-says="{{ $row->label }} · {{ Format::count($row->products,
                                 'product') }}{{ $row->value->umbrella ? ' · under ' . $row->value->umbrella->label : '' }}"><input
-                                class="pick sr-only" type="checkbox" name="pick[]" value="{{ $row->value->id }}"
-                                aria-label="{{ $row->value->label }}, {{ Format::count($row->products, 'product') }}"
-                                    @checked(in_array($row->value->id, $picked, true))
-                                data-stop>{!! App\Support\Cube::picture($row->value->label, $row->value->look()) !!}</label></foreignObject>
+                                class="pick sr-only" type="checkbox" name="pick[]" value="{{ $row->id }}"
+                                aria-label="{{ $row->label }}, {{ Format::count($row->products, 'product') }}"
+                                    @checked(in_array($row->id, $picked, true))
+                                data-stop>{!! App\Support\Cube::picture($row->label, $row->value->look()) !!}</label></foreignObject>
                 @endisset
             @endforeach
             @foreach ($umbrellas as $tray)
@@ -61,11 +61,11 @@
                     @foreach ($ladder['rungs'] as $rows)
                         <li>
                             @foreach ($rows as $row)
-                                <label class="cube boxed" data-row data-says="{{ $row->value->label }}"><input class="pick"
+                                <label class="cube boxed" data-row data-says="{{ $row->label }}"><input class="pick"
                                     type="checkbox" name="pick[]"
-                                        value="{{ $row->value->id }}" aria-label="Select {{ $row->value->label }}"
-                                            @checked(in_array($row->value->id, $picked, true)) data-stop><span
-                                        class="name">{{ $row->value->label }}</span>
+                                        value="{{ $row->id }}" aria-label="Select {{ $row->label }}"
+                                            @checked(in_array($row->id, $picked, true)) data-stop><span
+                                        class="name">{{ $row->label }}</span>
                                         <span class="soft">{{ Format::number($row->products) }}</span></label>
                             @endforeach
                         </li>
@@ -82,10 +82,10 @@
                     class="soft">{{ count($map->beside) }}</span></h2>
             <div class="flex flex-wrap gap-2">
                 @foreach (array_slice($map->beside, 0, 120) as $row)
-                    <label class="cube boxed" data-row data-says="{{ $row->value->label }}"><input class="pick" type="checkbox"
-                        name="pick[]" value="{{ $row->value->id }}"
-                            aria-label="Select {{ $row->value->label }}" @checked(in_array($row->value->id, $picked, true))
-                                data-stop><span class="name">{{ $row->value->label }}</span> <span
+                    <label class="cube boxed" data-row data-says="{{ $row->label }}"><input class="pick" type="checkbox"
+                        name="pick[]" value="{{ $row->id }}"
+                            aria-label="Select {{ $row->label }}" @checked(in_array($row->id, $picked, true))
+                                data-stop><span class="name">{{ $row->label }}</span> <span
                             class="soft">{{ Format::number($row->products) }}</span></label>
                 @endforeach
             </div>
@@ -102,6 +102,6 @@
                 aria-live="polite"></span><span class="ml-auto soft"><kbd>Space</kbd> select <kbd>M</kbd> merge
                 <kbd>G</kbd> gather</span></div>
     @endif
-    @php($ids = fn(array $rows) => array_map(fn($row) => $row->value->id, $rows))
+    @php($ids = fn(array $rows) => array_map(fn($row) => $row->id, $rows))
     @include('values.elsewhere', ['inSight' => array_diff($ids($found), $ids(array_slice($map->beside, 120)))])
 </form>

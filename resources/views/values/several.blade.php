@@ -8,7 +8,7 @@
         @php($rows = array_values(array_filter(array_map($bench->row(...), $picked))))
         @php($onProducts = count(array_filter($rows, fn($row) => $row->value->showing() === Lokum\Vocabulary\Showing::Products)))
         @php($nowhere = count(array_filter($rows, fn($row) => $row->value->showing() === Lokum\Vocabulary\Showing::Nowhere)))
-        @php($heldBack = count(array_filter($rows, fn($row) => $row->value->held)))
+        @php($heldBack = count(array_filter($rows, fn($row) => $row->held)))
         <div class="flex flex-wrap gap-2">
             @if ($onProducts < count($rows))
                 <button class="button small" name="do" value="products"

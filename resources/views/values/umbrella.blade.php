@@ -14,10 +14,10 @@
     <fieldset class="field"><legend class="label">Under it</legend>
         <div class="choose-terms under">
             @foreach ($bench->all as $row)
-                @if ($row->value->umbrella_id === $umbrella->id)
-                    <label class="choose-term"><input type="hidden" name="listed[]" value="{{ $row->value->id }}"><input
-                            type="checkbox" name="stays[]" value="{{ $row->value->id }}" checked @cannot('edit') disabled @endcannot><x-cube
-                            :label="$row->value->label" :look="$row->value->look()" /><span
+                @if ($row->umbrella === $umbrella->id)
+                    <label class="choose-term"><input type="hidden" name="listed[]" value="{{ $row->id }}"><input
+                            type="checkbox" name="stays[]" value="{{ $row->id }}" checked @cannot('edit') disabled @endcannot><x-cube
+                            :label="$row->label" :look="$row->value->look()" /><span
                             class="small soft ml-auto">{{ Format::number($row->products) }}</span></label>
                 @endif
             @endforeach
@@ -30,8 +30,8 @@
             <div id="joining" class="choose-terms under">
                 @php($chosen = App\Support\Ids::in(request(), 'add'))
                 @forelse ($bench->joining($umbrella) as $row)
-                    <label class="choose-term"><input type="checkbox" name="add[]" value="{{ $row->value->id }}"
-                            @checked(in_array($row->value->id, $chosen, true))><x-cube :label="$row->value->label"
+                    <label class="choose-term"><input type="checkbox" name="add[]" value="{{ $row->id }}"
+                            @checked(in_array($row->id, $chosen, true))><x-cube :label="$row->label"
                             :look="$row->value->look()" /><span class="small soft">{{ $row->value->umbrella ? 'now under ' .
                                 $row->value->umbrella->label : '' }}</span><span
                             class="small soft ml-auto">{{ Format::number($row->products) }}</span></label>
