@@ -87,7 +87,7 @@ final class ColorPlane
     {
         $x = min($this->width - $this->size / 2, max($this->size / 2, $x));
         $y = min($this->height - $this->size / 2, max($this->size / 2, $y));
-        [$column, $row] = [(int) round($x / $this->size), (int) round($y / $this->size)];
+        [$column, $row] = [(int) floor($x / $this->size), (int) floor($y / $this->size)];
         [$columns, $rows] = [(int) floor($this->width / $this->size) - 1, (int) floor($this->height / $this->size) - 1];
         for ($ring = 0; $ring <= max($columns, $rows); $ring++) {
             $best = null;

@@ -45,7 +45,7 @@ final readonly class NumberLine
         return $to <= $from ? 0.5 : ($this->scaled($number) - $from) / ($to - $from);
     }
 
-    /** Whether a number lies beyond the fences of Tukey (1977): 1.5 times the distance of the quartiles outside of these. */
+    /** Whether a number lies beyond the fences; nothing does where more than half of all products have one number. */
     public function isOutlier(float $number): bool
     {
         return $this->fences[0] < $this->fences[1] &&

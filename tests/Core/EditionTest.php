@@ -181,6 +181,159 @@ test('an edition is held where a page is left empty or less of the shop carries 
         ->toBe(['ink is left without products']);
 });
 
+test('each kind of difference counts as one, and counts and products once together', function (): void {
+    $line = fn (string $says = '{}'): FilterLine => new FilterLine('Color', true, $says);
+    $price = new FilterLine('Price', true, '{}');
+    $of = fn (array $more): Summary => new Summary(...$more + [
+        'products' => 5,
+        'variants' => 6,
+        'terms' => [1 => line(1, 'Red', 3), 2 => line(2, 'Blue', 3)],
+        'filters' => ['shop color' => $line(), 'shop price' => $price],
+        'pages' => ['paint' => ['Color']],
+        'content' => '7:x',
+    ]);
+    $differs = fn (array $more): int => Drift::between($of([]), $of($more))->differences();
+    $terms = fn (TermLine ...$terms): array => ['terms' => array_column($terms, null, 'id')];
+    $blue = line(2, 'Blue', 3);
+    expect([
+        'nothing' => $differs([]),
+        'products' => $differs(['products' => 4]),
+        'variants' => $differs(['variants' => 7]),
+        'both and what they are' => $differs(['products' => 9, 'variants' => 9, 'content' => '8:x']),
+        'what they are' => $differs(['content' => '8:x']),
+        'a count' => $differs($terms(line(1, 'Red', 2), $blue)),
+        'two counts' => $differs($terms(line(1, 'Red', 2), line(2, 'Blue', 9))),
+        'a look' => $differs($terms(line(1, 'Red', 3, '#f00'), $blue)),
+        'a name' => $differs($terms(line(1, 'Rot', 3, '', 'red'), $blue)),
+        'an address' => $differs($terms(line(1, 'Red', 3, '', 'rot'), $blue)),
+        'a name, a look and a count' => $differs($terms(line(1, 'Rot', 4, '#f00', 'red'), $blue)),
+        'one gone' => $differs($terms($blue)),
+        'one new' => $differs($terms(line(1, 'Red', 3), $blue, line(3, 'Sepia'))),
+        'a filter less' => $differs(['filters' => ['shop color' => $line()]]),
+        'a filter otherwise' => $differs(['filters' => ['shop color' => $line('{"more":2}'), 'shop price' => $price]]),
+        'another order' => $differs(['filters' => ['shop price' => $price, 'shop color' => $line()]]),
+        'what pages show follows from these' => $differs(['pages' => ['paint' => [], 'ink' => ['Color']]]),
+    ])->toBe([
+        'nothing' => 0,
+        'products' => 1,
+        'variants' => 1,
+        'both and what they are' => 1,
+        'what they are' => 1,
+        'a count' => 1,
+        'two counts' => 1,
+        'a look' => 1,
+        'a name' => 1,
+        'an address' => 1,
+        'a name, a look and a count' => 3,
+        'one gone' => 1,
+        'one new' => 1,
+        'a filter less' => 1,
+        'a filter otherwise' => 1,
+        'another order' => 1,
+        'what pages show follows from these' => 0,
+    ]);
+});
+
+test('an attribute that goes by another word is one difference, wherever the word stands', function (): void {
+    $term = fn (string $attribute): TermLine => new TermLine(1, $attribute, 'Red', 'red', '', 3, ['Rouge']);
+    $line = fn (string $word): FilterLine => new FilterLine('Hue', true, "{\"key\":\"{$word}\",\"not\":\"{$word}s\"}");
+    $of = fn (string $word, array $led): Summary => new Summary(
+        1,
+        2,
+        [1 => $term($word)],
+        ["shop {$word}" => $line($word), 'below:3 size' => $line('size')],
+        ['paint' => ['Hue']],
+        '7:x',
+        led: $led,
+    );
+    [$before, $after] = [$of('color', []), $of('hue', ['color' => 'hue', 'unknown' => 'known'])];
+    // A word inside another is another one.
+    $kept = fn (Summary $summary): array => array_map(fn (FilterLine $line): string => $line->says, $summary->filters);
+    $drift = Drift::between($before, $after);
+    expect($drift->attributes)
+        ->toBe(['color' => 'hue'])
+        ->and($kept($before->calling(['color' => 'hue'])))
+        ->toBe(['shop hue' => '{"key":"hue","not":"colors"}', 'below:3 size' => '{"key":"size","not":"sizes"}'])
+        ->and($before->calling(['color' => 'hue'])->terms[1])
+        ->toEqual($term('hue'))
+        ->and($before->calling([]))
+        ->toBe($before)
+        ->and($drift->addresses)
+        ->toBe([])
+        ->and([$drift->products, $drift->variants, $drift->content])
+        ->toBe([0, 0, false]);
+});
+
+test('what is said of products since is added to the sum of their digests, round and round', function (): void {
+    $of = fn (string $content): Summary => new Summary(
+        1,
+        2,
+        [1 => line(1, 'Red')],
+        [],
+        ['paint' => []],
+        $content,
+        ['color' => []],
+        [],
+        ['Color' => 0.5],
+        ['paint' => 1],
+    );
+    $summary = $of('10:rest:of it');
+    expect($summary->withContentAdded(0))
+        ->toBe($summary)
+        ->and($summary->withContentAdded(5))
+        ->toEqual($of('15:rest:of it'))
+        ->and($summary->withContentAdded(-11))
+        ->toEqual($of((Summary::MODULUS - 1).':rest:of it'))
+        ->and($summary->withContentAdded(Summary::MODULUS))
+        ->toEqual($of('10:rest:of it'))
+        ->and($summary->withContentAdded(-3 * Summary::MODULUS - 10))
+        ->toEqual($of('0:rest:of it'))
+        ->and($of('4')->withContentAdded(1)->content)
+        ->toBe('5:');
+});
+
+test('an edition is held for what shoppers would lose, five reasons by name', function (): void {
+    $of = fn (int $products, array $terms, array $filters = [], array $pages = []): Summary => new Summary(
+        $products,
+        $products,
+        array_column($terms, null, 'id'),
+        $filters,
+        $pages,
+        '',
+    );
+    $reasons = fn (Summary $served, Summary $draft, float $loss = 0.2): array => PublishGuards::reasons(
+        Drift::between($served, $draft),
+        $served,
+        $draft,
+        $loss,
+    );
+    $filter = ['shop color' => new FilterLine('Color', true, '{}')];
+    expect(PublishGuards::reasons(Drift::between(null, $of(1, [])), null, $of(1, []), 0.2))
+        ->toBe(['there is no edition yet; the first is published by somebody'])
+        ->and($reasons($of(1, [], $filter, ['paint' => ['Color', 'Size']]), $of(1, [], [], ['paint' => []])))
+        ->toBe(['the filter Color goes', 'on paint nobody would see Color, Size'])
+        ->and($reasons($of(1, [], [], ['paint' => []]), $of(1, [], [], ['paint' => ['Color']])))
+        ->toBe([])
+        ->and($reasons($of(1000, []), $of(800, [])))
+        ->toBe([])
+        ->and($reasons($of(1000, []), $of(799, [])))
+        ->toBe(['201 of 1,000 products go'])
+        ->and($reasons($of(0, []), $of(0, [])))
+        ->toBe([])
+        // A term of ten may lose two of them, one of nine all.
+        ->and($reasons($of(99, [line(1, 'Red', 10), line(2, 'Blue', 9)]), $of(99, [line(1, 'Red', 8)])))
+        ->toBe([])
+        ->and($reasons($of(99, [line(1, 'Red', 10), line(2, 'Blue', 1200)]), $of(99, [line(1, 'Red', 7)])))
+        ->toBe(['Blue (color) falls from 1,200 to 0 products', 'Red (color) falls from 10 to 7 products']);
+    $many = fn (int $n): array => array_map(fn (int $i): TermLine => line($i, "T{$i}", 20), range(1, $n));
+    expect($reasons($of(99, $many(6)), $of(99, [])))
+        ->toHaveCount(6)
+        ->and($reasons($of(99, $many(7)), $of(99, [])))
+        ->toHaveCount(6)
+        ->and(array_slice($reasons($of(99, $many(7)), $of(99, [])), 4))
+        ->toBe(['T5 (color) falls from 20 to 0 products', 'and 2 more']);
+});
+
 test('editions that say less than those of today are read all the same', function (): void {
     $kept = (string) preg_replace('/s:(6|7):"(listed|carried)";a:0:\{\}/', '', serialize(new Summary(3, 4, [], [], [], 'x')));
     $older = str_replace(':10:{', ':8:{', $kept);
