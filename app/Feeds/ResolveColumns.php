@@ -7,6 +7,7 @@ namespace App\Feeds;
 use App\Models\Definition;
 use App\Models\Feed;
 use App\Models\Heading;
+use App\Support\Format;
 use App\Support\Refused;
 use Illuminate\Support\Collection;
 use Lokum\Feed\Column;
@@ -54,7 +55,7 @@ final class ResolveColumns
         $this->called = $file instanceof RecordFile ? ColumnName::inner($headings) : $headings;
         $known = [];
         foreach (ColumnName::KNOWN as $name) {
-            $index = ColumnName::amongHeadings($name, $headings);
+            $index = ColumnName::amongHeadings($name, $headings, Format::currencyNames());
             if ($index !== null) {
                 $known[$index] ??= $name;
             }

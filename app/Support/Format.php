@@ -27,6 +27,14 @@ final class Format
             );
     }
 
+    /** @return list<string> the shop's currency by its code and its sign */
+    public static function currencyNames(): array
+    {
+        $code = (string) config('lokum.currency');
+
+        return array_values(array_unique([$code, self::unit($code)]));
+    }
+
     /** The sign of a currency, or a unit as it is. */
     public static function unit(string $unit): string
     {

@@ -21,6 +21,8 @@ final class ColumnGuess
 {
     private const DISTINCT = 2000;
 
+    private const LONGEST = 200;
+
     private int $filled = 0;
 
     private int $rows = 0;
@@ -66,7 +68,8 @@ final class ColumnGuess
         }
         $this->filled++;
         $this->onVariants += $variant ? 1 : 0;
-        $this->length += strlen($cell);
+        // One cell of thousands of letters among short ones makes no column of texts.
+        $this->length += min(strlen($cell), self::LONGEST);
         $this->flags += FlagWord::read($cell) !== null ? 1 : 0;
         $this->digits += in_array(trim($cell), ['0', '1'], true) ? 1 : 0;
         $this->addDay($cell);

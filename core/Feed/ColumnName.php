@@ -20,7 +20,15 @@ final class ColumnName
             'article no',
             'art no',
             'stock keeping unit',
+            'item code',
+            'item id',
             'product code',
+            'product number',
+            'product no',
+            'product id',
+            'part number',
+            'part no',
+            'artnr',
             'artikelnummer',
             'artikelnr',
             'artikel nr',
@@ -88,6 +96,14 @@ final class ColumnName
         'currency' => ['wahrung', 'devise', 'moneda', 'valuta'],
         'stock' => [
             'stock level',
+            'stock qty',
+            'stock quantity',
+            'qty',
+            'qty in stock',
+            'quantity available',
+            'available quantity',
+            'on hand',
+            'inventory',
             'in stock qty',
             'quantity in stock',
             'bestand',
@@ -145,22 +161,33 @@ final class ColumnName
      * Which heading holds a known column: by its name, else by another usual heading.
      *
      * @param  array<int, string>  $headings
+     * @param  list<string>  $currency  what the shop's currency is called: behind a price it says nothing new, as in "Price (EUR)"
      * @return int|null key of the heading
      */
-    public static function amongHeadings(string $column, array $headings): ?int
+    public static function amongHeadings(string $column, array $headings, array $currency = []): ?int
     {
+        if ($column === 'price' && $currency !== []) {
+            $called = implode('|', array_map(fn (string $name): string => preg_quote($name, '/'), $currency));
+            $headings = preg_replace("/(?<=\\S)(?:\\s*[(\\[]|\\s+(?:in\\s+)?)(?:{$called})[)\\]]?\\s*$/iu", '', $headings);
+        }
         foreach ($headings as $index => $heading) {
             if (self::of($heading) === $column) {
                 return $index;
             }
         }
         foreach ($headings as $index => $heading) {
-            if (in_array(StrictKey::of(str_replace('_', ' ', $heading)), self::OTHERS[$column] ?? [], true)) {
+            if (in_array(self::words($heading), self::OTHERS[$column] ?? [], true)) {
                 return $index;
             }
         }
 
         return null;
+    }
+
+    /** A heading by its words, however they are set apart: Art.-Nr., art_nr, Art Nr. */
+    private static function words(string $heading): string
+    {
+        return trim((string) preg_replace('/[\s._#-]+/u', ' ', StrictKey::of(strtr($heading, '._', '  '))));
     }
 
     /**

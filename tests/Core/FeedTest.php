@@ -8,6 +8,7 @@ use Lokum\Feed\CategoryPath;
 use Lokum\Feed\Column;
 use Lokum\Feed\ColumnGuess;
 use Lokum\Feed\ColumnMap;
+use Lokum\Feed\ColumnName;
 use Lokum\Feed\CsvFile;
 use Lokum\Feed\CsvReader;
 use Lokum\Feed\CsvWriter;
@@ -30,6 +31,41 @@ function file_of(string $bytes): CsvFile
 {
     return CsvFile::open(stream($bytes));
 }
+
+test('a known column is found by what its heading is usually called, however the words are set apart', function (
+    string $column,
+    string $heading,
+    bool $isFound,
+): void {
+    expect(ColumnName::amongHeadings($column, ['Color', $heading], ['EUR', '€']))->toBe($isFound ? 1 : null);
+})->with([
+    ['sku', 'Art-Nr', true],
+    ['sku', 'Art.-Nr.', true],
+    ['sku', 'ITEM_NO', true],
+    ['sku', 'Item No.', true],
+    ['sku', 'Artist', false],
+    ['stock', 'Qty.', true],
+    ['stock', 'Stock qty', true],
+    ['stock', 'Quantity in set', false],
+    ['price', 'Price (EUR)', true],
+    ['price', 'Preis in €', true],
+    ['price', 'Unit price [eur]', true],
+    'another currency is another column' => ['price', 'Price USD', false],
+    'a currency alone is no price' => ['price', 'EUR', false],
+    'nor one that belongs to another column' => ['stock', 'Stock EUR', false],
+]);
+
+test('one long cell among short ones makes no column of texts', function (): void {
+    $guess = new ColumnGuess('Wax');
+    foreach (range(1, 60) as $i) {
+        $guess->add($i === 7 ? str_repeat('x', 9000) : ['Soy wax', 'Beeswax'][$i % 2], false);
+    }
+    expect($guess->column('wax')[0]->kind)->toBe(Kind::Choice);
+    foreach (range(1, 40) as $i) {
+        $guess->add(str_repeat("A text that is as long as texts are, {$i}. ", 9), false);
+    }
+    expect($guess->column('wax')[0]->kind)->toBe(Kind::Text);
+});
 
 test('delimiter, encoding and headings are found', function (
     string $bytes,
