@@ -174,6 +174,37 @@ test('the eleven basic colors are called by their names', function (string $hex,
     ['#8a4412', 'Brown'],
 ]);
 
+// Looked at as a chart of all colors when the typical ones were chosen; whoever changes these sees here how much of the chart goes over.
+test('all colors are parted among the basic ones as they were', function (): void {
+    $named = [];
+    $steps = range(8, 255, 30);
+    foreach ($steps as $red) {
+        foreach ($steps as $green) {
+            foreach ($steps as $blue) {
+                $named[] = BasicColor::of(sprintf('#%02x%02x%02x', $red, $green, $blue));
+            }
+        }
+    }
+    $counts = array_count_values($named);
+    ksort($counts);
+    expect($counts)
+        ->toBe([
+            'Black' => 5,
+            'Blue' => 161,
+            'Brown' => 40,
+            'Gray' => 12,
+            'Green' => 218,
+            'Orange' => 22,
+            'Pink' => 73,
+            'Purple' => 112,
+            'Red' => 41,
+            'White' => 2,
+            'Yellow' => 43,
+        ])
+        ->and(hash('xxh3', implode('', array_map(fn (string $name): string => substr($name, 0, 3), $named))))
+        ->toBe('994443237ad67b03');
+});
+
 test('words before a color shade it, one after the other', function (): void {
     $shaded = [];
     foreach (array_keys(SHADED) as $word) {
