@@ -29,8 +29,8 @@ final class Context
     /** @var array<int, list<string>> */
     private array $words = [];
 
-    /** Whether several values are called with and without "with". */
-    private bool $namesAlone;
+    /** @var array<string, bool> whether several values are called with and without this word before them */
+    private array $namesAlone = [];
 
     private Labels $labels;
 
@@ -63,11 +63,10 @@ final class Context
                 $this->known[rtrim($form, 's')] ??= $keys[$i];
             }
         }
-        $named = array_map(
-            fn (array $some): string => ($some[0] ?? '') === 'with' ? $this->known[implode(' ', array_slice($some, 1))] ?? '' : '',
-            $this->words,
-        );
-        $this->namesAlone = count(array_unique(array_diff($named, ['']))) > 1;
+        foreach (['with', 'for'] as $before) {
+            $named = array_map(fn (array $some): string => $this->known[$this->behind($before, $some)] ?? '', $this->words);
+            $this->namesAlone[$before] = count(array_unique(array_diff($named, ['']))) > 1;
+        }
         /** @var array<string, list<string>> $lists */
         $lists = require __DIR__.'/data/last-words.php';
         $lastWords = array_map(array_flip(...), $lists);
@@ -82,7 +81,7 @@ final class Context
     {
         $words = $this->words[$i];
         $keys = [
-            Evidence::Phrase->value => $this->keysOf([...$this->inAnotherForm($words), ...self::having($words, $this->namesAlone)]),
+            Evidence::Phrase->value => $this->keysOf([...$this->inAnotherForm($words), ...$this->having($words)]),
             Evidence::Named->value => array_filter([$this->glosses->of($this->texts[$i])], is_string(...)),
             Evidence::Thousands->value => array_filter([$this->shorthand->thousands($this->texts[$i])], is_string(...)),
             Evidence::Label->value => $this->keysOf([...$this->labels->without($i), ...$this->units->beside($words)]),
@@ -122,6 +121,10 @@ final class Context
             if (preg_match('/^\pL{4,}ing$/u', $word) === 1) {
                 array_push($forms, $stem, "{$stem}e", "{$stem}ed", "{$shorter}ed", $shorter);
             }
+            // dark roasted, dark roast
+            if (count($words) > 1 && preg_match('/^\pL{3,}ed$/u', $word) === 1) {
+                array_push($forms, substr($word, 0, -2), substr($word, 0, -1));
+            }
             foreach ($forms as $form) {
                 $found[] = implode(' ', array_replace($words, [$place => $form]));
             }
@@ -131,22 +134,24 @@ final class Context
     }
 
     /**
-     * What has something, or has it not, in one word or by its name alone: with salt, salted; without facing, unfaced; with castors,
-     * castors.
+     * What has something, or has it not, or is for it, in one word or by its name alone: with salt, salted; without facing, unfaced;
+     * with castors, castors; for kitchens, kitchen.
      *
      * @param  list<string>  $words
-     * @param  bool  $namesAlone  whether what has something goes by its name alone in this list
      * @return list<string>
      */
-    private static function having(array $words, bool $namesAlone): array
+    private function having(array $words): array
     {
+        $first = $words[0] ?? '';
         $named = implode(' ', array_slice($words, 1));
         $participle = preg_replace('/(?:ing|e)?s?$/', '', $named).'ed';
+        $alone = ($this->namesAlone[$first] ?? false) ? [$this->behind($first, $words)] : [];
 
         return match (true) {
             $named === '' => [],
-            $words[0] === 'with' => $namesAlone ? [$participle, $named] : [$participle],
-            in_array($words[0], ['without', 'not', 'non'], true) => [
+            $first === 'with' => [$participle, ...$alone],
+            $first === 'for' => $alone,
+            in_array($first, ['without', 'not', 'non'], true) => [
                 "un{$participle}",
                 "un{$named}",
                 "non {$named}",
@@ -155,6 +160,18 @@ final class Context
             ],
             default => [],
         };
+    }
+
+    /**
+     * What stands behind a word at the beginning, or its singular where that is known.
+     *
+     * @param  list<string>  $words
+     */
+    private function behind(string $before, array $words): string
+    {
+        $named = ($words[0] ?? '') === $before ? implode(' ', array_slice($words, 1)) : '';
+
+        return isset($this->known[$named]) ? $named : rtrim($named, 's');
     }
 
     /**

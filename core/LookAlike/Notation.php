@@ -56,6 +56,8 @@ final class Notation
         '/^(?:ages?|aged) (?=\d)/u' => '',
         '/^(\d+)\+ ?(?=\pL|$)/u' => 'from $1 ',
         '/^(\d+ ?\pL*)(?: and| or) (?:up|over|above|older|more)$/u' => 'from $1',
+        // 2-year warranty
+        '/(?<=\d)-(?=(?:years?|months?|weeks?|days?|hours?|minutes?|inch|lit(?:er|re)s?|watts?|volts?|mm|cm|kg)\b)/' => ' ',
         // 3000 min-1, 3000/min
         '/(?<=\d) ?(?:min ?-1|[ur1]\/min|\/min)$/' => ' rpm',
         // 12V/24V, 12 or 24 V; 230 V/50 Hz is two measures

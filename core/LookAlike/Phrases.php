@@ -60,7 +60,7 @@ final class Phrases
     private const SIDE = '/^([lwhdbt]?) ?(\d[\d.,]*(?: ?(?:mm|cm|m|in|"))?) ?([lwhdbt]?)$/';
 
     /** Orders in which sides are named by most trades (common practice; b and t as in German). */
-    private const USUAL = ['lw', 'lh', 'wh', 'wd', 'lwh', 'lwd', 'wdh', 'whd', 'bh', 'bt', 'lb', 'lbh', 'bth', 'bht'];
+    private const USUAL = ['lw', 'lh', 'wh', 'wd', 'lwh', 'lwd', 'wdh', 'whd', 'bh', 'bt', 'lb', 'lbh', 'bth', 'bht', 'hwd', 'hbt'];
 
     /** What any of the phrases has: most texts are none. */
     private const ANY = '/[\d+:]|(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
@@ -96,7 +96,7 @@ final class Phrases
         // 1000 i.e., 1000 ui
         '/(?<=\d) ?(?:i\.? ?u\.?|i\.? ?e\.?|u\.? ?i\.?)$/' => ' iu',
         // 100% cotton, but not 100% recycled
-        '/^100 ?% (?=\pL)(?!.*(?:ed|ic|al|[ai]ble|free|proof)$)/u' => '',
+        '/^100 ?% (?=\pL)(?!.*(?:ed|ic|al|[ai]ble)$)/u' => '',
         // quick-drying, fast dry
         '/^(?:fast|quick)[- ]dry(?:ing)?\b/' => 'quick dry',
         // +5 °c

@@ -115,6 +115,13 @@ test('what the others of the list say of a value holds there and not alone', fun
         'Non-scented ~ Unscented',
     ],
     'what has something, by its name' => ['With lid, Lid, With grip, Grip', 'Lid ~ With lid', 'Grip ~ With grip'],
+    'what it is for, by its name' => [
+        'For kitchens, Kitchen, For bathrooms, Bathroom',
+        'For kitchens ~ Kitchen',
+        'Bathroom ~ For bathrooms',
+    ],
+    'a participle beside other words' => ['Dark roasted, Dark roast, Salted, Salt', 'Dark roast ~ Dark roasted'],
+    'a measure with its unit behind a hyphen' => ['2-year warranty, 24 months warranty', '2-year warranty ~ 24 months warranty'],
     'not where one has' => ['With sugar, Sugar, Salt'],
     'a German word of two' => [
         'Summer tire, Sommerreifen, Lid of steel, Stahldeckel',
