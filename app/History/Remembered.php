@@ -146,11 +146,14 @@ final class Remembered
         }
         $revision = $this->ledger->dataRevision();
         [$from, $known] = $this->atHand[$name] ?? Cache::get(self::key($name)) ?? [0, []];
-        $stays = array_filter(
-            array_intersect_key($known, array_flip($definitions)),
-            fn (int $definition): bool => $this->holds($from, [$definition]),
-            ARRAY_FILTER_USE_KEY,
-        );
+        $stays = array_intersect_key($known, array_flip($definitions));
+        if ($from !== $revision) {
+            $stays = array_filter(
+                $stays,
+                fn (int $definition): bool => $this->holds($from, [$definition]),
+                ARRAY_FILTER_USE_KEY,
+            );
+        }
         $new = array_values(array_diff($definitions, array_keys($stays)));
         $all = $new === [] ? $stays : $stays + $work($new);
         if ($new !== []) {
