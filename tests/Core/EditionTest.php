@@ -178,7 +178,12 @@ test('an edition is held where a page is left empty or less of the shop carries 
         ->and($reasons($of(100, ['Color' => 0.63], ['paint' => 90, 'ink' => 10])))
         ->toBe(['Color is carried by 63 % of the shop, before by 80 %'])
         ->and($reasons($of(90, ['Color' => 0.8], ['paint' => 90])))
-        ->toBe(['ink is left without products']);
+        ->toBe(['ink is left without products'])
+        ->and($reasons($of(100, ['Color' => 0.504, 'Ended' => 0.296], ['paint' => 90, 'ink' => 1])))
+        ->toBe([
+            'Color is carried by 50 % of the shop, before by 80 %',
+            'Ended is carried by 30 % of the shop, before by 50 %',
+        ]);
 });
 
 test('each kind of difference counts as one, and counts and products once together', function (): void {
@@ -232,6 +237,33 @@ test('each kind of difference counts as one, and counts and products once togeth
         'another order' => 1,
         'what pages show follows from these' => 0,
     ]);
+});
+
+test('a term that was gathered or merged is led on to the one that is ticked instead, and is not gone', function (): void {
+    $before = summary([line(4, 'Rouge', 3), line(5, 'Old'), line(6, 'Rot'), line(7, 'Red', 2)]);
+    $after = new Summary(1, 1, [7 => line(7, 'Red', 5), 9 => line(9, 'Blue')], [], [], '1', [
+        'color' => ['rouge' => 7, 'rot' => 8],
+        'size' => ['old' => 7],
+    ]);
+    $drift = Drift::between($before, $after);
+    expect($drift->ledOn)
+        ->toEqual([[line(4, 'Rouge', 3), line(7, 'Red', 5)]])
+        ->and($drift->gone)
+        ->toEqual([line(5, 'Old'), line(6, 'Rot')])
+        ->and($drift->new)
+        ->toEqual([line(9, 'Blue')])
+        ->and(array_column($drift->addresses, 'to', 'from'))
+        ->toBe(['rouge' => 'red', 'old' => null, 'rot' => null])
+        // One led on, two gone, one new, and the count.
+        ->and($drift->differences())
+        ->toBe(5);
+});
+
+test('before the first edition all products are new', function (): void {
+    $drift = Drift::between(null, new Summary(7, 9, [3 => line(3, 'Red'), 8 => line(8, 'Blue')], [], ['paint' => ['Color']], ''));
+    expect([$drift->products, $drift->variants, $drift->content, array_keys($drift->new), array_keys($drift->pages)])->toBe(
+        [7, 9, false, [0, 1], ['paint']],
+    );
 });
 
 test('an attribute that goes by another word is one difference, wherever the word stands', function (): void {
@@ -339,4 +371,7 @@ test('editions that say less than those of today are read all the same', functio
     $older = str_replace(':10:{', ':8:{', $kept);
     $read = unserialize($older, ['allowed_classes' => [Summary::class]]);
     expect($read)->toBeInstanceOf(Summary::class)->and([$read->products, $read->content, $read->listed])->toBe([3, 'x', []]);
+    $terms = [1 => line(1, 'Red')];
+    $all = new Summary(3, 4, $terms, [], ['a' => ['B']], 'x', ['color' => ['rot' => 1]], ['a' => 'b'], ['C' => 0.5], ['p' => 2]);
+    expect(unserialize(serialize($all)))->toEqual($all);
 });
