@@ -32,7 +32,7 @@ final readonly class DraftTerms
      */
     public function of(Definition $definition, ?array $products = null, ?TermOrder $order = null): array
     {
-        $products ??= $this->counts->terms($definition, false)['counts'][0] ?? [];
+        $products ??= $this->counts->ofShop($definition);
         $rows = [];
         $terms = [];
         foreach ($this->candidates($definition) as $row) {

@@ -78,6 +78,17 @@ final class PageCounts
         });
     }
 
+    /** @return array<int, int> distinct products of the whole shop by term: kept by itself, since rooms that list terms ask for no page */
+    public function ofShop(Definition $definition): array
+    {
+        return $this->kept(
+            'terms of shop',
+            $definition->slug,
+            false,
+            fn (): array => $this->terms($definition, false)['counts'][0] ?? [],
+        );
+    }
+
     /** Rows of a term, and of a category (0: none) and a product in one number, as {@see AlsoOn::both()} takes it. */
     private function carriers(?Definition $definition, bool $inStock): string
     {
@@ -286,7 +297,8 @@ final class PageCounts
     /** @return list<int> */
     private function workOutAbove(int $category): array
     {
-        $tree = $this->tree();
+        // Inside a transaction the tree is read anew at each question: one count asks once.
+        $tree = $this->tree ?? $this->tree();
         $above = array_filter(
             $tree->withAncestors($category),
             fn (int $id): bool => $id === $category || $tree->find($id)?->own_only !== true,
