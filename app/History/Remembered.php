@@ -24,6 +24,12 @@ final class Remembered
     /** Things that one process keeps at hand. */
     private const AT_HAND = 200;
 
+    /** States from which on History is looked through before what is older is kept as of now. */
+    private const LOOKED = 3;
+
+    /** @var array<int, true> states from which on History was looked through */
+    private array $looked = [];
+
     /** @var array<string, array{0: int, 1: mixed, 2?: string}> state, what is kept and what else it depends on; by name */
     private array $atHand = [];
 
@@ -124,6 +130,9 @@ final class Remembered
         if (! is_array($kept) || ($kept[2] ?? '') !== $besides || ! $this->holds($kept[0], $about)) {
             $kept = [$revision, $work(), $besides];
             Cache::put(self::key($name), $kept, self::KEPT);
+        } elseif ($kept[0] !== $revision && count($this->looked) > self::LOOKED) {
+            // After many small changes each thing would be of another state, and History be looked through for each.
+            Cache::put(self::key($name), [$revision, $kept[1], $besides], self::KEPT);
         }
         $this->keepAtHand($name, $revision, $kept[1], $besides);
 
@@ -175,6 +184,7 @@ final class Remembered
         if ($from >= $revision) {
             return $from === $revision;
         }
+        $this->looked[$from] = true;
         $touched = $this->lookedUp->of("touched since {$from}", fn (): ?Touched => Touched::since($from, Touched::FEW));
 
         return $touched !== null && $touched->keeps($about);

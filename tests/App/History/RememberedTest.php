@@ -86,6 +86,34 @@ test('what is about some definitions is kept while others are touched', function
     expect(array_intersect($kept(), $third))->toBe([]);
 });
 
+test('after many small changes History is looked through for a few states only', function (): void {
+    $this->read("sku,name,category,Color,Finish\nA,One,Paint,Red,Matte\nB,Two,Paint,Blue,Gloss\n");
+    [$color, $finish] = array_map(Acts::definition(...), ['color', 'finish']);
+    $item = Chosen::items([Item::query()->where('sku', 'A')->sole()->id]);
+    for ($i = 0; $i < 8; $i++) {
+        app()->forgetScopedInstances();
+        app(Remembered::class)->about([$finish->id], "thing {$i}", fn (): int => $i);
+        app(ChangeCells::class)($item, CellChange::set($color, ["Red {$i}"], CellMode::Set));
+    }
+    $all = fn (): array => array_map(
+        fn (int $i): int => app(Remembered::class)->about([$finish->id], "thing {$i}", fn (): int => -1),
+        range(0, 7),
+    );
+    $looks = function () use ($all): int {
+        app()->forgetScopedInstances();
+        $looks = 0;
+        DB::listen(function ($query) use (&$looks): void {
+            $looks += (int) (str_contains($query->sql, 'from "changes"') && str_contains($query->sql, '"room"'));
+        });
+        expect($all())->toBe(range(0, 7));
+
+        return $looks;
+    };
+    $first = $looks();
+    app(ChangeCells::class)($item, CellChange::set($color, ['Sepia'], CellMode::Set));
+    expect($looks())->toBeLessThan($first);
+});
+
 test(
     'a transaction has the right to write from its beginning, so that one that reads first is not turned away later',
     function (): void {
