@@ -56,14 +56,14 @@
                     name="page" value="{{ $page }}"><input
                         type="hidden" name="at" value="{{ request('at') }}">
                     <div class="field"><label for="to">What is said here, to</label>
-                    <input class="input small w-44" id="to" name="to" list="pages" required placeholder="a page"
+                    <input class="input small w-44" id="to" name="to" list="page-names" required placeholder="a page"
                             autocomplete="off"></div><button class="button small">Copy</button>
                     @if ($page !== 'shop')
                         <button class="button small" name="move" value="1">Move</button>
                     @endif
                 </form>
             @endif
-            <datalist id="pages">
+            <datalist id="page-names">
                 @foreach (array_keys(App\Lineups\AskedPage::NAMES) as $name)
                     <option>{{ $name }}</option>
                 @endforeach
@@ -73,7 +73,7 @@
             </datalist>
             <form method="get" action="{{ route('line-ups') }}" class="flex gap-2 items-end"><input type="hidden" name="page"
                 value="{{ $page }}">
-                <div class="field"><label for="with">Compare with</label><input class="input small w-44" id="with" name="with" list="pages"
+                <div class="field"><label for="with">Compare with</label><input class="input small w-44" id="with" name="with" list="page-names"
                     value="{{ request('with', 'Whole shop') }}" autocomplete="off"></div><button class="button small">Compare</button>
             </form>
             @if ($layer && $page !== 'shop')
