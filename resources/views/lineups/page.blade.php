@@ -73,8 +73,9 @@
             </datalist>
             <form method="get" action="{{ route('line-ups') }}" class="flex gap-2 items-end"><input type="hidden" name="page"
                 value="{{ $page }}">
-                <div class="field"><label for="with">Compare with</label><input class="input small w-44" id="with" name="with" list="page-names"
-                    value="{{ request('with', 'Whole shop') }}" autocomplete="off"></div><button class="button small">Compare</button>
+                <div class="field"><label for="with">Compare with</label><input class="input small w-44" id="with" name="with"
+                    list="page-names" value="{{ request('with', 'Whole shop') }}" autocomplete="off"></div>
+                <button class="button small">Compare</button>
             </form>
             @if ($layer && $page !== 'shop')
                 <form method="post" action="{{ route('line-ups.remove') }}">@csrf @method('delete')<input type="hidden"
