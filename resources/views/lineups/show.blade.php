@@ -59,11 +59,7 @@
             @endforeach
         </nav>
         <div class="lineup-work">
-            @if ($errors->isNotEmpty())
-                @foreach ($errors->all() as $message)
-                    <p class="note harm" role="alert">{{ $message }}</p>
-                @endforeach
-            @endif
+            <x-errors />
             <div class="flex items-start gap-3 flex-wrap">
                 <div class="grow">
                     <h2>{{ $lineup->filters === [] ? 'No filters yet' : Format::count(count($lineup->filters), 'filter') }} for

@@ -142,11 +142,7 @@
     @endforeach
 @endsection
 @section('panel')
-    @if ($errors->isNotEmpty())
-        @foreach ($errors->all() as $message)
-            <p class="note harm" role="alert">{{ $message }}</p>
-        @endforeach
-    @endif
+    <x-errors />
     @php($gaps = $page->gaps())
     <h2>{{ $gaps->isEmpty() ? 'Nothing is missing' : Format::count($gaps->count(), 'gap') }}</h2>
     <dl class="figures">

@@ -225,9 +225,7 @@
                         {{ $again }}><span>Add it to what products have, too</span></label>
             @endif
             <div id="figures" class="grid gap-3 grow content-start">
-                @foreach ($errors->all() as $message)
-                    <p class="note harm" role="alert">{{ $message }}</p>
-                @endforeach
+                <x-errors />
                 @if ($problem)
                     <p class="note" role="status">{{ $problem }}</p>
                 @elseif ($figures)

@@ -195,6 +195,20 @@ test(
     },
 );
 
+test('a page to copy to or to compare with is typed by its path or its name, and an unknown one is told once', function (): void {
+    $this->read("sku,category,Color\nA,Paint > Oil,Red\nB,Paint > Ink,Blue\n");
+    $this->actingAs($this->person());
+    $copy = fn (string $to): TestResponse => $this->from('/line-ups')
+        ->followingRedirects()
+        ->post('/line-ups/copy', ['page' => 'shop', 'at' => '', 'to' => $to]);
+    $copy(' Paint > Oil ')->assertOk();
+    $copy('Search results')->assertOk();
+    expect(Lineup::query()->pluck('placement')->all())->toEqualCanonicalizing(['shop', 'below:'.pageOf('oil'), 'search']);
+    $this->get('/line-ups?with='.urlencode('Paint > Ink'))->assertSee('Compared with');
+    $told = (string) $copy('Nowhere')->assertOk()->getContent();
+    expect(substr_count($told, 'There is no page &quot;Nowhere&quot;'))->toBe(1)->and(Lineup::query()->count())->toBe(3);
+});
+
 test('bands, dates, texts, categories below and values below their umbrellas narrow the shop', function (): void {
     $color = Acts::definition('color');
     app(GatherValues::class)($color, 'Green', FindValue::ids($color, ['Sage', 'Olive']));

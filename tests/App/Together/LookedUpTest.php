@@ -67,7 +67,7 @@ test('no page has an id twice, and whatever refers to one by it finds it', funct
     @$page->loadHTML((string) $this->actingAs($this->person())->get($path)->assertOk()->getContent());
     $found = new DOMXPath($page);
     $all = fn (string $what): array => array_map(
-        fn (DOMNode $one): string => (string) $one->nodeValue,
+        fn (DOMNode|DOMNameSpaceNode $one): string => (string) $one->nodeValue,
         iterator_to_array($found->query($what) ?: [], false),
     );
     $times = array_count_values($all('//@id'));
