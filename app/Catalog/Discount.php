@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Catalog;
 
 use App\Models\Definition;
+use App\Support\LookedUp;
 use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Kind;
 
@@ -16,12 +17,15 @@ final class Discount
 
     public static function listPrice(): ?Definition
     {
-        return Definition::query()
-            ->accepted()
-            ->where('kind', Kind::Number)
-            ->whereIn('slug', self::LIST_PRICES)
-            ->orderBy('id')
-            ->first();
+        return app(LookedUp::class)->of(
+            'list price',
+            fn (): ?Definition => Definition::query()
+                ->accepted()
+                ->where('kind', Kind::Number)
+                ->whereIn('slug', self::LIST_PRICES)
+                ->orderBy('id')
+                ->first(),
+        );
     }
 
     /**

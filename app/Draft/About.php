@@ -28,4 +28,10 @@ final class About
 
         return $inStock ? [...$about, ProductField::Stock->value] : $about;
     }
+
+    /** What a filter's figures depend on besides: how long ago products came is another number every day. */
+    public static function besides(string $key): string
+    {
+        return $key === ProductField::Added->value ? now()->toDateString() : '';
+    }
 }

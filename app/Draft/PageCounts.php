@@ -217,7 +217,9 @@ final class PageCounts
      */
     private function kept(string $name, string $key, bool $inStock, Closure $work): mixed
     {
-        return $this->remembered->about(About::filter($key, $inStock), "{$name}:{$key}".($inStock ? ' in stock' : ''), $work);
+        $name = "{$name}:{$key}".($inStock ? ' in stock' : '');
+
+        return $this->remembered->about(About::filter($key, $inStock), $name, $work, About::besides($key));
     }
 
     /** FROM and WHERE over numbers (n), their items (i) and products (p); null where there is nothing of that name. */

@@ -15,6 +15,7 @@ use App\History\Remembered;
 use App\Models\Definition;
 use App\Models\Item;
 use App\Models\Spelling;
+use App\Support\LookedUp;
 use Lokum\Lineup\ProductField;
 use Lokum\Lineup\ProposedBands;
 use Lokum\Vocabulary\Kind;
@@ -53,19 +54,29 @@ final class PageFacts
     {
         $about = $this->about($page, $key);
 
-        return $this->remembered->about($about, "facts:{$this->name($page)}:{$key}", fn (): FilterFacts => $this->count($page, $key));
+        $work = fn (): FilterFacts => $this->count($page, $key);
+
+        return $this->remembered->about($about, "facts:{$this->name($page)}:{$key}", $work, About::besides($key));
     }
 
     /** @return list<int|string> what a page's facts about filters are about, beside products and their categories */
     private function about(string $page, string ...$keys): array
     {
         // Of all brands, the one with most products.
-        $about = $page === Placement::BRANDS ? array_values(Definition::query()->where('has_pages', true)->pluck('id')->all()) : [];
+        $about = $page === Placement::BRANDS ? self::withPages() : [];
         foreach ($keys as $key) {
             array_push($about, ...About::filter($key, $this->hidesSoldOut($page)));
         }
 
         return $about;
+    }
+
+    /** @return list<int> definitions whose values have pages */
+    private static function withPages(): array
+    {
+        $find = fn (): array => array_values(Definition::query()->where('has_pages', true)->pluck('id')->all());
+
+        return app(LookedUp::class)->of('definitions with pages', $find);
     }
 
     /** @return array<int, int> products of a page by value, of those that are below an umbrella */

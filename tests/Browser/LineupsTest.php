@@ -226,6 +226,24 @@ test('a shop is let in with a token, and the stand-in gets a signed notice of th
     $me->leave();
 });
 
+test('a line-up is copied to a page and compared with one that are typed by their names, and a wrong name is told once', function (): void {
+    $me = (new Person(Site::start(built: true)))->signIn();
+    $open = function (string $path) use ($me): void {
+        $me->open($path)->click('.lineup-work > details.card > summary')->wait('#with');
+    };
+    $open('/line-ups');
+    expect((int) $me->script('return document.querySelector("#to").list.options.length'))->toBeGreaterThan(20);
+    $me->type('#to', 'Brushes > Fan')->press('Copy')->see('Fan', 'h1')->see('Take back', '.toast');
+    $open('/line-ups');
+    $me->type('#with', 'Paint > Acrylic')->keys(WebDriverKeys::ENTER)->see('Compared with Paint > Acrylic');
+    $open('/line-ups');
+    $me->type('#to', 'Nowhere')->press('Copy')->see('There is no page "Nowhere".');
+    expect($me->count('[role="alert"]'))->toBe(1);
+    $me->back()->reload()->see('filters for');
+    expect($me->complaints())->toBe([]);
+    $me->leave();
+});
+
 test('a token that may say prices changes what shoppers see at once, and History takes it back', function (): void {
     $me = (new Person(Site::start(built: true)))->signIn()->open('/outside')->type('#name', 'The till');
     $me->focus('[name="says_prices"]')->keys(WebDriverKeys::SPACE)->press('Make a token')->see('it is not shown again');

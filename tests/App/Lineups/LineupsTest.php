@@ -209,6 +209,36 @@ test('a page to copy to or to compare with is typed by its path or its name, and
     expect(substr_count($told, 'There is no page &quot;Nowhere&quot;'))->toBe(1)->and(Lineup::query()->count())->toBe(3);
 });
 
+test('beside the work stand the first twenty filters, and all where they are asked for', function (): void {
+    $traits = array_map(fn (int $i): string => "Trait {$i}", range(1, 23));
+    $this->read('sku,category,'.implode(',', $traits)."\nA,Paint".str_repeat(',Red', 23)."\nB,Paint".str_repeat(',Blue', 23)."\n");
+    Definition::query()->update(['state' => 'accepted']);
+    $here = array_keys(DraftLineups::load()->of('shop')->filters);
+    $slugs = array_map(fn (int $i): string => "trait-{$i}", range(1, 23));
+    app(EditLineup::class)->several(array_values(array_diff($slugs, $here)));
+    $this->actingAs($this->person());
+    $drawn = fn (string $path): int => substr_count((string) $this->get($path)->assertOk()->getContent(), '<details class="filter"');
+    expect($drawn('/line-ups'))->toBe(20)->and($drawn('/line-ups?whole=1'))->toBe(count(DraftLineups::load()->of('shop')->filters));
+    $this->get('/line-ups')->assertSee('more filters');
+});
+
+test('how new a product is counts anew every day, though nothing was touched', function (): void {
+    $this->read("sku,category,Color\nA,Paint,Red\nB,Paint,Blue\n");
+    app(EditLineup::class)->several(['added']);
+    $days = function (): array {
+        app()->forgetScopedInstances();
+
+        return array_keys(app(PageFacts::class)->of('shop', 'added')->numbers);
+    };
+    $this->travelTo('2031-05-06 23:50:00');
+    $today = $days();
+    // The database has its own clock: what it would say ten days later.
+    DB::table('items')->update(['created_at' => now()->subDays(4000)]);
+    expect($days())->toBe($today);
+    $this->travelTo('2031-05-07 00:10:00');
+    expect($days())->not->toBe($today);
+});
+
 test('bands, dates, texts, categories below and values below their umbrellas narrow the shop', function (): void {
     $color = Acts::definition('color');
     app(GatherValues::class)($color, 'Green', FindValue::ids($color, ['Sage', 'Olive']));
