@@ -99,7 +99,7 @@
                                 </td>
                                 <td>
                                     @can('edit')
-                                        <div class="flex gap-1">
+                                        <div class="flex flex-wrap gap-1">
                                             @if ($one->same)
                                                 <button class="button small" name="do" value="merge:{{ $one->spelling }}" data-row-key="m"
                                                     title="The same as {{ $one->same->label }} (M)">Same <kbd>M</kbd></button>
