@@ -46,10 +46,11 @@ final class Context
      * @param  array<int, string>  $keys  what each meets others by then
      */
     public function __construct(
-        array $written,
+        private readonly array $written,
         private readonly array $texts,
-        array $keys,
+        private readonly array $keys,
         private readonly Thesaurus $thesaurus,
+        private readonly Names $names,
     ) {
         $asWritten = [];
         foreach ($texts as $i => $text) {
@@ -96,6 +97,21 @@ final class Context
     }
 
     /**
+     * What a value in another language says where its names have several meanings, and only another one than the usual stands in the
+     * list: nudeln beside pasta.
+     *
+     * @return array<string, string>
+     */
+    public function instead(int $i): array
+    {
+        $isInList = fn (string $text): bool => isset($this->known[$text]) && $this->known[$text] !== $this->keys[$i];
+        $meanings = $this->names->meanings(StrictKey::of($this->written[$i]));
+        $others = $meanings === [] || $isInList($this->texts[$i]) ? [] : array_filter($meanings, $isInList);
+
+        return count($others) === 1 ? [Evidence::Language->value => $this->known[reset($others)]] : [];
+    }
+
+    /**
      * @param  list<string>  $texts
      * @return list<string> of those that stand in the list
      */
@@ -118,7 +134,8 @@ final class Context
             // fitting, fitted, fit
             $shorter = substr($stem, 0, -1);
             $forms = isset(self::FORMS[$word]) ? [self::FORMS[$word]] : [];
-            if (preg_match('/^\pL{4,}ing$/u', $word) === 1) {
+            // bunting is nothing that is bunt
+            if (preg_match(count($words) > 1 ? '/^\pL{4,}ing$/u' : '/^\pL{5,}ing$/u', $word) === 1) {
                 array_push($forms, $stem, "{$stem}e", "{$stem}ed", "{$shorter}ed", $shorter);
             }
             // dark roasted, dark roast

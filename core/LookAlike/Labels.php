@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
+use Lokum\Text\WordForms;
+
 /**
  * Words that only name what the values of a list are, and can be left out there (C2): "Hook size 6" is 6 where a 6 stands in the list
  * and nothing else is counted in it; matt paper is matt.
@@ -23,8 +25,16 @@ final class Labels
         'rear|top|bottom|and|or|per|x|by|about|less|more|than|set|pair|dozen|inside|outside|long|short|wide|narrow|tall|slim|men|'.
         'women|boys|girls|kids|baby|mens|womens)$/';
 
+    /** What could be a label before others: words of which none denies or compares. */
+    private const FIRST = '/^(?!.*\b(?:not|no|non|without|with|for|from|to|up|over|under|above|below|half|double|extra|super|ultra|mini|'.
+        'semi|anti|light|dark|pale|deep|bright|left|right|upper|lower|inner|outer|front|rear|top|bottom|new|old|un|less|more)\b)'.
+        '\pL{3,}(?: \pL{3,})*$/u';
+
     /** Sizes by their numbers and one unit: 20 x 25 x 1 in, 20" x 25" x 1". */
     private const SIZES = '/^\d[\d.,]*(?:(mm|cm|m|in|inch|")?[x\/]\d[\d.,]*)+(mm|cm|m|in|inch|")$/';
+
+    /** @var array<string, int> what several values of the list go with and without before them */
+    private array $firstWords;
 
     /** @var array<string, array<string, true>> labels of numbers by what they count */
     private array $labels = [];
@@ -47,6 +57,7 @@ final class Labels
     public function __construct(array $words, private readonly array $known, private array $heads, array $changing)
     {
         $this->heads += array_diff_key($this->lastWords($words), $changing);
+        $this->firstWords = $this->firstWords($words);
         foreach ($words as $i => $some) {
             foreach ($this->undressed($some) as [$bare, $label]) {
                 if (isset($known[$bare])) {
@@ -85,6 +96,29 @@ final class Labels
             $first = $this->known[implode(' ', $some)] ?? null;
             if ($first !== null) {
                 $without[$last][$first] = $without["{$last}s"][$first] = true;
+            }
+        }
+
+        return array_map(count(...), array_filter($without, fn (array $some): bool => count($some) > 1));
+    }
+
+    /**
+     * What several values of the list go with and without before them, and no value is by itself: of energy class A, A, energy class B
+     * and B it is energy class.
+     *
+     * @param  array<int, list<string>>  $words
+     * @return array<string, int>
+     */
+    private function firstWords(array $words): array
+    {
+        $without = [];
+        foreach ($words as $some) {
+            for ($length = 1; $length < min(count($some), 4) && count($some) <= Notation::MOST_WORDS; $length++) {
+                $label = implode(' ', array_slice($some, 0, $length));
+                $rest = $this->known[implode(' ', array_slice($some, $length))] ?? null;
+                if ($rest !== null && isset($this->heads[$some[$length - 1]]) && preg_match(self::FIRST, $label) === 1) {
+                    $without[$label][$rest] = true;
+                }
             }
         }
 
@@ -148,6 +182,9 @@ final class Labels
      */
     private function mayGo(array $label, array $bare, bool $before): bool
     {
+        if ($before && isset($this->firstWords[implode(' ', $label)])) {
+            return true;
+        }
         $isNumber = preg_match('/\d/', $bare[0]) === 1 && count($bare) < 4;
         foreach ($label as $word) {
             $says = match (true) {
@@ -170,13 +207,14 @@ final class Labels
     /** Whether a label can be left out: what stands without it is called nothing else, or goes without it elsewhere as well. */
     private function saysNothing(string $bare): bool
     {
-        $labels = array_keys($this->dressed[$bare]);
-        if (! self::areOne($labels)) {
+        $told = array_diff_key($this->dressed[$bare], $this->firstWords);
+        if ($told !== [] && ! self::areOne(array_keys($told))) {
             return false;
         }
 
-        return preg_match('/^\d[^x]*$/', $bare) !== 1 ||
-            max(array_map(fn (int|string $label): int => count($this->left[$label]), $labels)) > 1 ||
+        return count($told) < count($this->dressed[$bare]) ||
+            preg_match('/^\d[^x]*$/', $bare) !== 1 ||
+            array_filter(array_keys($told), fn (int|string $label): bool => count($this->left[$label]) > 1) !== [] ||
             self::areOne(array_keys($this->labels[self::counted($bare)]));
     }
 
@@ -190,7 +228,10 @@ final class Labels
         if (count($labels) > self::MOST) {
             return false;
         }
-        $labels = array_map(strval(...), $labels);
+        $labels = array_map(
+            fn (int|string $label): string => implode(' ', array_map(WordForms::american(...), explode(' ', (string) $label))),
+            $labels,
+        );
         usort($labels, fn (string $a, string $b): int => strlen($b) <=> strlen($a));
         $longest = explode(' ', $labels[0]);
         foreach ($labels as $label) {

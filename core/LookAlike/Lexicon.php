@@ -57,7 +57,7 @@ final class Lexicon
         /** @var list<string> $plurals */
         $plurals = require __DIR__.'/data/plurals.php';
 
-        return new self($abbreviations, $opposed, $plurals, new WordList());
+        return new self($abbreviations, $opposed, $plurals, WordList::shipped());
     }
 
     /**

@@ -121,9 +121,10 @@ final class LookAlikes
         if (! $together) {
             return array_values($keys);
         }
-        $context = new Context($texts, $said, array_map(fn (array $some): string => $some[''] ?? '', $keys), Thesaurus::shipped());
+        $alone = array_map(fn (array $some): string => $some[''] ?? '', $keys);
+        $context = new Context($texts, $said, $alone, Thesaurus::shipped(), Names::shipped());
 
-        return array_map(fn (array $some, int $i): array => $some + $context->of($i), $keys, array_keys($keys));
+        return array_map(fn (array $some, int $i): array => $context->instead($i) + $some + $context->of($i), $keys, array_keys($keys));
     }
 
     /** @param  list<array{0: string, 1: string}>  $pairs */

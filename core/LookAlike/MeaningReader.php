@@ -135,7 +135,7 @@ final class MeaningReader
         $ordered = false;
         $alone = count($found[0]) === 1;
         $counted = false;
-        foreach ($found[0] as $token) {
+        foreach ($found[0] as $place => $token) {
             $token = str_replace("'", '', self::NUMBERS[$token] ?? $token);
             if (preg_match('/\d/', $token) === 1) {
                 $exact[] = $rough[] = self::number($token);
@@ -147,7 +147,9 @@ final class MeaningReader
             $unit = $counted && strlen($token) > 1 ? Unit::find($token) : null;
             $token = $unit === null || isset($unit->powers['piece']) ? $token : $unit->symbol;
             $counted = false;
-            if (in_array($token, self::FILLERS, true) || $token === '&' || $token === '') {
+            // Not of "energy class A".
+            $isFiller = in_array($token, self::FILLERS, true) && ($token !== 'a' || $place < count($found[0]) - 1);
+            if ($isFiller || $token === '&' || $token === '') {
                 continue;
             }
             $ordered = $ordered || in_array($token, self::DIRECTIONS, true);

@@ -75,6 +75,10 @@ final class Notation
         // 15 mm ø, ø 15 mm
         '/^([^ø⌀]*\d[^ø⌀]*?) ?[ø⌀]$/u' => 'diameter $1',
         '/[ø⌀]\s?(?=\d)/u' => 'diameter ',
+        // gr. 52, in German and Dutch
+        '/^gr\.? (?=(?:\d{2}|x{0,3}[sml]$))/' => '',
+        // for 2 players
+        '/^for (?=\d+ \pL+$)/u' => '',
         '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u' => '',
         '/\bcl\.? (?=\d)/u' => 'class ',
     ];

@@ -35,6 +35,31 @@ final class Phrases
         'xii' => '12',
     ];
 
+    private const ORDINAL = 'first|second|third|fourth|fifth|sixth|seventh|eighth|ninth|tenth';
+
+    private const ORDINALS = [
+        'first' => '1th',
+        'second' => '2th',
+        'third' => '3th',
+        'fourth' => '4th',
+        'fifth' => '5th',
+        'sixth' => '6th',
+        'seventh' => '7th',
+        'eighth' => '8th',
+        'ninth' => '9th',
+        'tenth' => '10th',
+    ];
+
+    /** What is said of a measure behind it, and the side that it is: 122 cm deep. */
+    private const SIDES = [
+        'long' => 'length',
+        'wide' => 'width',
+        'high' => 'height',
+        'tall' => 'height',
+        'deep' => 'depth',
+        'thick' => 'thickness',
+    ];
+
     /** Number words by what stands behind them, so that single malt and double cream stay what they are. */
     private const MANIFOLD = [
         'single' => '1',
@@ -63,7 +88,8 @@ final class Phrases
     private const USUAL = ['lw', 'lh', 'wh', 'wd', 'lwh', 'lwd', 'wdh', 'whd', 'bh', 'bt', 'lb', 'lbh', 'bth', 'bht', 'hwd', 'hbt'];
 
     /** What any of the phrases has: most texts are none. */
-    private const ANY = '/[\d+:]|(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
+    private const ANY = '/[\d+:]|(?:effect|optics?|appearance)$|^(?:'.self::ORDINAL.') |'.
+        '(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
         '\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|'.
         'fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
         'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
@@ -125,7 +151,9 @@ final class Phrases
         // genuine leather
         '/^(?:genuine|real) (?=\pL)/u' => '',
         // DIN EN 1335: national editions of one European standard (CEN)
-        '/^(?:din|bs|nf|une|uni|nen|onorm) (?=en \d)/' => '',
+        '/\b(?:din|bs|nf|une|uni|nen|onorm) (?=en )/' => '',
+        // EN ISO 20345, EN20345
+        '/\ben ?(?:iso ?)?(?=\d{3,5}\b)/' => 'en ',
         // 12.5 % abv
         '/(?<=%) ?(?:vol(?:ume)?\.?|abv|alc(?:ohol)?\.?)(?: vol\.?)?$/' => ' vol',
         // sds+
@@ -139,6 +167,15 @@ final class Phrases
         '/^(\d+) ?ppm$/' => '$1 pages per minute',
         // 600 x 600 dpi
         '/^(\d+) ?x ?\1 (?=dpi$)/' => '$1 ',
+        // moisture below 20 %, < 20 % moisture
+        '/\b(?:below|less than|fewer than)(?= \d)|<(?= ?\d)/' => 'under',
+        '/\b(?:above|more than)(?= \d)|>(?= ?\d)/' => 'over',
+        // under 20 % moisture, moisture under 20 %
+        '/^(under|over|up to|from) (\d[\d.,]* ?%) (\pL[\pL ]*)$/u' => '$3 $1 $2',
+        // 1st, 2nd
+        '/(?<![\d.,])(\d{1,2})(?:st|nd|rd) (?=\pL{3})/u' => '$1th ',
+        // stone effect, stone optic
+        '/(?<=\pL )(?:effect|optics?|appearance)$/u' => 'look',
         // 12 v=, 16 v~
         '/(?<=\d)( ?)v ?[=⎓]$/u' => '$1v dc',
         '/(?<=\d)( ?)v ?~$/' => '$1v ac',
@@ -165,6 +202,17 @@ final class Phrases
         $text = (string) preg_replace_callback(
             '/(?<=\pL )('.implode('|', array_keys(self::ROMAN)).')\b/u',
             fn (array $part): string => self::ROMAN[$part[1]],
+            $text,
+        );
+
+        $text = (string) preg_replace_callback(
+            '/^('.self::ORDINAL.')(?= \pL{3})/u',
+            fn (array $part): string => self::ORDINALS[$part[1]],
+            $text,
+        );
+        $text = (string) preg_replace_callback(
+            '/(?<=\d )(mm|cm|m|in|") ('.implode('|', array_keys(self::SIDES)).')$/',
+            fn (array $part): string => $part[1].' '.self::SIDES[$part[2]],
             $text,
         );
 

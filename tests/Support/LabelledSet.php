@@ -19,7 +19,7 @@ final readonly class LabelledSet
     }
 
     /** @return array<string, self> by name */
-    public static function all(string $folder = '{,/harder,/unseen}'): array
+    public static function all(string $folder = '{,/harder,/unseen,/latest}'): array
     {
         $sets = [];
         foreach (glob(self::FOLDER.$folder.'/*.txt', GLOB_BRACE) ?: [] as $file) {
