@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Bench;
 
+use App\Feeds\ReadFeed;
 use App\Lineups\EditLineup;
 use App\Models\Definition;
 use App\Models\Item;
@@ -13,7 +14,7 @@ use App\Vocabulary\MergeValues;
 
 /**
  * Publishes a catalog with about three variants each, beside one plain SQL count of every attribute's terms over the same data; and again
- * after a filter went, two values were merged, and a hundred prices were said, when most is taken over.
+ * after a filter went, two values were merged, a delivery came and a hundred prices were said, when most is taken over.
  */
 final readonly class Publishing implements Benchmark
 {
@@ -24,6 +25,7 @@ final readonly class Publishing implements Benchmark
         private EditLineup $edit,
         private MergeValues $merge,
         private SayPrices $prices,
+        private ReadFeed $read,
     ) {
     }
 
@@ -59,6 +61,11 @@ final readonly class Publishing implements Benchmark
             [
                 'line_up' => fn () => $this->edit->drop('grade'),
                 'merge' => fn () => ($this->merge)($color, $this->merge->plan($color, $stays, [$goes])),
+                // With colors and prices of a hundred variants.
+                'delivery' => fn () => Catalog::readIn($this->read, [
+                    ['sku', 'color', 'price'],
+                    ...array_map(fn (mixed $sku, int $i): array => [(string) $sku, 'color '.$i % 60, "{$i}.25"], $skus, array_keys($skus)),
+                ]),
                 'prices' => fn () => ($this->prices)('A shop', array_map(
                     fn (mixed $sku, int $i): PriceRow => PriceRow::from(['sku' => (string) $sku, 'price' => 1.5 + $i]),
                     $skus,

@@ -11,7 +11,7 @@ use Lokum\Vocabulary\Kind;
 /** The products of the catalog in an order; those without what it asks for come last. */
 final class SortSql
 {
-    private const OWN = '(SELECT %1$s(v.%2$s) FROM items v WHERE v.parent_id = p.id)';
+    private const OWN = '(SELECT %1$s(v.%2$s) FROM items v WHERE v.parent_id = p.id AND v.out_since IS NULL)';
 
     /**
      * @param  string  $where  condition on the product p
@@ -38,7 +38,8 @@ final class SortSql
         return match ($field) {
             'name' => 'p.title',
             'new' => 'p.id',
-            'price', 'stock' => 'COALESCE('.sprintf(self::OWN, $pick, $field).", p.{$field})",
+            // Of a product with variants only theirs are seen.
+            'price', 'stock' => "CASE p.variant_count WHEN 0 THEN p.{$field} ELSE ".sprintf(self::OWN, $pick, $field).' END',
             default => self::number($field, $pick),
         };
     }

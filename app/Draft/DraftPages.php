@@ -55,10 +55,11 @@ final class DraftPages
         $compositions = DraftLineups::load();
         $pages = [];
         $facts = [];
-        $products = [$this->counts->products(false), $this->counts->products(true)];
+        $products = [$this->counts->products(false)];
         foreach (array_keys($products[0]) as $category) {
             $lineup = $compositions->of($category === 0 ? 'shop' : (string) $category);
             $inStock = ($lineup->settings['sold_out'] ?? null) === 'hidden';
+            $products[(int) $inStock] ??= $this->counts->products($inStock);
             foreach ($lineup->filters as $key => $filter) {
                 $settings = $filter->settings();
                 $name =

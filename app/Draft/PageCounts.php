@@ -167,14 +167,14 @@ final class PageCounts
         $bands = md5(serialize($filter->bands));
 
         return $this->kept("bands {$bands} of pages", $filter->key, $inStock, function () use ($filter, $inStock): array {
-            $from = $this->numbers($filter->key, $inStock);
+            [$from, $number] = $this->numbers($filter->key, $inStock);
             $counts = [];
             foreach ($from === null ? [] : $filter->bands as $i => $band) {
                 $in = implode(
                     ' AND ',
                     array_filter([
-                        $band->from === null ? null : 'n.number '.($band->holdsFrom ? '>=' : '>').' '.var_export($band->from, true),
-                        $band->to === null ? null : 'n.number '.($band->holdsTo ? '<=' : '<').' '.var_export($band->to, true),
+                        $band->from === null ? null : "{$number} ".($band->holdsFrom ? '>=' : '>').' '.var_export($band->from, true),
+                        $band->to === null ? null : "{$number} ".($band->holdsTo ? '<=' : '<').' '.var_export($band->to, true),
                     ]),
                 );
                 $sql = "SELECT {category} AS category_id, COUNT(DISTINCT p.id) AS n {$from} AND {$in} GROUP BY 1";
@@ -191,11 +191,11 @@ final class PageCounts
     public function ends(string $key, bool $inStock): array
     {
         return $this->kept('ends of pages', $key, $inStock, function () use ($key, $inStock): array {
-            $from = $this->numbers($key, $inStock);
+            [$from, $number] = $this->numbers($key, $inStock);
             $ends = [];
             $pages = $from === null
                 ? []
-                : $this->pages("SELECT {category} AS category_id, MIN(n.number) AS low, MAX(n.number) AS high {$from} GROUP BY 1");
+                : $this->pages("SELECT {category} AS category_id, MIN({$number}) AS low, MAX({$number}) AS high {$from} GROUP BY 1");
             foreach ($pages as [$page, $row]) {
                 $ends[$page] = [
                     'ends' => [
@@ -222,12 +222,26 @@ final class PageCounts
         return $this->remembered->about(About::filter($key, $inStock), $name, $work, About::besides($key));
     }
 
-    /** FROM and WHERE over numbers (n), their items (i) and products (p); null where there is nothing of that name. */
-    private function numbers(string $key, bool $inStock): ?string
+    /**
+     * FROM and WHERE over numbers, their items (i) and products (p), and what a number is called there; null where there is nothing of
+     * that name.
+     *
+     * @return array{0: string|null, 1: string}
+     */
+    private function numbers(string $key, bool $inStock): array
     {
         $definition = Definition::liveBySlug($key);
         $field = ProductField::tryFrom($key);
         $level = $definition->level ?? $field?->level() ?? Level::Variant;
+        $where = ' JOIN items p ON p.id = '.
+            ItemsOfLevel::PRODUCT.
+            '{also} WHERE '.
+            ItemsOfLevel::on($level).
+            $this->stock($level, $inStock);
+        // These stand in the row of the item itself.
+        if ($definition === null && in_array($field, ProductField::ownNumbers(), true)) {
+            return ["FROM items i{$where} AND i.{$key} IS NOT NULL", "i.{$key}"];
+        }
         $numbers = match (true) {
             $definition !== null => "SELECT a.item_id AS id, MIN(s.number) AS number FROM spellings s
                 JOIN assignments a ON a.spelling_id = s.id
@@ -235,13 +249,7 @@ final class PageCounts
             default => $field === null ? null : FieldNumbers::sql($field),
         };
 
-        return $numbers === null
-            ? null
-            : "FROM ({$numbers}) n JOIN items i ON i.id = n.id JOIN items p ON p.id = ".
-                    ItemsOfLevel::PRODUCT.
-                    '{also} WHERE '.
-                    ItemsOfLevel::on($level).
-                    $this->stock($level, $inStock);
+        return [$numbers === null ? null : "FROM ({$numbers}) n JOIN items i ON i.id = n.id{$where}", 'n.number'];
     }
 
     /** Condition on what is in stock, or of whose stock nothing is known: the variant i itself, or one of the product p. */

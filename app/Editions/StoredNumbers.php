@@ -27,10 +27,17 @@ final class StoredNumbers
 
         /** @var SlicedNumbers<ProductSet>|SlicedNumbers<VariantSet> */
         return new SlicedNumbers(
-            $numbers === '' ? [] : array_values((array) unpack('e*', $numbers)),
+            self::unpacked($numbers),
             $decode($present),
             array_map($decode, $slices),
         );
+    }
+
+    /** @return list<float> */
+    public static function unpacked(string $numbers): array
+    {
+        /** @var list<float> */
+        return $numbers === '' ? [] : array_values((array) unpack('e*', $numbers));
     }
 
     public static function packed(RankedNumbers $ranked): string

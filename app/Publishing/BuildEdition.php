@@ -210,7 +210,13 @@ final class BuildEdition
             }
         }
         foreach (ProductField::ownNumbers() as $field) {
-            if ($this->before?->keepsField($field) !== true) {
+            $there = $this->before?->movesFew() === true ? $this->before->numbersOf($field) : null;
+            if ($this->before?->keepsField($field) === true) {
+                continue;
+            }
+            if ($there !== null) {
+                $numbers->change($field, $there);
+            } else {
                 $numbers->remove($field->value);
                 $numbers->field($field);
             }

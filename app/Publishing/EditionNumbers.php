@@ -9,6 +9,7 @@ use App\Data\Rows;
 use App\Editions\Blob;
 use App\Editions\StoredNumbers;
 use App\Models\Definition;
+use Lokum\Facet\ChangedRanks;
 use Lokum\Facet\RankedNumbers;
 use Lokum\Lineup\ProductField;
 use Lokum\Vocabulary\Kind;
@@ -56,10 +57,37 @@ final readonly class EditionNumbers
         }
     }
 
+    /**
+     * The same where only the products that are copied anew have other prices or stock than in the edition before.
+     *
+     * @param  array{0: list<float>, 1: string, 2: list<string>}  $before  its numbers, as they are stored
+     */
+    public function change(ProductField $field, array $before): void
+    {
+        $bits = [];
+        foreach (Rows::from($this->pdo, 'SELECT id, product, lane FROM temp.placed') as [$id, $product, $lane]) {
+            $bits[(int) $id] = $this->numbering->layout->bit((int) $lane, (int) $product);
+        }
+        $byBit = array_fill_keys($bits, null);
+        $now = 'SELECT id, number FROM ('.FieldNumbers::sql($field).') WHERE id IN (SELECT id FROM temp.placed)';
+        foreach (Rows::from($this->pdo, $now) as [$id, $number]) {
+            $byBit[$bits[(int) $id]] = (float) $number;
+        }
+        $ranks = new ChangedRanks(...[...$before, $this->numbering->bytes($field->level())]);
+        $this->remove($field->value);
+        $unit = $field->unit((string) config('lokum.currency'));
+        $this->insert($field->value, $field->label(), $unit, $field->level(), $ranks->with($byBit));
+    }
+
     /** @param  iterable<list<mixed>>  $pairs  item id and number, in rising order of numbers */
     private function numbers(string $field, string $label, ?string $unit, Level $level, iterable $pairs): void
     {
         $ranked = RankedNumbers::rising($this->placed($pairs, $level), $this->numbering->bytes($level));
+        $this->insert($field, $label, $unit, $level, $ranked);
+    }
+
+    private function insert(string $field, string $label, ?string $unit, Level $level, RankedNumbers $ranked): void
+    {
         $this->writer->insert('numbers', [
             $field,
             $label,

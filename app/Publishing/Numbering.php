@@ -99,26 +99,23 @@ final class Numbering
         $pdo->exec(self::TABLES);
         $items = $before->touched->items();
         if ($items !== []) {
-            $self->copyAnew($self->productsOf($items), $before, $pdo);
+            self::copyAnew($before, $items, $pdo);
         }
 
         return $self;
     }
 
-    /** @param  array<int, true>  $products  by number */
-    private function copyAnew(array $products, TakenOver $before, PDO $pdo): void
+    /** @param  list<int>  $items */
+    private static function copyAnew(TakenOver $before, array $items, PDO $pdo): void
     {
+        [$products, $variants] = $before->placesOf($items);
         $numbered = $pdo->prepare('INSERT INTO temp.numbered VALUES (?, ?, 0)');
-        foreach ($before->numbered() as [$item, $number]) {
-            if (isset($products[$number])) {
-                $numbered->execute([$item, $number]);
-            }
+        foreach ($products as $item => $number) {
+            $numbered->execute([$item, $number]);
         }
         $placed = $pdo->prepare('INSERT INTO temp.placed VALUES (?, ?, ?)');
-        foreach ($before->placed() as [$item, $product, $lane]) {
-            if (isset($products[$product])) {
-                $placed->execute([$item, $product, $lane]);
-            }
+        foreach ($variants as $item => [$product, $lane]) {
+            $placed->execute([$item, $product, $lane]);
         }
     }
 

@@ -6,7 +6,9 @@ namespace App\Publishing;
 
 use App\Editions\EditionDatabase;
 use App\Editions\EditionFile;
+use App\Editions\EditionProduct;
 use App\Editions\Served;
+use App\Editions\StoredNumbers;
 use App\History\Touched;
 use App\Models\Change;
 use App\Models\Definition;
@@ -18,6 +20,9 @@ use Lokum\Lineup\ProductField;
 /** The edition before, of which a new one takes over what nothing has touched since it was made. */
 final readonly class TakenOver
 {
+    /** Products and variants whose prices or stock are changed one by one. */
+    private const FEW = 500;
+
     private EditionDatabase $database;
 
     /** @var array<int, true> attributes whose values stand below their umbrellas in it */
@@ -82,6 +87,78 @@ final readonly class TakenOver
         foreach ($this->database->stream('SELECT item, product, lane FROM variants') as $row) {
             yield [$row['item'], $row['product'], $row['lane']];
         }
+    }
+
+    /**
+     * Where the products stand that items are or are variants of, all their variants with them.
+     *
+     * @param  list<int>  $items
+     * @return array{0: array<int, int>, 1: array<int, array{0: int, 1: int}>} numbers of products by item; number of the product and lane
+     *                                                                         of variants, or of products that are their own, by item
+     */
+    public function placesOf(array $items): array
+    {
+        $asked = (string) json_encode($items);
+        $numbers = $this->database->rows(
+            'SELECT product FROM variants WHERE item IN (SELECT value FROM json_each(?))
+                UNION SELECT number FROM products WHERE item IN (SELECT value FROM json_each(?))',
+            [$asked, $asked],
+        );
+        $asked = (string) json_encode(array_column($numbers, 'product'));
+        $numbered = $this->database->rows(
+            'SELECT item, number FROM products WHERE number IN (SELECT value FROM json_each(?))',
+            [$asked],
+        );
+        $placed = [];
+        foreach (
+            $this->database->rows(
+                'SELECT item, product, lane FROM variants WHERE product IN (SELECT value FROM json_each(?))',
+                [$asked],
+            ) as $row
+        ) {
+            $placed[(int) $row['item']] = [(int) $row['product'], (int) $row['lane']];
+        }
+
+        return [array_map(intval(...), array_column($numbered, 'number', 'item')), $placed];
+    }
+
+    /** Whether prices and stock of so few products were touched that their numbers and orders are changed instead of made anew. */
+    public function movesFew(): bool
+    {
+        return count($this->touched->prices) <= self::FEW;
+    }
+
+    /** @return array{0: list<float>, 1: string, 2: list<string>}|null numbers of a field as they are stored; null where it has none */
+    public function numbersOf(ProductField $field): ?array
+    {
+        $row = $this->database->row('SELECT numbers, present FROM numbers WHERE field = ?', [$field->value]);
+        $slices = $this->database->rows('SELECT bits FROM number_slices WHERE field = ? ORDER BY digit', [$field->value]);
+
+        return $row === null
+            ? null
+            : [StoredNumbers::unpacked((string) $row['numbers']), (string) $row['present'], array_column($slices, 'bits')];
+    }
+
+    /**
+     * Products of which something was touched, with the prices and stock that they have now.
+     *
+     * @param  iterable<list<mixed>>  $now  sku, price and stock of their variants, and the number of the product
+     * @return array<int, EditionProduct> by number
+     */
+    public function productsWith(iterable $now): array
+    {
+        $said = [];
+        foreach ($now as [$sku, $price, $stock, $number]) {
+            $said[(int) $number][(string) $sku] = [
+                'price' => $price === null ? null : (float) $price,
+                'stock' => $stock === null ? null : (int) $stock,
+            ];
+        }
+
+        return array_filter(array_map(
+            fn (int $number): ?EditionProduct => $this->edition->products->asMade($number, whole: true)?->with($said[$number]),
+            array_combine(array_keys($said), array_keys($said)),
+        ));
     }
 
     /** @return array<int, int> categories of products, by number */

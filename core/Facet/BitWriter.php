@@ -37,9 +37,11 @@ final class BitWriter
         return ($byte & $mask) === "\0";
     }
 
-    /** As StoredBits::encode() gives it for the same bits. */
+    /** As StoredBits::encode() gives it for the same bits in rising order. */
     public function stored(): string
     {
+        ksort($this->few);
+
         return $this->bitmap === null ? StoredBits::encode(array_keys($this->few), $this->bytes) : "b{$this->bitmap}";
     }
 }

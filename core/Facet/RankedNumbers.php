@@ -17,6 +17,17 @@ final readonly class RankedNumbers
     }
 
     /**
+     * As they are stored.
+     *
+     * @param  list<float>  $numbers
+     * @param  list<string>  $slices
+     */
+    public static function stored(array $numbers, string $present, array $slices): self
+    {
+        return new self($numbers, $present, $slices);
+    }
+
+    /**
      * @param  iterable<array{0: int, 1: float}>  $pairs  a carrier's bit and its number, in rising order of the numbers; of several numbers
      *         of one carrier the smallest counts
      * @param  int  $bytes  of a bitmap of carriers

@@ -70,6 +70,39 @@ final class StoredBits
         return $ofProducts ? self::products($stored, $layout) : self::variants($stored, $layout);
     }
 
+    /**
+     * The bitmap, however it is stored.
+     *
+     * @param  int  $bytes  of the whole bitmap, a multiple of 8
+     */
+    public static function asBitmap(string $stored, int $bytes): string
+    {
+        return self::bytes($stored, $bytes);
+    }
+
+    /** A bitmap as encode() stores its bits in rising order. */
+    public static function ofBitmap(string $bitmap): string
+    {
+        $count = array_sum(array_map(
+            fn (int $byte, int $times): int => substr_count(decbin($byte), '1') * $times,
+            array_keys($bytes = count_chars($bitmap, 1)),
+            $bytes,
+        ));
+        if (! self::isList($count, strlen($bitmap))) {
+            return "b{$bitmap}";
+        }
+        $bits = [];
+        for ($at = strspn($bitmap, "\0"); $at < strlen($bitmap); $at += 1 + strspn($bitmap, "\0", $at + 1)) {
+            foreach (self::MASKS as $bit => $mask) {
+                if (($bitmap[$at] & $mask) !== "\0") {
+                    $bits[] = 8 * $at + $bit;
+                }
+            }
+        }
+
+        return self::encode($bits, strlen($bitmap));
+    }
+
     private static function bytes(string $stored, int $bytes): string
     {
         if ($stored[0] === 'b') {

@@ -3,6 +3,7 @@
 declare(strict_types=1);
 
 use Lokum\Facet\BitWriter;
+use Lokum\Facet\ChangedRanks;
 use Lokum\Facet\Layout;
 use Lokum\Facet\RankedNumbers;
 use Lokum\Facet\SlicedNumbers;
@@ -18,7 +19,9 @@ test('bits set one by one are stored as all at once', function (int $seed): void
         expect($writer->set($bit))->toBe(! isset($set[$bit]));
         $set[$bit] = true;
     }
-    expect($writer->stored())->toBe(StoredBits::encode(array_keys($set), $bytes));
+    ksort($set);
+    $stored = StoredBits::encode(array_keys($set), $bytes);
+    expect($writer->stored())->toBe($stored)->and(StoredBits::ofBitmap(StoredBits::asBitmap($stored, $bytes)))->toBe($stored);
 })->with(range(1, 40));
 
 test('every carrier has its smallest number, whichever way they come', function (int $seed): void {
@@ -43,3 +46,23 @@ test('every carrier has its smallest number, whichever way they come', function 
         expect($ranked->numbers)->toBe(array_values(array_unique($rising, SORT_REGULAR)));
     }
 })->with(range(1, 40));
+
+test('numbers that are changed are what they are when all are ranked anew', function (int $seed): void {
+    mt_srand($seed);
+    $layout = new Layout([mt_rand(20, 200)]);
+    $number = fn (): float => [0.1 + 0.2, 0.3, -1.5, (float) mt_rand(0, 12), mt_rand(0, 999) / 7][mt_rand(0, 4)];
+    $has = [];
+    for ($i = mt_rand(0, 90); $i > 0; $i--) {
+        $has[mt_rand(0, $layout->products() - 1)] = $number();
+    }
+    for ($round = 0; $round < 4; $round++) {
+        $before = RankedNumbers::of($has, $layout->bytes);
+        $changes = [];
+        for ($i = mt_rand(0, [3, 60][mt_rand(0, 1)]); $i > 0; $i--) {
+            $changes[mt_rand(0, $layout->products() - 1)] = mt_rand(0, 2) === 0 ? null : $number();
+        }
+        $has = array_filter(array_replace($has, $changes), is_float(...));
+        $after = (new ChangedRanks($before->numbers, $before->present, $before->slices, $layout->bytes))->with($changes);
+        expect($after)->toEqual(RankedNumbers::of($has, $layout->bytes));
+    }
+})->with(range(1, 80));
