@@ -18,7 +18,7 @@ final class Turtle
         (?<language>@[A-Za-z]+(?:-[A-Za-z0-9]+)*) |
         (?<type>\^\^) |
         (?<mark>[.;,]) |
-        (?<name>[^\s<>"\';,\#()\[\]^@]+)
+        (?<name>(?:[^\s<>"\';,\#()\[\]^@\\\\]|\\\\[^\s\pL\pN])+)
     )/xsu';
 
     private const TYPE = 'http://www.w3.org/1999/02/22-rdf-syntax-ns#type';

@@ -78,3 +78,26 @@ test('a column tells its order by the dates that can be only one', function (arr
     'none tells' => [['05/01/2023', '1 May 2023'], null],
     'they contradict' => [['28/02/2023', '02/28/2023'], null],
 ]);
+
+test('which number comes first is told by one that can be no month', function (string $text, ?DayOrder $order): void {
+    expect(DayOrder::in($text))->toBe($order);
+})->with([
+    ['13/12/2023', DayOrder::DayFirst],
+    ['12/13/2023', DayOrder::MonthFirst],
+    ['12/12/2023', null],
+    ['13/13/2023', null],
+    ['13.12.2023', null],
+    ['30-1-2023', DayOrder::DayFirst],
+    ['2023/1/5', null],
+]);
+
+test('what a date could be is said in words', function (): void {
+    expect(fn () => DayText::read('05/01/2023'))
+        ->toThrow(UnreadableDay::class, '"05/01/2023" could be 5 January or 1 May; say once whether the day or the month comes first')
+        ->and(fn () => DayText::read(str_repeat('x', 80)))
+        ->toThrow(UnreadableDay::class, '"'.str_repeat('x', 59).'…" is not a date such as 2026-11-30 or 30 November 2026')
+        ->and(DayOrder::DayFirst->label())
+        ->toBe('day first: 05/01/2023 is 5 January')
+        ->and(DayOrder::MonthFirst->label())
+        ->toBe('month first: 05/01/2023 is 1 May');
+});

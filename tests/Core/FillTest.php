@@ -124,3 +124,84 @@ test('long lists find what trying every word at every place finds', function ():
         expect(max([0, ...array_map(fn (Hit $hit): int => $hit->length, $finder->in(implode(' ', $tokens)))]))->toBe($longest);
     }
 });
+
+test('a hit is shown with 24 characters on either side, and a mark where more is left out', function (): void {
+    $before = 'The first twenty letters ';
+    $behind = ' and what follows it here';
+    $around = fn (string $text): array => (new WordFinder([new WordLine('Red', ['red'])]))->in($text)[0]->in($text);
+    expect($around("{$before}réd, red{$behind}"))
+        ->toBe(['…rst twenty letters réd, ', 'red', ' and what follows it her…'])
+        ->and($around('red'))
+        ->toBe(['', 'red', ''])
+        ->and($around(str_repeat('ä', 23).' red '.str_repeat('ö', 23)))
+        ->toBe([str_repeat('ä', 23).' ', 'red', ' '.str_repeat('ö', 23)])
+        ->and($around(str_repeat('ä', 24).' red '.str_repeat('ö', 24)))
+        ->toBe(['…'.str_repeat('ä', 23).' ', 'red', ' '.str_repeat('ö', 23).'…'])
+        ->and((new Hit('x', 3, 2))->in('abcdefgh', 1))
+        ->toBe(['…c', 'de', 'f…'])
+        ->and((new Hit('x', 1, 2))->in('abcd', 1))
+        ->toBe(['a', 'bc', 'd']);
+});
+
+test('a band that cannot hold anything says which it is', function (array $bands, string $why): void {
+    /** @var list<array{from: float|null, to: float|null, label: string}> $bands */
+    expect(fn () => new Bands($bands))->toThrow(InvalidArgumentException::class, $why);
+})->with([
+    [[['from' => 1.0, 'to' => 2.0, 'label' => 'a'], ['from' => 2.0, 'to' => 2.0, 'label' => 'b']], 'Band 2 ends before it begins.'],
+    [[['from' => 3.0, 'to' => 2.0, 'label' => 'a']], 'Band 1 ends before it begins.'],
+    [[['from' => null, 'to' => 2.0, 'label' => ' ']], 'Band 1 has no label.'],
+]);
+
+test('however many and long the words are, all are found', function (int $words, int $letters): void {
+    $name = fn (int $i): string => "w{$i}".str_repeat('x', $letters);
+    $lines = array_map(fn (int $i): WordLine => new WordLine("v{$i}", [$name($i)], ["no {$i}"]), range(1, $words));
+    $finder = new WordFinder($lines);
+    $text = implode(', ', array_map($name, range(1, $words)));
+    expect($finder->values($text))
+        ->toBe(array_map(fn (int $i): string => "v{$i}", range(1, $words)))
+        ->and($finder->values("{$text} no 1"))
+        ->toBe(array_map(fn (int $i): string => "v{$i}", array_slice(range(1, $words), 1)));
+})->with([[1, 3], [499, 3], [500, 3], [501, 3], [1001, 3], [150, 400], [3, 20_000]]);
+
+test('one value is ruled out by many words, and by those of several lines', function (): void {
+    $none = array_map(fn (int $i): string => "never{$i}", range(1, 1200));
+    $finder = new WordFinder([
+        new WordLine('Red', ['red'], $none),
+        new WordLine('Red', ['crimson'], ['dark', ' ']),
+        new WordLine('Blue', ['', 'blue']),
+    ]);
+    expect($finder->values('red'))
+        ->toBe(['Red'])
+        ->and($finder->values('red, never1'))
+        ->toBe([])
+        ->and($finder->values('crimson never1200'))
+        ->toBe([])
+        ->and($finder->values('red and dark'))
+        ->toBe([])
+        ->and($finder->values('crimson, red, blue, red'))
+        ->toBe(['Red', 'Blue']);
+});
+
+test('words beside each other do not overlap; of those that do the longest stands, then the first', function (): void {
+    $finder = new WordFinder([
+        new WordLine('one', ['a b']),
+        new WordLine('two', ['b c']),
+        new WordLine('three', ['c d e']),
+        new WordLine('four', ['f']),
+        new WordLine('five', [' -G- h ']),
+    ]);
+    $said = fn (string $text): array => array_map(
+        fn (Hit $hit): string => "{$hit->value} {$hit->start}+{$hit->length}",
+        $finder->in($text),
+    );
+    expect($said('a b c'))
+        ->toBe(['one 0+3'])
+        ->and($said('a b c d e'))
+        ->toBe(['one 0+3', 'three 4+5'])
+        ->and($said('b c d e'))
+        ->toBe(['three 2+5'])
+        ->and($said('f f-f'))
+        ->toBe(['four 0+1', 'four 2+1', 'four 4+1'])
+        ->and($said("g \u{2014}\u{A0}H"))
+        ->toBe(['five 0+5']);
+});

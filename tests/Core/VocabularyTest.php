@@ -14,7 +14,9 @@ use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\KnownValue;
 use Lokum\Vocabulary\Look;
 use Lokum\Vocabulary\MergePlan;
+use Lokum\Vocabulary\MonthNames;
 use Lokum\Vocabulary\Policy;
+use Lokum\Vocabulary\SizeLadder;
 use Lokum\Vocabulary\Term;
 use Lokum\Vocabulary\TermOrder;
 use Lokum\Vocabulary\TermSorter;
@@ -204,3 +206,160 @@ test('the one that stays is the same wherever it is asked for', function (int $s
         expect(Stays::among(...$members)->id)->toBe($group->members[0]);
     }
 })->with(range(1, 25));
+
+// Letter sizes are common practice, no source; sheets: ISO 216; systems by themselves.
+test('a label stands at one height of one ladder', function (string $label, ?string $ladder, float $height): void {
+    $rung = SizeLadder::rung($label);
+    expect($rung?->name)->toBe($ladder)->and($rung->height ?? 0.0)->toEqualWithDelta($height, 1e-9);
+})->with([
+    ['mini', 'Letter sizes', -2.5],
+    ['Extra small', 'Letter sizes', -2.0],
+    ['small', 'Letter sizes', -1.0],
+    ['Medium', 'Letter sizes', 0.0],
+    ['large', 'Letter sizes', 1.0],
+    ['extra large', 'Letter sizes', 2.0],
+    ['M', 'Letter sizes', 0.0],
+    ['s', 'Letter sizes', -1.0],
+    ['XXS', 'Letter sizes', -3.0],
+    ['2XL', 'Letter sizes', 3.0],
+    ['12xl', 'Letter sizes', 13.0],
+    ['XM', null, 0.0],
+    ['123xl', 'Numbers', 123.0],
+    ['size 7', 'Numbers', 7.0],
+    ['No 12', 'Numbers', 12.0],
+    ['nr 3', 'Numbers', 3.0],
+    ['#4', 'Numbers', 4.0],
+    ['000', 'Numbers', -2.0],
+    ['0', 'Numbers', 0.0],
+    ['2,5', 'Numbers', 2.5],
+    ['EU 38', 'EU', 38.0],
+    ['38,5 eu', 'EU', 38.5],
+    ['UK5', 'UK', 5.0],
+    ['Mondo 260', 'MONDO', 260.0],
+    ['A4', 'Sheets', -4.0],
+    ['c4', 'Sheets', -3.75],
+    ['B5', 'Sheets', -4.5],
+    ['2A0', 'Sheets', 1.0],
+    ['4a0', 'Sheets', 2.0],
+    ['d4', null, 0.0],
+    ['50 mm', 'Measures', 50.0],
+    ['1 m', 'Measures', 1000.0],
+    ['12-15 cm', 'Measures', 120.0],
+    ['½ m', 'Measures', 500.0],
+    ['20 x 30 cm', 'Sides', 200.0],
+    ['other', null, 0.0],
+    ['', null, 0.0],
+]);
+
+test('an attribute is about sizes by its name', function (string $name, bool $is): void {
+    expect(SizeLadder::isAbout($name))->toBe($is);
+})->with([
+    ['Size', true],
+    ['Shoe sizes', true],
+    ['Paper format', true],
+    ['Sheet', true],
+    ['Sized', false],
+    ['Formatting', false],
+]);
+
+test('letters are told from other sizes', function (string $label, bool $are): void {
+    expect(SizeLadder::isLetters($label))->toBe($are);
+})->with([['XL', true], ['medium', true], ['3', false], ['A4', false], ['XA', false]]);
+
+test('months are known in the languages that are read, whole, short and within a date', function (string $word, ?int $month): void {
+    expect(MonthNames::known($word))->toBe($month);
+})->with([
+    ['January', 1], ['JAN.', 1], ['Jänner', null], ['Januar', 1], ['janvier', 1], ['enero', 1], ['gennaio', 1], ['januari', 1],
+    ['März', 3], ['mrt.', 3], ['août', 8], ['dic', 12], ['Dezember', 12], ['décembre', 12], ['monday', null], ['', null],
+]);
+
+test('months alone are twelve, as each language calls them', function (): void {
+    expect(MonthNames::in('de'))
+        ->toHaveCount(12)
+        ->and(MonthNames::in('de')[2])
+        ->toBe('marz')
+        ->and(MonthNames::in('en')[0])
+        ->toBe('january')
+        ->and(MonthNames::in('fr')[11])
+        ->toBe('decembre')
+        ->and(MonthNames::in('es')[0])
+        ->toBe('enero');
+});
+
+test('yes and no in every word that suppliers write', function (): void {
+    foreach (['yes', 'Y', 'true', 't', '1', 'on', 'x', '✓', '✔', '☑', 'ja', 'oui', 'Sí', 'sim', 'tak'] as $yes) {
+        expect(FlagWord::read($yes))->toBe(true, $yes);
+    }
+    foreach (['no', 'N', 'false', 'f', '0', 'off', '✗', '✘', '☐', 'nein', 'non', 'Não', 'nie'] as $no) {
+        expect(FlagWord::read($no))->toBe(false, $no);
+    }
+});
+
+test('colors go round from red, dark before light; grays from light to dark come behind, then what has none', function (): void {
+    $terms = [];
+    $colors = ['#400000', '#ff0000', '#ff8000', '#ffff00', '#00ff00', '#0000ff', '#ff00ff', '#ffffff', '#888888', '#000000', null];
+    foreach ($colors as $i => $color) {
+        $terms[] = new Term(100 - $i, 'same', 0, 0, $color);
+    }
+    $mixed = $terms;
+    mt_srand(4);
+    shuffle($mixed);
+    expect(array_map(fn (Term $term): ?string => $term->color, (new TermSorter())->sort($mixed, TermOrder::Hue)))->toBe($colors);
+});
+
+test('equal ones stand by the alphabet, then the oldest first', function (TermOrder $order): void {
+    $sorted = (new TermSorter('de'))->sort([new Term(3, 'b', 0, 0), new Term(2, 'a', 0, 0), new Term(1, 'b', 0, 0)], $order);
+    expect(array_map(fn (Term $term): int => $term->id, $sorted))->toBe([2, 1, 3]);
+})->with(TermOrder::cases());
+
+test('of two looks one over the other what the upper says comes first, and its colors hide a picture', function (): void {
+    $picture = str_repeat('a', 32).'.webp';
+    $below = new Look([], 'Below', 'Help', $picture);
+    expect($below->under(null))
+        ->toBe($below)
+        ->and($below->under(new Look(['#ff0000'])))
+        ->toEqual(new Look(['#ff0000'], 'Below', 'Help'))
+        ->and($below->under(new Look([], 'Over')))
+        ->toEqual(new Look([], 'Over', 'Help', $picture))
+        ->and((new Look(['#00ff00']))->under(new Look([], null, 'Else', $picture)))
+        ->toEqual(new Look(['#00ff00'], null, 'Else', $picture))
+        ->and((new Look([], 'Name'))->isBare())
+        ->toBeFalse()
+        ->and((new Look([], null, 'Help'))->isBare())
+        ->toBeFalse()
+        ->and((new Look([], 'Name', 'Help'))->isUndressed())
+        ->toBeTrue()
+        ->and($below->isUndressed())
+        ->toBeFalse()
+        ->and((new Look(['#00ff00']))->isUndressed())
+        ->toBeFalse();
+});
+
+test('a look is kept by the parts that it has', function (): void {
+    $picture = str_repeat('0', 32).'.webp';
+    expect((new Look(['#ff0000']))->toJson())
+        ->toBe('{"colors":["#ff0000"]}')
+        ->and((new Look([], 'Grün', null, $picture))->toJson())
+        ->toBe("{\"label\":\"Grün\",\"picture\":\"{$picture}\"}")
+        ->and(Look::fromJson('{"colors":["#ff0000",5],"label":"","help":["x"]}'))
+        ->toEqual(new Look(['#ff0000']))
+        ->and(Look::fromJson(null))
+        ->toEqual(new Look())
+        ->and(Look::fromJson(''))
+        ->toEqual(new Look())
+        ->and(Look::fromJson('5'))
+        ->toEqual(new Look());
+});
+
+test('what is no sound look is refused', function (array $colors, ?string $picture, string $why): void {
+    /** @var list<string> $colors */
+    expect(fn () => new Look($colors, null, null, $picture))->toThrow(InvalidArgumentException::class, $why);
+})->with([
+    [['#FF0000'], null, '"#FF0000" is not a color of the form #rrggbb.'],
+    [['#ff00001'], null, '"#ff00001" is not a color of the form #rrggbb.'],
+    [["#ff0000\n"], null, 'is not a color of the form #rrggbb.'],
+    [['#ff0000', '#ff0000', '#ff0000', '#ff0000'], null, 'A look has at most three colors.'],
+    [[], '../x.webp', '"../x.webp" is not the name of a kept picture.'],
+    [[], str_repeat('a', 32).'.webpx', 'is not the name of a kept picture.'],
+    [[], 'x'.str_repeat('a', 32).'.webp', 'is not the name of a kept picture.'],
+]);
