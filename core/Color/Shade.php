@@ -6,43 +6,15 @@ namespace Lokum\Color;
 
 /**
  * What a word before or behind a color's name does to it, in CIE L*a*b*: "pale" goes a share of the way to white and loses chroma,
- * "dark" keeps a share of its lightness. The shares are common practice, set by eye; how near they come is measured against published
+ * "dark" keeps a share of its lightness (shades.php). How near they come is measured against published
  * names (tests/Outside/ColorNamesTest).
  */
 final class Shade
 {
-    /** By word: share of the way to white, share of the lightness that is kept, share of the chroma that is kept. */
-    private const WORDS = [
-        'light' => [0.4, 1.0, 0.8],
-        'lighter' => [0.4, 1.0, 0.8],
-        'pale' => [0.6, 1.0, 0.5],
-        'pastel' => [0.55, 1.0, 0.5],
-        'baby' => [0.55, 1.0, 0.55],
-        'powder' => [0.55, 1.0, 0.4],
-        'icy' => [0.7, 1.0, 0.35],
-        'soft' => [0.3, 1.0, 0.65],
-        'dusty' => [0.15, 1.0, 0.5],
-        'muted' => [0.05, 1.0, 0.5],
-        'dull' => [0.0, 0.95, 0.5],
-        'smoky' => [0.0, 0.85, 0.4],
-        'grayish' => [0.05, 1.0, 0.35],
-        'bright' => [0.1, 1.0, 1.25],
-        'vivid' => [0.0, 1.0, 1.3],
-        'hot' => [0.0, 1.0, 1.35],
-        'electric' => [0.05, 1.0, 1.3],
-        'neon' => [0.15, 1.0, 1.5],
-        'fluorescent' => [0.15, 1.0, 1.5],
-        'rich' => [0.0, 0.9, 1.1],
-        'deep' => [0.0, 0.7, 1.0],
-        'dark' => [0.0, 0.6, 0.8],
-        'darker' => [0.0, 0.6, 0.8],
-        'midnight' => [0.0, 0.35, 0.7],
-    ];
-
     /** @param  string  $word  in small letters */
     public static function knows(string $word): bool
     {
-        return isset(self::WORDS[$word]);
+        return isset(self::shares()[$word]);
     }
 
     /**
@@ -54,11 +26,22 @@ final class Shade
     {
         $color = Lab::ofHex($hex);
         foreach ($words as $word) {
-            [$white, $lightness, $chroma] = self::WORDS[$word] ?? [0.0, 1.0, 1.0];
+            [$white, $lightness, $chroma] = self::shares()[$word] ?? [0.0, 1.0, 1.0];
             $light = $color->lightness * $lightness;
             $color = new Lab($light + (100 - $light) * $white, $color->a * $chroma, $color->b * $chroma);
         }
 
         return $color->hex();
+    }
+
+    /** @return array<string, array{0: float, 1: float, 2: float}> */
+    private static function shares(): array
+    {
+        /** @var array<string, array{0: float, 1: float, 2: float}>|null $shares */
+        static $shares = null;
+        /** @var array<string, array{0: float, 1: float, 2: float}> $told */
+        $told = $shares ??= require __DIR__.'/shades.php';
+
+        return $told;
     }
 }
