@@ -15,6 +15,9 @@ use Symfony\Component\Console\Exception\InvalidOptionException;
 
 final class CountsCommand extends Command
 {
+    /** 4..12, 4.., ..-1.5 */
+    private const RANGE = '/^(-?[0-9]*\.?[0-9]*)\.\.(-?[0-9]*\.?[0-9]*)$/D';
+
     protected $signature = 'counts {--category= : slug of a category; the whole shop when left out}
         {--pick=* : ATTRIBUTE:term,term}
         {--combine=* : ATTRIBUTE:any or ATTRIBUTE:all}
@@ -76,7 +79,7 @@ final class CountsCommand extends Command
             };
         }
         foreach ($this->pairs('range') as [$field, $value]) {
-            if (preg_match('/^(-?[0-9]*\.?[0-9]*)\.\.(-?[0-9]*\.?[0-9]*)$/D', $value, $ends) !== 1) {
+            if (preg_match(self::RANGE, $value, $ends) !== 1) {
                 throw new InvalidOptionException("--range={$field}:{$value}: write min..max, for example 5..10.");
             }
             $ranges[$field] = [$ends[1] === '' ? null : (float) $ends[1], $ends[2] === '' ? null : (float) $ends[2]];

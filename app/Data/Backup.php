@@ -13,6 +13,9 @@ use Illuminate\Support\Facades\DB;
  */
 final class Backup
 {
+    /** feeds/12.csv, editions/7-0f3a.sqlite, catalog.sqlite */
+    private const FILES = '#^(?:(?:feeds|editions|pictures)/[^/]+|catalog\.sqlite|app\.key)$#D';
+
     private const LIST = 'backup.json';
 
     private const FOLDERS = ['feeds', 'editions', 'pictures'];
@@ -133,7 +136,7 @@ final class Backup
         foreach ($list as $file => $is) {
             $path = "{$from}/{$file}";
             if (
-                preg_match('#^(?:(?:feeds|editions|pictures)/[^/]+|catalog\.sqlite|app\.key)$#D', (string) $file) !== 1 ||
+                preg_match(self::FILES, (string) $file) !== 1 ||
                 ! is_file($path) ||
                 filesize($path) !== ($is['bytes'] ?? null) ||
                 hash_file('sha256', $path) !== ($is['sha256'] ?? null)

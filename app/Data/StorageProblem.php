@@ -10,6 +10,9 @@ use Throwable;
 /** What a disk that is full, a directory that cannot be written and a damaged database are in words, with what to do. */
 final class StorageProblem
 {
+    /** What SQLite says of a file that is broken */
+    private const DAMAGED = '/malformed|not a database|disk I\/O error/';
+
     private const WORDS = [
         'database or disk is full' => 'The disk is full. Nothing was changed. Make room, then try again.',
         'No space left on device' => 'The disk is full. Nothing was changed. Make room, then try again.',
@@ -68,6 +71,6 @@ final class StorageProblem
     /** Whether a file turned out to be damaged while it was read. */
     public static function isDamage(Throwable $failure): bool
     {
-        return preg_match('/malformed|not a database|disk I\/O error/', $failure->getMessage()) === 1;
+        return preg_match(self::DAMAGED, $failure->getMessage()) === 1;
     }
 }

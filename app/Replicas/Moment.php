@@ -9,6 +9,9 @@ use App\Models\Edition;
 /** When an edition began to be served, by which two of them are told apart on any machine: seconds since 1970, and its number. */
 final readonly class Moment
 {
+    /** edition, revision and signature: 12.345.0f3a… */
+    private const KEPT = '/^(\d{1,12})\.(\d{1,9})\.([a-f0-9]{32})$/D';
+
     private function __construct(private int $second, private int $number)
     {
     }
@@ -40,7 +43,7 @@ final readonly class Moment
     /** Null for what was not sealed with it. */
     public static function unsealed(string $kept, string $seal): ?self
     {
-        if (preg_match('/^(\d{1,12})\.(\d{1,9})\.([a-f0-9]{32})$/D', $kept, $parts) !== 1) {
+        if (preg_match(self::KEPT, $kept, $parts) !== 1) {
             return null;
         }
         $isOurs = $seal !== '' && hash_equals(self::mac("{$parts[1]}.{$parts[2]}", $seal), $parts[3]);

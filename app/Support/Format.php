@@ -12,6 +12,9 @@ use NumberFormatter;
 /** How pages write numbers, money and texts with stray spaces, in the shop's language. */
 final class Format
 {
+    /** Room that a reader would not see: before, behind, hard, or twice */
+    private const ROOM = '/(^[\s\x{00A0}]+|[\s\x{00A0}]+$|\x{00A0}+|\s{2,})/u';
+
     public static function number(int|float $number): string
     {
         return (string) self::formatter(NumberFormatter::DECIMAL)->format($number);
@@ -84,7 +87,7 @@ final class Format
             '</span>';
         $html = '';
         foreach (
-            preg_split('/(^[\s\x{00A0}]+|[\s\x{00A0}]+$|\x{00A0}+|\s{2,})/u', mb_scrub($text), -1, PREG_SPLIT_DELIM_CAPTURE) ?: [
+            preg_split(self::ROOM, mb_scrub($text), -1, PREG_SPLIT_DELIM_CAPTURE) ?: [
                 $text,
             ] as $i => $part
         ) {

@@ -12,6 +12,9 @@ use Lokum\Vocabulary\Look;
 /** Takes the look of a new value from its name, where the attribute is about colors. */
 final class FirstLook
 {
+    /** Color, Frame colours, Farbe */
+    private const OF_COLORS = '/\b(?:colou?rs?|farben?|shades?|tints?|couleurs?)\b/iu';
+
     public const COLORS = 'colors';
 
     public const LETTERS = 'letters';
@@ -24,7 +27,7 @@ final class FirstLook
         }
         if (
             preg_match(
-                '/\b(?:colou?rs?|farben?|shades?|tints?|couleurs?)\b/iu',
+                self::OF_COLORS,
                 str_replace(['_', '-'], ' ', $definition->label.' '.$definition->slug),
             ) === 1
         ) {

@@ -9,6 +9,9 @@ use InvalidArgumentException;
 /** A color as light: the linear parts of sRGB (IEC 61966-2-1), from 0 to 1 where a screen shows it. */
 final readonly class Rgb
 {
+    /** #8a4527 */
+    private const HEX = '/^#([0-9a-f]{2})([0-9a-f]{2})([0-9a-f]{2})$/Di';
+
     private function __construct(public float $red, public float $green, public float $blue)
     {
     }
@@ -20,7 +23,7 @@ final readonly class Rgb
      */
     public static function ofHex(string $hex): self
     {
-        if (preg_match('/^#([0-9a-f]{2})([0-9a-f]{2})([0-9a-f]{2})$/Di', $hex, $part) !== 1) {
+        if (preg_match(self::HEX, $hex, $part) !== 1) {
             throw new InvalidArgumentException("\"{$hex}\" is not a color such as #a8325a.");
         }
 

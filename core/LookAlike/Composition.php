@@ -7,6 +7,9 @@ namespace Lokum\LookAlike;
 /** What something is made of: parts with their shares, whichever stands first in the text, the greatest share first here. */
 final readonly class Composition
 {
+    /** What ties a part to others: ", and cotton of" */
+    private const TIES = '/^(?:[\s,;\/+&-]|\band\b|\bof\b)+|(?:[\s,;\/+&-]|\band\b)+$/u';
+
     private const SHARE = '\d+(?:[.,]\d+)?%';
 
     /** @param  non-empty-list<array{share: string, part: string}>  $parts */
@@ -35,7 +38,7 @@ final readonly class Composition
             fn (array $pair): array => [
                 'share' => (string) preg_replace('/\.0+(?=%)/', '', str_replace(',', '.', $pair['share'])),
                 'part' => (string) preg_replace(
-                    '/^(?:[\s,;\/+&-]|\band\b|\bof\b)+|(?:[\s,;\/+&-]|\band\b)+$/u',
+                    self::TIES,
                     '',
                     $pair['part'],
                 ),

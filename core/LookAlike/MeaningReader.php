@@ -19,6 +19,24 @@ use Lokum\Vocabulary\SizeLadder;
 /** Reads what a text says: its words in one form, its numbers and codes as they are, its measures as quantities, its shares as pairs. */
 final class MeaningReader
 {
+    /** 12-pack, 3-seater */
+    private const COUNTED = '/(?<![\pL\pN-])(\d+)-(\pL{3,})(?![\pL\pN-])/u';
+
+    /** 1 3/4, of which nothing else is a part */
+    private const MIXED = '/(?<![\pL\d.,\/-])(?<!x )(\d+) (\d)\/([2-9]|16|32)(?![\d\/])/';
+
+    /** 3-5min, 0,5-1kg */
+    private const RANGE_WITH_UNIT = '/(?<![\pL\d.,\/-])(\d+(?:[.,]\d+)?-\d+(?:[.,]\d+)?)(\pL{1,3})(?![\pL\pN])/u';
+
+    /** Codes and numbers, words that end in a code, words, signs: AX-100, 42,5, RAL-7016, matt, & */
+    private const TOKENS = '/[\pL\pN]*\d[\pL\pN]*(?:[-.,\/][\pL\pN]+)*|\pL+(?:-\d[\pL\pN-]*)|[\pL\'*]+|[+&@*]/u';
+
+    /** Ending of a verb, so that galvanized is galvanize */
+    private const IZED = '/iz(?:ed|es|ers?|ing|ingly|able|ations?|ational|ement)$/';
+
+    /** -18 °C, ½ l */
+    private const NUMBER_FIRST = '/^\s*[+\-−]?[\d.,½⅓⅔¼¾⅛⅜⅝⅞]/u';
+
     private const FILLERS = ['and', 'the', 'a', 'an', 'of', 'at'];
 
     private const NUMBERS = [
@@ -63,6 +81,10 @@ final class MeaningReader
     private const APART = ['w', 'v', 'g', 'l'];
 
     private const NUMBER = '(?<![\pL\pN.,\/-])(\d+(?:[.,]\d+)*(?: \d+\/\d+|\/\d+)?)(\s?)';
+
+    /** 12 mm, 3 fl. oz, 20 °C, 5 m/s, 2 sq. ft, 7" */
+    private const MEASURE = '/'.self::NUMBER.
+        '((?:\pL+[²³23]?(?:\s?\/\s?\pL+[²³23]?)?|fl\.? oz|sq\.? \pL+|["°]\pL?)(?![\pL\pN]))/u';
 
     private const MOST_KEPT = 20_000;
 
@@ -110,7 +132,7 @@ final class MeaningReader
     {
         // 12-pack is 12 pack, and a code such as AX-100 stays whole; elsewhere dashes part words.
         $text = (string) preg_replace_callback(
-            '/(?<![\pL\pN-])(\d+)-(\pL{3,})(?![\pL\pN-])/u',
+            self::COUNTED,
             fn (array $part): string => $this->lexicon->isWord($part[2]) ||
             $this->lexicon->isWord((string) preg_replace('/(?:er|ed|ing)$/', '', $part[2]))
                 ? "{$part[1]} {$part[2]}"
@@ -118,16 +140,16 @@ final class MeaningReader
             $text,
         );
         $text = (string) preg_replace_callback(
-            '/(?<![\pL\d.,\/-])(?<!x )(\d+) (\d)\/([2-9]|16|32)(?![\d\/])/',
+            self::MIXED,
             fn (array $part): string => sprintf('%.10G', (int) $part[1] + (int) $part[2] / (int) $part[3]),
             $text,
         );
         $text = (string) preg_replace_callback(
-            '/(?<![\pL\d.,\/-])(\d+(?:[.,]\d+)?-\d+(?:[.,]\d+)?)(\pL{1,3})(?![\pL\pN])/u',
+            self::RANGE_WITH_UNIT,
             fn (array $part): string => Unit::find($part[2]) === null ? $part[0] : "{$part[1]} {$part[2]}",
             $text,
         );
-        preg_match_all('/[\pL\pN]*\d[\pL\pN]*(?:[-.,\/][\pL\pN]+)*|\pL+(?:-\d[\pL\pN-]*)|[\pL\'*]+|[+&@*]/u', $text, $found);
+        preg_match_all(self::TOKENS, $text, $found);
         $words = [];
         $plain = [];
         $run = '';
@@ -263,7 +285,7 @@ final class MeaningReader
     {
         $american = WordForms::american($word);
 
-        $base = (string) preg_replace('/iz(?:ed|es|ers?|ing|ingly|able|ations?|ational|ement)$/', 'ize', $american);
+        $base = (string) preg_replace(self::IZED, 'ize', $american);
 
         return $american === $word ||
             $this->lexicon->isWord($word) ||
@@ -276,7 +298,7 @@ final class MeaningReader
     /** @return array{0: list<string>, 1: list<string>, 2: list<string>}|null exact, rough and units where the whole text is a measure */
     private function wholeMeasure(string $text): ?array
     {
-        if (preg_match('/^\s*[+\-−]?[\d.,½⅓⅔¼¾⅛⅜⅝⅞]/u', $text) !== 1) {
+        if (preg_match(self::NUMBER_FIRST, $text) !== 1) {
             return null;
         }
         // 24-month; 30 by 40 cm
@@ -317,7 +339,7 @@ final class MeaningReader
         $rough = [];
         $units = [];
         $rest = preg_replace_callback(
-            '/'.self::NUMBER.'((?:\pL+[²³23]?(?:\s?\/\s?\pL+[²³23]?)?|fl\.? oz|sq\.? \pL+|["°]\pL?)(?![\pL\pN]))/u',
+            self::MEASURE,
             function (array $found) use (&$exact, &$rough, &$units): string {
                 [$all, $number, $space, $name] = $found;
                 $unit =

@@ -83,6 +83,19 @@ final class Notation
         '/\bcl\.? (?=\d)/u' => 'class ',
     ];
 
+    private const JOINED = [
+        // IP 65, E-27, 12 V
+        '/(?<=\pL)(?:\s|-)(?=[\pL\d])/u' => '',
+        '/(?<=\d)(?:\s|-)(?=\pL)/u' => '',
+        // PB 15 : 3
+        '/\s*([\/:x])\s*(?=\d)/u' => '$1',
+        // 1,000 pieces; 2.700 K
+        '/(?<![\d.,])(\d{1,3}),(?=\d{3}(?![\d.,]))/u' => '$1',
+        '/(?<![\d.,])(\d{1,3})\.(?=\d{3}(?:k|lm|mah|rpm)$)/u' => '$1',
+        // 12,5 V
+        '/(?<=\d),(?=\d{1,2}(?!\d))/u' => '.',
+    ];
+
     /** Letters of a size, by what stands before "small" and "large". */
     private const SIZE = '/^(?:(?<times>\d{1,2}) ?x|(?<xs>x+)|(?<extra>(?:extra ?)+))?[ -]?'.
         '(?<size>small|sml|s|large|lge|lrg|l)(?: size)?$/';
@@ -128,19 +141,7 @@ final class Notation
         if (strlen($letters) > self::LONGEST || preg_match('/\pL/u', $letters) !== 1 || preg_match('/\d/', $letters) !== 1) {
             return null;
         }
-        $joined = (string) preg_replace(
-            [
-                '/(?<=\pL)(?:\s|-)(?=[\pL\d])/u',
-                '/(?<=\d)(?:\s|-)(?=\pL)/u',
-                '/\s*([\/:x])\s*(?=\d)/u',
-                // 1,000 pieces; 2.700 K
-                '/(?<![\d.,])(\d{1,3}),(?=\d{3}(?![\d.,]))/u',
-                '/(?<![\d.,])(\d{1,3})\.(?=\d{3}(?:k|lm|mah|rpm)$)/u',
-                '/(?<=\d),(?=\d{1,2}(?!\d))/u',
-            ],
-            ['', '', '$1', '$1', '$1', '.'],
-            $letters,
-        );
+        $joined = (string) preg_replace(array_keys(self::JOINED), array_values(self::JOINED), $letters);
 
         return preg_match('/\pL\d|\d\pL/u', $joined) === 1 ? (string) preg_replace('/(?<=\d)[\s-](?=\d)/', '-', $joined) : $joined;
     }

@@ -7,6 +7,9 @@ namespace Lokum\LookAlike;
 /** Words that tie others together in other languages: bougie en cire is candle wax, mit Deckel is with lid. */
 final readonly class SmallWords
 {
+    /** A word of up to seven letters with its apostrophe: en, d’, senza */
+    private const SHORT = '/(?<![\pL\pN])\pL{1,7}(?![\pL\pN])[\'’]?/u';
+
     /** @param  array<string, array<string, string>>  $words  in English by language and word; "" for those that English goes without */
     private function __construct(private array $words)
     {
@@ -36,7 +39,7 @@ final readonly class SmallWords
             return $text;
         }
         $english = preg_replace_callback(
-            '/(?<![\pL\pN])\pL{1,7}(?![\pL\pN])[\'’]?/u',
+            self::SHORT,
             fn (array $found): string => $words[rtrim($found[0], '\'’')] ?? $found[0],
             $text,
         );

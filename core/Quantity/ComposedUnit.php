@@ -7,6 +7,9 @@ namespace Lokum\Quantity;
 /** Units made of others: m², g/cm³, l/min, N·m, sq ft, lm per W. */
 final class ComposedUnit
 {
+    /** Between units: kg/m2, N·m, W.h */
+    private const JOINED = '/\s*([\/·*⋅]|(?<=[a-z\]])\.(?=[a-z\[]))\s*/iu';
+
     private const PARTS = 6;
 
     private const POWERS = [
@@ -26,7 +29,7 @@ final class ComposedUnit
             return null;
         }
         $unit = null;
-        $parts = preg_split('/\s*([\/·*⋅]|(?<=[a-z\]])\.(?=[a-z\[]))\s*/iu', $text, self::PARTS, PREG_SPLIT_DELIM_CAPTURE) ?: [];
+        $parts = preg_split(self::JOINED, $text, self::PARTS, PREG_SPLIT_DELIM_CAPTURE) ?: [];
         for ($i = 0; $i < count($parts); $i += 2) {
             $part = self::power($parts[$i]) ?? (mb_strlen($parts[$i]) > 1 ? self::power(mb_strtolower($parts[$i])) : null);
             if ($part === null) {

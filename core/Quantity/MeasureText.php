@@ -12,6 +12,9 @@ use Lokum\Text\Unicode;
  */
 final class MeasureText
 {
+    /** 30 x 40, 2" × 4", 12cm✕8cm */
+    private const BETWEEN_SIDES = '/(?<=[\d\p{L}"\'′″²½¼¾ ])\s*[x×✕✖]\s*(?=[\d.,½¼¾])/ui';
+
     private const LONGEST = 200;
 
     private const BETWEEN = '/^(.*?)\s*(?:[–—-]|…|\bto\b)\s*([+-]?[\d.,½⅓⅔¼¾⅛⅜⅝⅞].*)$/u';
@@ -29,7 +32,7 @@ final class MeasureText
 
     private static function dimensions(string $text): ?Dimensions
     {
-        $parts = preg_split('/(?<=[\d\p{L}"\'′″²½¼¾ ])\s*[x×✕✖]\s*(?=[\d.,½¼¾])/ui', $text) ?: [];
+        $parts = preg_split(self::BETWEEN_SIDES, $text) ?: [];
         if (count($parts) < 2 || preg_match('/^[\d.,½⅓⅔¼¾⅛⅜⅝⅞]/u', $text) !== 1) {
             return null;
         }

@@ -17,6 +17,18 @@ use Normalizer;
  */
 final class StrictKey
 {
+    /** Between 1 and ½ */
+    private const BEFORE_FRACTION = '/(?<=\d)(?=[\x{00BC}-\x{00BE}\x{2150}-\x{215E}\x{2189}])/u';
+
+    /** Between m2 and ²: 10² */
+    private const BEFORE_RAISED = '/(?<=\d)(?=[\x{00B2}\x{00B3}\x{00B9}\x{2070}-\x{2079}])/u';
+
+    /** ‘, ’, ′, ` */
+    private const APOSTROPHES = '/[\x{2018}-\x{201B}\x{2032}\x{02BC}\x{00B4}`]/u';
+
+    /** Hyphens that part nothing: "matt -", "- matt" */
+    private const LOOSE_HYPHENS = '/(?<=[\pL\pN])-+(?=\s|$)|(?<=^|\s)-+(?=[^0-9.,]|$)/u';
+
     private const DASHES = '/\p{Pd}|\x{2212}|\x{2043}/u';
 
     /** What nobody sees or says: soft hyphens, joiners and marks of direction, variants of shape, and the signs ™ ℠ ® ©. */
@@ -57,8 +69,8 @@ final class StrictKey
         }
         $text = (string) preg_replace(self::INVISIBLE, '', $text);
         // NFKC would glue a fraction or a power to the digits before it: 1½ is not 11/2, 10² is not 102.
-        $text = (string) preg_replace('/(?<=\d)(?=[\x{00BC}-\x{00BE}\x{2150}-\x{215E}\x{2189}])/u', ' ', $text);
-        $text = (string) preg_replace('/(?<=\d)(?=[\x{00B2}\x{00B3}\x{00B9}\x{2070}-\x{2079}])/u', '^', $text);
+        $text = (string) preg_replace(self::BEFORE_FRACTION, ' ', $text);
+        $text = (string) preg_replace(self::BEFORE_RAISED, '^', $text);
         $text = Unicode::normal($text, Normalizer::FORM_KC);
 
         return str_replace("\u{2044}", '/', $text);
@@ -77,7 +89,7 @@ final class StrictKey
     private static function withoutPunctuation(string $text): string
     {
         $text = (string) preg_replace(self::DASHES, '-', $text);
-        $text = (string) preg_replace('/[\x{2018}-\x{201B}\x{2032}\x{02BC}\x{00B4}`]/u', "'", $text);
+        $text = (string) preg_replace(self::APOSTROPHES, "'", $text);
         $text = (string) preg_replace('/[\x{201C}-\x{201F}\x{2033}«»]|\'\'/u', '"', $text);
         $text = self::spaces($text);
         // Behind a digit a quote is feet or inches; elsewhere it only decorates.
@@ -89,7 +101,7 @@ final class StrictKey
         $text = (string) preg_replace('/\s*([\/&+])\s*/u', '$1', $text);
         $text = (string) preg_replace('/(?<=[0-9])\s+(?=%)/u', '', $text);
         $text = (string) preg_replace('/(?<=\S)\s+-\s+(?=\S)/u', '-', $text);
-        $text = (string) preg_replace('/(?<=[\pL\pN])-+(?=\s|$)|(?<=^|\s)-+(?=[^0-9.,]|$)/u', ' ', $text);
+        $text = (string) preg_replace(self::LOOSE_HYPHENS, ' ', $text);
 
         return trim(self::spaces($text));
     }

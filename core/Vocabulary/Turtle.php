@@ -10,6 +10,9 @@ namespace Lokum\Vocabulary;
  */
 final class Turtle
 {
+    /** A mark behind a backslash, or the number of a letter: \n, \u00e9, \U0001F600 */
+    private const ESCAPED = '/\\\\(u[0-9A-Fa-f]{4}|U[0-9A-Fa-f]{8}|.)/su';
+
     private const TOKEN = '/\G(?:
         (?<space>[ \t\r\n]+|\#[^\n]*) |
         (?<iri><[^<>"{}|^`\s]*>) |
@@ -179,7 +182,7 @@ final class Turtle
     private function text(string $token, int $quotes): string
     {
         return (string) preg_replace_callback(
-            '/\\\\(u[0-9A-Fa-f]{4}|U[0-9A-Fa-f]{8}|.)/su',
+            self::ESCAPED,
             fn (array $part): string => match (strtolower($part[1][0])) {
                 'u' => mb_chr((int) hexdec(substr($part[1], 1))),
                 default => self::ESCAPES[$part[1]] ?? $part[1],

@@ -65,6 +65,16 @@ test('no line is longer than 140 columns', function (): void {
     expect($long)->toBe([]);
 });
 
+test('a long regular expression has a name, with an example beside it', function (): void {
+    $isLong = fn (Node $node): bool => $node instanceof Node\Scalar\String_ && strlen($node->value) > 40;
+    $unnamed = found(fn (Node $node): bool => $node instanceof Expr\FuncCall &&
+        preg_match('/^preg_(?!quote)/', $node->name instanceof Node\Name ? $node->name->toString() : '') === 1 &&
+        $node->args[0] instanceof Node\Arg &&
+        (new NodeFinder)->findFirst($node->args[0], $isLong) !== null);
+    // In tests they say what is looked for on one page.
+    expect(array_values(array_filter($unnamed, fn (string $place): bool => ! str_contains($place, '/tests/'))))->toBe([]);
+});
+
 test('no conditional is used as a statement', function (): void {
     $conditionals = [
         Expr\Ternary::class,
