@@ -9,6 +9,7 @@ use Closure;
 use Lokum\Feed\CategoryPath;
 use Lokum\Feed\Column;
 use Lokum\Feed\ReadRow;
+use Lokum\Feed\Row;
 use Lokum\Feed\RowReader;
 use Lokum\Feed\SupplierFile;
 use Lokum\Vocabulary\Level;
@@ -22,6 +23,9 @@ final class StageRows
     private const CHUNK = 500;
 
     private const DICTIONARY = 20000;
+
+    /** Columns of a staged row that say what the row says, from its name to its image. */
+    private const FIELDS = 8;
 
     private int $nextText = 1;
 
@@ -56,16 +60,15 @@ final class StageRows
             if ($row->problem === null && trim(implode('', $row->cells)) === '') {
                 continue;
             }
-            $hash = hash('xxh3', $this->signature."\x1f".implode("\x1f", $row->cells));
-            $chunk[] = [$reader->read($row), $hash];
+            $chunk[] = [$row, hash('xxh3', $this->signature."\x1f".implode("\x1f", $row->cells))];
             $this->rows++;
             if (count($chunk) >= self::CHUNK) {
-                $this->stage($chunk, $hasParents);
+                $this->stage($chunk, $reader, $hasParents);
                 $chunk = [];
                 $progress($this->rows, $file->progress());
             }
         }
-        $this->stage($chunk, $hasParents);
+        $this->stage($chunk, $reader, $hasParents);
         $this->staging->settle();
         $progress($this->rows, 1.0);
 
@@ -78,49 +81,84 @@ final class StageRows
         return $this->paths;
     }
 
-    /** @param  list<array{0: ReadRow, 1: string}>  $chunk */
-    private function stage(array $chunk, bool $hasParents): void
+    /** @param  list<array{0: Row, 1: string}>  $chunk  rows with the hashes of what they say */
+    private function stage(array $chunk, RowReader $reader, bool $hasParents): void
     {
-        $skus = array_map(fn (array $pair): string => $pair[0]->sku, $chunk);
-        $known = Item::table()
-            ->leftJoin('items as p', 'p.id', '=', 'items.parent_id')
-            ->whereIn('items.sku', $skus)
-            ->get(['items.sku', 'items.id', 'items.row_hash', 'p.sku as parent'])
-            ->keyBy('sku');
+        $known = $this->known(array_map(fn (array $pair): string => $reader->sku($pair[0]), $chunk));
         foreach ($chunk as [$row, $hash]) {
-            if ($row->refusal !== null) {
-                $this->staging->add('staged_refusals', [$row->line, $row->sku, $row->refusal['column'], $row->refusal['reason']]);
-
-                continue;
-            }
-            $item = $known[$row->sku] ?? null;
-            // A file without the column leaves the variants it names with their products.
-            $parent = $hasParents ? $row->parent : $item->parent ?? null;
-            $same = $item !== null && $item->row_hash === $hash;
-            $paths = $row->fields['category'] ?? [];
-            $keys = array_map($this->key(...), is_array($paths) ? $paths : []);
-            $also = array_values(array_diff(array_unique($keys), array_slice($keys, 0, 1)));
-            $field = $row->fields;
-            $this->staging->add('staged_rows', [
-                $row->line,
-                $row->sku,
-                $parent,
-                $hash,
-                (int) $same,
-                $field['name'] ?? null,
-                $keys[0] ?? null,
-                $also === [] ? null : json_encode($also, self::AS_SQLITE),
-                $field['price'] ?? null,
-                $field['currency'] ?? null,
-                $field['stock'] ?? null,
-                $field['description'] ?? null,
-                $field['image'] ?? null,
-                $item->id ?? null,
-            ]);
-            if (! $same) {
-                $this->stageCells($row, $parent !== null);
+            $item = $known[$reader->sku($row)] ?? null;
+            if ($item !== null && $item['row_hash'] === $hash) {
+                // Word for word what it said when it was taken: nothing of it is looked at.
+                $this->staging->add('staged_rows', [
+                    $row->line,
+                    $item['sku'],
+                    $item['parent'],
+                    $hash,
+                    1,
+                    ...array_fill(0, self::FIELDS, null),
+                    $item['id'],
+                ]);
+            } else {
+                $this->stageRow($reader->read($row), $hash, $item, $hasParents);
             }
         }
+    }
+
+    /**
+     * @param  list<string>  $skus
+     * @return array<array{sku: string, id: int, row_hash: string|null, parent: string|null}> items by sku
+     */
+    private function known(array $skus): array
+    {
+        $items = Item::table()
+            ->leftJoin('items as p', 'p.id', '=', 'items.parent_id')
+            ->whereIn('items.sku', array_filter($skus, fn (string $sku): bool => $sku !== ''))
+            ->get(['items.sku', 'items.id', 'items.row_hash', 'p.sku as parent']);
+
+        $known = [];
+        foreach ($items as $item) {
+            $known[(string) $item->sku] = [
+                'sku' => (string) $item->sku,
+                'id' => (int) $item->id,
+                'row_hash' => $item->row_hash,
+                'parent' => $item->parent,
+            ];
+        }
+
+        return $known;
+    }
+
+    /** @param  array{sku: string, id: int, row_hash: string|null, parent: string|null}|null  $item */
+    private function stageRow(ReadRow $row, string $hash, ?array $item, bool $hasParents): void
+    {
+        if ($row->refusal !== null) {
+            $this->staging->add('staged_refusals', [$row->line, $row->sku, $row->refusal['column'], $row->refusal['reason']]);
+
+            return;
+        }
+        // A file without the column leaves the variants it names with their products.
+        $parent = $hasParents ? $row->parent : $item['parent'] ?? null;
+        $paths = $row->fields['category'] ?? [];
+        $keys = array_map($this->key(...), is_array($paths) ? $paths : []);
+        $also = array_values(array_diff(array_unique($keys), array_slice($keys, 0, 1)));
+        $field = $row->fields;
+        $this->staging->add('staged_rows', [
+            $row->line,
+            $row->sku,
+            $parent,
+            $hash,
+            0,
+            $field['name'] ?? null,
+            $keys[0] ?? null,
+            $also === [] ? null : json_encode($also, self::AS_SQLITE),
+            $field['price'] ?? null,
+            $field['currency'] ?? null,
+            $field['stock'] ?? null,
+            $field['description'] ?? null,
+            $field['image'] ?? null,
+            $item['id'] ?? null,
+        ]);
+        $this->stageCells($row, $parent !== null);
     }
 
     private function key(CategoryPath $path): string

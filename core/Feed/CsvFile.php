@@ -20,7 +20,7 @@ final readonly class CsvFile implements SupplierFile
     private const SAMPLE_ROWS = 400;
 
     /** @param  resource  $file  seekable, UTF-8 */
-    private function __construct(private mixed $file, public Dialect $dialect)
+    private function __construct(private mixed $file, public Dialect $dialect, private int $size)
     {
     }
 
@@ -48,7 +48,9 @@ final readonly class CsvFile implements SupplierFile
             }
         }
 
-        return new self($file, new Dialect($encoding, $marked, $delimiter, $heading->line, $heading->cells));
+        $size = fstat($file)['size'] ?? 0;
+
+        return new self($file, new Dialect($encoding, $marked, $delimiter, $heading->line, $heading->cells), $size);
     }
 
     public function headings(): array
@@ -77,9 +79,7 @@ final readonly class CsvFile implements SupplierFile
 
     public function progress(): float
     {
-        $size = fstat($this->file)['size'] ?? 0;
-
-        return $size === 0 ? 1.0 : (int) ftell($this->file) / $size;
+        return $this->size === 0 ? 1.0 : (int) ftell($this->file) / $this->size;
     }
 
     /**

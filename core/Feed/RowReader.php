@@ -47,6 +47,12 @@ final readonly class RowReader
         $this->sku = is_int($sku) ? $sku : throw UnreadableFile::noSku($headings);
     }
 
+    /** The sku of a row alone; empty where the row says none. */
+    public function sku(Row $row): string
+    {
+        return $row->problem === null ? trim($row->cells[$this->sku] ?? '') : '';
+    }
+
     /** The fields and attribute texts of a row, or why it is refused: the line, the column and the reason. */
     public function read(Row $row): ReadRow
     {
@@ -148,8 +154,6 @@ final readonly class RowReader
 
     private function refused(Row $row, string $column, string $reason): ReadRow
     {
-        $sku = $row->problem === null ? trim($row->cells[$this->sku] ?? '') : '';
-
-        return new ReadRow($row->line, mb_strimwidth($sku, 0, 200), null, [], [], ['column' => $column, 'reason' => $reason]);
+        return new ReadRow($row->line, mb_strimwidth($this->sku($row), 0, 200), null, [], [], ['column' => $column, 'reason' => $reason]);
     }
 }
