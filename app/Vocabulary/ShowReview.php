@@ -58,7 +58,11 @@ final readonly class ShowReview
             certain: array_values(array_filter($proposals, fn (Proposal $one): bool => $one->isCertain())),
             likely: array_values(array_filter($proposals, fn (Proposal $one): bool => $one->isLikely())),
             labels: $labels,
-            called: Stays::called($labels[$keep] ?? '', array_map(fn (int $id): string => $labels[$id] ?? '', $ticked)),
+            called: Stays::called(
+                $labels[$keep] ?? '',
+                array_map(fn (int $id): string => $labels[$id] ?? '', $ticked),
+                (string) config('lokum.locale'),
+            ),
             batch: in_array($request->input('batch'), ['1', 'likely'], true) ? (string) $request->input('batch') : '',
             merge: count($ticked) < 2
                 ? null

@@ -70,33 +70,37 @@ enum Evidence: string
     }
 
     /**
-     * In words, for the two texts it is about.
+     * In words, for a text and those that are the same by it.
      *
+     * @param  non-empty-list<string>  $others
      * @param  string  $source  what says so, where that is on record: a standard's number
      */
-    public function inWords(string $one, string $other, string $source = ''): string
+    public function inWords(string $one, array $others, string $source = ''): string
     {
+        $all = implode(', ', [$one, ...$others]);
+        $are = implode(', ', $others).(count($others) === 1 ? ' is ' : ' are ').$one;
+
         return match ($this) {
             self::Taught => 'merged in this shop before',
             self::Letters => 'same letters',
             self::Words => 'same words in another order or form',
-            self::Measure => "{$one} = {$other}",
-            self::Standard => ($source === '' ? 'one thing by common practice' : $source).": {$other} is {$one}",
+            self::Measure => implode(' = ', [$one, ...$others]),
+            self::Standard => ($source === '' ? 'one thing by common practice' : $source).": {$are}",
             self::Variant => 'known spelling or abbreviation',
-            self::Code => "same letters and digits, set apart differently: {$one}, {$other}",
-            self::Gloss => "one says in parentheses what it says already: {$one}, {$other}",
-            self::Filler => "one names what all values here are: {$one}, {$other}",
+            self::Code => "same letters and digits, set apart differently: {$all}",
+            self::Gloss => "one says in parentheses what it says already: {$all}",
+            self::Filler => "one names what all values here are: {$all}",
             self::Habit => 'differ by a word that was merged twice in this shop',
-            self::Language => "the same in another language: {$one}, {$other}",
-            self::Spelling => "nearly the same letters: {$one}, {$other}",
-            self::Phrase => "said in another way: {$one}, {$other}",
-            self::Thousands => "thousands written in another way, as the list shows: {$one}, {$other}",
-            self::Label => "one names what all values here are: {$one}, {$other}",
-            self::Named => "the list says both names of one thing, one in parentheses: {$one}, {$other}",
-            self::Initials => "one is the first letters of the other, and of no other value: {$one}, {$other}",
-            self::Thesaurus => "one meaning in a dictionary (WordNet): {$one}, {$other}",
-            self::Synonym => "words for the same thing: {$one}, {$other}",
-            self::Order => "the same colors in another order: {$one}, {$other}",
+            self::Language => "the same in another language: {$all}",
+            self::Spelling => "nearly the same letters: {$all}",
+            self::Phrase => "said in another way: {$all}",
+            self::Thousands => "thousands written in another way, as the list shows: {$all}",
+            self::Label => "one names what all values here are: {$all}",
+            self::Named => "the list says both names of one thing, one in parentheses: {$all}",
+            self::Initials => "one is the first letters of the other, and of no other value: {$all}",
+            self::Thesaurus => "one meaning in a dictionary (WordNet): {$all}",
+            self::Synonym => "words for the same thing: {$all}",
+            self::Order => "the same colors in another order: {$all}",
         };
     }
 }

@@ -330,18 +330,23 @@ final class LookAlikes
     {
         $members = $this->ranked($members);
         $keep = $this->meanings[$members[0]];
-        $kinds = [];
-        $evidence = [];
+        $kinds = $others = [];
         $confidence = 1.0;
         foreach (array_slice($members, 1) as $i) {
             $kind = $this->evidence($members[0], $i);
             $kinds[$kind->value] = $kind;
             $confidence = min($confidence, $kind->confidence());
             $source = $kind === Evidence::Standard ? self::source($this->meanings[$i]->letters, $keep->letters) : '';
-            $evidence[$kind->inWords($this->candidates[$members[0]]->text, $this->candidates[$i]->text, $source)] = true;
+            $others[$kind->value][$source][] = $this->candidates[$i]->text;
+        }
+        $evidence = [];
+        foreach ($others as $kind => $bySource) {
+            foreach ($bySource as $source => $texts) {
+                $evidence[] = Evidence::from($kind)->inWords($this->candidates[$members[0]]->text, $texts, $source);
+            }
         }
 
-        return new Group($members, array_map(strval(...), array_keys($evidence)), array_values($kinds), $confidence);
+        return new Group($members, $evidence, array_values($kinds), $confidence);
     }
 
     /** What says that one of two texts is the other by a standard. */

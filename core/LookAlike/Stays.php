@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lokum\LookAlike;
 
 use Lokum\Text\Label;
+use Lokum\Text\StrictKey;
 use Lokum\Vocabulary\KnownValue;
 
 /** Which of several values that are the same stays when nobody says otherwise (C2). */
@@ -35,18 +36,32 @@ final class Stays
     }
 
     /**
-     * What several values that are the same are called best: as the one that stays, unless another is formed better ("grn", "Green").
+     * What several values that are the same are called best: in the shop's language, as the one that stays, unless another is formed
+     * better ("grn", "Green").
      *
      * @param  string  $stays  label of the one that stays
      * @param  list<string>  $others
+     * @param  string  $language  of the shop, as a BCP 47 tag
      */
-    public static function called(string $stays, array $others): string
+    public static function called(string $stays, array $others, string $language = 'en'): string
     {
-        return array_reduce(
-            $others,
-            fn (string $best, string $label): string => self::formed($label) > self::formed($best) ? $label : $best,
-            $stays,
-        );
+        $rank = fn (string $label): array => [self::isIn($language, $label), self::formed($label)];
+
+        return array_reduce($others, fn (string $best, string $label): string => $rank($label) > $rank($best) ? $label : $best, $stays);
+    }
+
+    /** Whether a label is a name in a language: 2; 1 where that cannot be told; 0 where it is one in another. */
+    private static function isIn(string $language, string $label): int
+    {
+        $letters = StrictKey::of($label);
+        $isForeign = isset(Names::shipped()->otherwise($letters)[Evidence::Language->value]);
+        $said = Names::shipped()->language($letters) ?? ($isForeign ? null : 'en');
+
+        return match (true) {
+            $said !== null && str_starts_with($language, $said) => 2,
+            $said === null => str_starts_with($language, 'en') ? 0 : 1,
+            default => $said === 'en' ? 1 : 0,
+        };
     }
 
     /** How well a text is formed as a label; one that writes its words out says more than one that shortens them. */

@@ -53,6 +53,23 @@ test('the one that stays has the most products, then the best-formed label, then
         ->toBe(3);
 });
 
+test('values that are the same are called in the language of the shop, by the best-formed name', function (
+    string $language,
+    string $called,
+    string $stays,
+    string ...$others,
+): void {
+    expect(Stays::called($stays, array_values($others), $language))->toBe($called);
+})->with([
+    ['en', 'Green', 'grn', 'Green', 'green'],
+    ['en', 'Cast iron', 'ghisa', 'cast-iron', 'Gusseisen', 'fonte', 'Cast iron'],
+    ['de-DE', 'Gusseisen', 'ghisa', 'cast-iron', 'Gusseisen', 'fonte', 'Cast iron'],
+    ['it', 'Ghisa', 'Cast iron', 'ghisa', 'Ghisa'],
+    ['en-GB', 'Winter cover', 'Winterabdeckung', 'Winter cover'],
+    ['de', 'Winterabdeckung', 'Winterabdeckung', 'Winter cover'],
+    ['nl', 'Holz', 'Holz', 'Bois'],
+]);
+
 /**
  * @param  array<mixed>  $labels
  * @param  array<mixed>  $positions

@@ -103,7 +103,7 @@
                     <h2 class="label">Then</h2>
                     <ol class="grid gap-1">
                         @foreach ($next as $one)
-                            <li class="flex gap-3 justify-between small"><span>{{ implode(' · ',
+                            <li class="grid grid-cols-[minmax(0,2fr)_minmax(0,3fr)] gap-3 small"><span>{{ implode(' · ',
                                 array_map(fn (int $id): string => $labels[$id] ?? '', $one->values)) }}</span>
                                 <span class="soft">{{ implode('; ', array_slice($one->evidence, 0, 2)) }}</span>
                             </li>
