@@ -181,13 +181,19 @@ final class NameLists
         return $name;
     }
 
-    /** Names whose own name was given another one by a later line. */
+    /** Names whose own name was given another one by a later line, and those that stand there as several. */
     private function finish(): void
     {
         foreach ([Evidence::Standard, Evidence::Synonym] as $evidence) {
             foreach ($this->phrases[$evidence->value] as $key => $names) {
                 foreach ($names as $i => [$first, $where, $source]) {
                     $this->phrases[$evidence->value][$key][$i] = [$this->followed($evidence, $first.$where), $where, $source];
+                }
+            }
+            // A list has running shoes; somebody asks for a running shoe. Glasses are no glass.
+            foreach ($this->phrases[$evidence->value] as $key => $names) {
+                if (str_contains($key, ' ')) {
+                    $this->phrases[$evidence->value][self::singular($key)] ??= $names;
                 }
             }
         }
