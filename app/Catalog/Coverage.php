@@ -9,13 +9,12 @@ use App\Models\Definition;
 use App\Models\Item;
 use App\Models\Spelling;
 use App\Support\LookedUp;
-use Illuminate\Support\Facades\DB;
 use Lokum\Vocabulary\Level;
 
 /** How many products carry each definition, in all and category by category. Worked out once for each state of the catalog. */
 final readonly class Coverage
 {
-    public function __construct(private Remembered $remembered)
+    public function __construct(private Remembered $remembered, private ItemPlaces $places)
     {
     }
 
@@ -97,16 +96,16 @@ final readonly class Coverage
     /** @return array<int, int> distinct products that carry it, by the category they stand in; 0: in none */
     private function count(int $definition, Level $level): array
     {
-        return Spelling::table('s')
+        $cells = Spelling::table('s')
             ->join('assignments as a', 'a.spelling_id', '=', 's.id')
-            ->join('items as i', 'i.id', '=', 'a.item_id')
-            ->join('items as p', fn ($join) => $join->on('p.id', '=', DB::raw(ItemsOfLevel::PRODUCT)))
             ->where('s.definition_id', $definition)
-            ->whereRaw(ItemsOfLevel::on($level))
-            ->groupBy('category')
-            ->selectRaw('COALESCE(p.category_id, 0) AS category, COUNT(DISTINCT p.id) AS n')
-            ->pluck('n', 'category')
-            ->map(intval(...))
-            ->all();
+            ->select(['s.definition_id', 'a.item_id']);
+        $counts = [];
+        foreach (array_flip($this->places->carrying($level, $cells)[$definition] ?? []) as $product => $_) {
+            $category = intdiv($product, ItemPlaces::CATEGORY);
+            $counts[$category] = ($counts[$category] ?? 0) + 1;
+        }
+
+        return $counts;
     }
 }

@@ -12,7 +12,7 @@ use App\Models\Value;
 /** Distinct products that carry each value, and each spelling, of an attribute. */
 final readonly class ProductCounts
 {
-    public function __construct(private Remembered $remembered)
+    public function __construct(private Remembered $remembered, private ItemPlaces $places)
     {
     }
 
@@ -40,19 +40,13 @@ final readonly class ProductCounts
         return $this->remembered->about(
             [$definition->id],
             "umbrella_id:{$definition->id}",
-            fn (): array => Value::table('v')
+            fn (): array => $this->places->products($definition->level, Value::table('v')
                 ->join('spellings as s', 's.value_id', '=', 'v.id')
                 ->join('assignments as a', 'a.spelling_id', '=', 's.id')
-                ->join('items as i', 'i.id', '=', 'a.item_id')
                 ->where('v.definition_id', $definition->id)
                 ->whereNotNull('v.umbrella_id')
                 ->where('v.held', false)
-                ->whereRaw(ItemsOfLevel::on($definition->level))
-                ->groupBy('v.umbrella_id')
-                ->selectRaw('v.umbrella_id, COUNT(DISTINCT '.ItemsOfLevel::PRODUCT.') AS n')
-                ->pluck('n', 'umbrella_id')
-                ->map(intval(...))
-                ->all(),
+                ->select(['v.umbrella_id', 'a.item_id'])),
         );
     }
 
@@ -67,16 +61,10 @@ final readonly class ProductCounts
     /** @return array<int, int> */
     private function count(Definition $definition, string $column): array
     {
-        return Spelling::table('s')
+        return $this->places->products($definition->level, Spelling::table('s')
             ->join('assignments as a', 'a.spelling_id', '=', 's.id')
-            ->join('items as i', 'i.id', '=', 'a.item_id')
             ->where('s.definition_id', $definition->id)
             ->whereNotNull("s.{$column}")
-            ->whereRaw(ItemsOfLevel::on($definition->level))
-            ->groupBy("s.{$column}")
-            ->selectRaw("s.{$column}, COUNT(DISTINCT ".ItemsOfLevel::PRODUCT.') AS n')
-            ->pluck('n', $column)
-            ->map(intval(...))
-            ->all();
+            ->select(["s.{$column}", 'a.item_id']));
     }
 }
