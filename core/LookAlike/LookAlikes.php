@@ -111,8 +111,14 @@ final class LookAlikes
     {
         $keys = [];
         $said = [];
+        $letters = array_map(fn (Meaning $meaning): string => $meaning->letters, $this->meanings);
+        $tongues = Tongues::of($letters, Names::shipped(), WordList::shipped());
         foreach ($this->meanings as $i => $meaning) {
             $names = $otherwise->of($meaning, $texts[$i]);
+            $translated = ($names[Evidence::Language->value] ?? $meaning)->key();
+            if ($together && $translated !== $meaning->key() && ! $tongues->speak($meaning->letters)) {
+                $names = [];
+            }
             $keys[$i] = ($meaning->isEmpty() ? [] : ['' => $meaning->key()]) +
                 array_map(fn (Meaning $other): string => $other->key(), $names);
             unset($names[Evidence::Code->value]);
@@ -123,8 +129,9 @@ final class LookAlikes
         }
         $alone = array_map(fn (array $some): string => $some[''] ?? '', $keys);
         $context = new Context($texts, $said, $alone, Thesaurus::shipped(), Names::shipped());
+        $instead = fn (int $i): array => $tongues->speak($letters[$i]) ? $context->instead($i) : [];
 
-        return array_map(fn (array $some, int $i): array => $context->instead($i) + $some + $context->of($i), $keys, array_keys($keys));
+        return array_map(fn (array $some, int $i): array => $instead($i) + $some + $context->of($i), $keys, array_keys($keys));
     }
 
     /** @param  list<array{0: string, 1: string}>  $pairs */

@@ -75,6 +75,9 @@ final class NameLists
     /** @var array<string, true> */
     private array $words = [];
 
+    /** @var array<string, true> countries, languages and months in other languages */
+    private array $places = [];
+
     private function __construct()
     {
         foreach (self::FILES as $file => $evidence) {
@@ -120,6 +123,12 @@ final class NameLists
     public function begins(string $word): bool
     {
         return isset($this->firsts[$word]) || isset($this->firsts[self::singular($word)]);
+    }
+
+    /** Whether a text is a country, a language or a month in another language. */
+    public function isPlaceOrMonth(string $words): bool
+    {
+        return isset($this->places[$words]);
     }
 
     /** Whether a word is a name or a part of one, in any language. */
@@ -233,17 +242,23 @@ final class NameLists
             foreach ($codes as $code => $english) {
                 $name = StrictKey::of((string) Locale::getDisplayRegion("-{$code}", $language));
                 if (! in_array($name, $codes, true)) {
-                    $this->add(Evidence::Language, "{$name}!", $english, $language);
+                    $this->addPlace($name, $english, $language);
                 }
             }
             foreach (self::TONGUES as $tongue) {
                 $name = fn (string $in): string => StrictKey::of((string) Locale::getDisplayLanguage($tongue, $in));
-                $this->add(Evidence::Language, "{$name($language)}!", $name('en'), $language);
+                $this->addPlace($name($language), $name('en'), $language);
             }
             foreach (MonthNames::in($language) as $i => $name) {
-                $this->add(Evidence::Language, "{$name}!", MonthNames::in('en')[$i], $language);
+                $this->addPlace($name, MonthNames::in('en')[$i], $language);
             }
         }
+    }
+
+    private function addPlace(string $name, string $english, string $language): void
+    {
+        $this->add(Evidence::Language, "{$name}!", $english, $language);
+        $this->places[$name] = true;
     }
 
     /** Words in one spelling, so that a line need not name both: colour, color. */

@@ -79,6 +79,12 @@ final class Names
         return array_values(array_diff(array_unique($texts), [$usual]));
     }
 
+    /** Whether a text is a country, a language or a month in another language. */
+    public function isPlaceOrMonth(string $letters): bool
+    {
+        return $this->lists->isPlaceOrMonth($letters);
+    }
+
     /** Whether a word is a name or a part of one, in any language. */
     public function knows(string $word): bool
     {
@@ -108,10 +114,22 @@ final class Names
      */
     public function language(string $letters): ?string
     {
-        $key = implode(' ', array_column(NameLists::tokens($letters), 0));
-        $languages = array_unique(array_column($this->lists->named(Evidence::Language, $key), 2));
+        $languages = $this->languages($letters);
 
         return count($languages) === 1 ? $languages[0] : null;
+    }
+
+    /**
+     * All languages that a text is a name in, besides English.
+     *
+     * @param  string  $letters  strict key
+     * @return list<string> BCP 47 tags
+     */
+    public function languages(string $letters): array
+    {
+        $key = implode(' ', array_column(NameLists::tokens($letters), 0));
+
+        return array_values(array_unique(array_column($this->lists->named(Evidence::Language, $key), 2)));
     }
 
     /** Whether any word of a text could be a name or the beginning of one. */

@@ -152,6 +152,12 @@ test('what the others of the list say of a value holds there and not alone', fun
         'avec couvercle ~ mit Deckel',
     ],
     'the meaning of a foreign name that stands in the list' => ['Pasta, Nudeln, Rice', 'Nudeln ~ Pasta'],
+    'an English word is a foreign name where the list speaks that language' => [
+        'Bread, Pan, Sugar, azúcar',
+        'Bread ~ Pan',
+        'Sugar ~ azúcar',
+    ],
+    'and is not where it speaks another' => ['Bread, Pan, Sugar, Zucker', 'Sugar ~ Zucker'],
     'the usual one where both do' => ['Noodles, Pasta, Nudeln', 'Noodles ~ Nudeln'],
     'names that lead to others' => [
         'Rucksack, Backpack, Settee, Sofa, Couch',
