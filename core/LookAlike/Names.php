@@ -162,33 +162,81 @@ final class Names
     private function replaced(string $text, Evidence $evidence, int $meaning = 0): array
     {
         $tokens = NameLists::tokens($text);
-        $done = '';
-        $behind = 0;
-        $languages = [];
-        $most = 0;
-        for ($i = 0, $n = count($tokens); $i < $n; $i += $length) {
-            [$length, $found] = $this->nameAt($text, $tokens, $i, $evidence);
-            if ($found === []) {
-                continue;
-            }
-            $name = $found[min($meaning, count($found) - 1)][0];
-            $most = max($most, count($found));
-            $languages += array_fill_keys(array_column($found, 2), true);
-            $last = $tokens[$i + $length - 1];
-            $done .= substr($text, $behind, $tokens[$i][1] - $behind).$name;
-            $behind = $last[1] + strlen($last[0]);
+        if ($evidence !== Evidence::Language) {
+            return $this->said($text, $tokens, $this->names($text, $tokens, $evidence), $meaning);
         }
-        $done .= substr($text, $behind);
+        $found = $this->names($text, $tokens, $evidence);
+        $languages = $this->languagesIn($tokens, $found);
+        // Beside words that are of one language for sure, an English word is one of it as well: mit Fuss, filtre à sable.
+        if ($languages !== [] && count($tokens) > 1) {
+            $found = $this->names($text, $tokens, $evidence, $languages);
+        }
+        [$said, $most] = $this->said($text, $tokens, $found, $meaning);
 
-        return [$evidence === Evidence::Language ? $this->smallWords->inEnglish($done, array_keys($languages)) : $done, $most];
+        return [$this->smallWords->inEnglish($said, $this->languagesIn($tokens, $found)), $most];
+    }
+
+    /**
+     * The text with its names as all are read.
+     *
+     * @param  list<array{0: string, 1: int}>  $tokens
+     * @param  list<array{0: int, 1: int, 2: non-empty-list<array{0: string, 1: string, 2: string}>}>  $found
+     * @return array{0: string, 1: int}
+     */
+    private function said(string $text, array $tokens, array $found, int $meaning): array
+    {
+        $said = '';
+        $behind = $most = 0;
+        foreach ($found as [$at, $length, $names]) {
+            $last = $tokens[$at + $length - 1];
+            $said .= substr($text, $behind, $tokens[$at][1] - $behind).$names[min($meaning, count($names) - 1)][0];
+            $behind = $last[1] + strlen($last[0]);
+            $most = max($most, count($names));
+        }
+
+        return [$said.substr($text, $behind), $most];
     }
 
     /**
      * @param  list<array{0: string, 1: int}>  $tokens
+     * @param  list<array{0: int, 1: int, 2: non-empty-list<array{0: string, 1: string, 2: string}>}>  $found
+     * @return list<string>
+     */
+    private function languagesIn(array $tokens, array $found): array
+    {
+        $languages = array_merge([], ...array_map(fn (array $name): array => array_column($name[2], 2), $found));
+
+        // Words that are put together say none.
+        return array_values(array_diff(array_unique([...$languages, ...$this->smallWords->languages(array_column($tokens, 0))]), ['']));
+    }
+
+    /**
+     * The names in a text, the longest from each place on.
+     *
+     * @param  list<array{0: string, 1: int}>  $tokens
+     * @param  list<string>  $languages  that the text is in for sure
+     * @return list<array{0: int, 1: int, 2: non-empty-list<array{0: string, 1: string, 2: string}>}> place, words, and what it means
+     */
+    private function names(string $text, array $tokens, Evidence $evidence, array $languages = []): array
+    {
+        $found = [];
+        for ($i = 0, $n = count($tokens); $i < $n; $i += $length) {
+            [$length, $names] = $this->nameAt($text, $tokens, $i, $evidence, $languages);
+            if ($names !== []) {
+                $found[] = [$i, $length, $names];
+            }
+        }
+
+        return $found;
+    }
+
+    /**
+     * @param  list<array{0: string, 1: int}>  $tokens
+     * @param  list<string>  $languages
      * @return array{0: int, 1: list<array{0: string, 1: string, 2: string}>} of how many words the longest name from a place on is, 1 or
      *                                                                      more, and what it means; nothing where there is none
      */
-    private function nameAt(string $text, array $tokens, int $i, Evidence $evidence): array
+    private function nameAt(string $text, array $tokens, int $i, Evidence $evidence, array $languages): array
     {
         [$token, $from] = $tokens[$i];
         if (! $this->isFirst($token)) {
@@ -204,7 +252,7 @@ final class Names
             $to = $run[$length - 1][1] + strlen($run[$length - 1][0]);
             $found = array_values(array_filter(
                 $this->lists->named($evidence, implode(' ', array_column($run, 0))),
-                fn (array $name): bool => $this->holds($name[1], $text, $from, $to),
+                fn (array $name): bool => in_array($name[2], $languages, true) || $this->holds($name[1], $text, $from, $to),
             ));
             if ($found !== []) {
                 return [$length, $found];

@@ -36,6 +36,7 @@ final class Notation
         // set of 3, 3 pc. set
         '/^set of (\d+|two|three|four|five|six|eight|ten|twelve)$/u' => '$1 piece set',
         '/^(\d+)(?:[ -](?:pcs?|pieces)|er)[ -]set$/u' => '$1 piece set',
+        '/^(\d+)[ -]?(?:tlg\.?|teilig|delig)(?: set)?$/u' => '$1 piece set',
         // size: L; for men; 18 ct gold
         '/^sizes? (?=\pL{1,4}$)/u' => '',
         '/^for (?=(?:men|women|boys|girls|kids|children|adults|babies)$)/u' => '',

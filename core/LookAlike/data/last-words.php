@@ -19,7 +19,7 @@ return [
     ],
     /* Are written as their beginning in many trades: loco, mono. */
     'clipped' => [
-        'mono', 'loco', 'tab', 'cap', 'temp', 'auto', 'combo', 'deco', 'spec', 'vac', 'vit', 'lam', 'poly', 'perf', 'prog', 'alt',
+        'mono', 'combi', 'loco', 'tab', 'cap', 'temp', 'auto', 'combo', 'deco', 'spec', 'vac', 'vit', 'lam', 'poly', 'perf', 'prog', 'alt',
         'elec', 'mech', 'hyd', 'therm', 'synth', 'acryl', 'mag', 'photo', 'stereo', 'mic', 'bio', 'conc', 'fluor', 'rect', 'cyl', 'galv',
     ],
     /* Make another thing of what stands before them, however often they do: cobalt blue hue, oak veneer, linen look. */
