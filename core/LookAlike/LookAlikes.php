@@ -112,7 +112,7 @@ final class LookAlikes
         $keys = [];
         $said = [];
         $letters = array_map(fn (Meaning $meaning): string => $meaning->letters, $this->meanings);
-        $tongues = Tongues::of($letters, Names::shipped(), WordList::shipped());
+        $tongues = Tongues::of($letters, Names::shipped());
         foreach ($this->meanings as $i => $meaning) {
             $names = $otherwise->of($meaning, $texts[$i]);
             $translated = ($names[Evidence::Language->value] ?? $meaning)->key();

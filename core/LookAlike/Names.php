@@ -79,10 +79,16 @@ final class Names
         return array_values(array_diff(array_unique($texts), [$usual]));
     }
 
-    /** Whether a text is a country, a language or a month in another language. */
-    public function isPlaceOrMonth(string $letters): bool
+    /**
+     * Whether a text is an ordinary English word that is a name in another language only as a whole value: pan, sale, hut.
+     *
+     * @param  string  $letters  strict key
+     */
+    public function isEnglishToo(string $letters): bool
     {
-        return $this->lists->isPlaceOrMonth($letters);
+        $anywhere = array_filter($this->lists->named(Evidence::Language, $letters), fn (array $name): bool => $name[1] === '');
+
+        return $anywhere === [] && ! $this->lists->isPlaceOrMonth($letters) && WordList::shipped()->has($letters);
     }
 
     /** Whether a word is a name or a part of one, in any language. */
@@ -108,7 +114,8 @@ final class Names
     }
 
     /**
-     * The language that a text is a name in, as a BCP 47 tag; null where it is in several, or in none that is known.
+     * The language that a text is a name in, as a BCP 47 tag; null where it is in several, in none that is known,
+     * or an English word as well.
      *
      * @param  string  $letters  strict key
      */
@@ -116,7 +123,7 @@ final class Names
     {
         $languages = $this->languages($letters);
 
-        return count($languages) === 1 ? $languages[0] : null;
+        return count($languages) === 1 && ! $this->isEnglishToo($letters) ? $languages[0] : null;
     }
 
     /**

@@ -11,27 +11,22 @@ namespace Lokum\LookAlike;
 final readonly class Tongues
 {
     /** @param  array<string, true>  $spoken  by language */
-    private function __construct(private array $spoken, private Names $names, private WordList $english)
+    private function __construct(private array $spoken, private Names $names)
     {
     }
 
     /** @param  array<int, string>  $texts  strict keys of all values */
-    public static function of(array $texts, Names $names, WordList $english): self
+    public static function of(array $texts, Names $names): self
     {
-        $spoken = [];
-        foreach ($texts as $text) {
-            $languages = $english->has($text) ? [] : $names->languages($text);
-            $spoken += count($languages) === 1 ? [$languages[0] => true] : [];
-        }
+        $languages = array_filter(array_map($names->language(...), $texts), is_string(...));
 
-        return new self($spoken, $names, $english);
+        return new self(array_fill_keys($languages, true), $names);
     }
 
     /** @param  string  $text  strict key of a value that is a name in another language */
     public function speak(string $text): bool
     {
-        return ! $this->english->has($text) ||
-            $this->names->isPlaceOrMonth($text) ||
+        return ! $this->names->isEnglishToo($text) ||
             array_intersect_key($this->spoken, array_flip($this->names->languages($text))) !== [];
     }
 }
