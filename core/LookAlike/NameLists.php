@@ -176,7 +176,7 @@ final class NameLists
         $where = preg_match('/[!%]$/', $name) === 1 ? substr($name, -1) : '';
         $name = rtrim($name, '!%');
         for ($step = 0; $step < self::MOST_STEPS; $step++) {
-            $words = self::american(implode(' ', array_column(self::tokens($name), 0)));
+            $words = self::american(implode(' ', self::wordsOf($name)));
             foreach ($this->phrases[$evidence->value][$words] ?? [] as [$first, $there]) {
                 if ($there === '' || $there === $where) {
                     $name = $first;
@@ -211,7 +211,7 @@ final class NameLists
     private function add(Evidence $evidence, string $name, string $first, string $source): void
     {
         $where = preg_match('/[!%]$/', $name) === 1 ? substr($name, -1) : '';
-        $tokens = array_column(self::tokens(StrictKey::of(rtrim($name, '!%'))), 0);
+        $tokens = self::wordsOf(rtrim($name, '!%'));
         if ($tokens === []) {
             return;
         }
@@ -219,7 +219,7 @@ final class NameLists
             $this->words[$token] = true;
         }
         $key = $evidence === Evidence::Language ? implode(' ', $tokens) : self::american(implode(' ', $tokens));
-        if ($key !== implode(' ', array_column(self::tokens($first), 0))) {
+        if ($key !== implode(' ', self::wordsOf($first))) {
             $this->phrases[$evidence->value][$key][] = [$first, $where, $source];
             $firsts = $evidence === Evidence::Language ? [$tokens[0]] : array_unique([$tokens[0], self::singular($tokens[0])]);
             foreach ($firsts as $first) {
@@ -253,6 +253,14 @@ final class NameLists
                 $this->addPlace($name, MonthNames::in('en')[$i], $language);
             }
         }
+    }
+
+    /** @return list<string> words of a name, which are letters only in nearly all */
+    private static function wordsOf(string $name): array
+    {
+        return preg_match('/^[a-z]+(?: [a-z]+)*$/D', $name) === 1
+            ? explode(' ', $name)
+            : array_column(self::tokens(StrictKey::of($name)), 0);
     }
 
     private function addPlace(string $name, string $english, string $language): void
