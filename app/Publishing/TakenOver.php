@@ -20,7 +20,7 @@ use Lokum\Lineup\ProductField;
 /** The edition before, of which a new one takes over what nothing has touched since it was made. */
 final readonly class TakenOver
 {
-    /** Products and variants whose prices or stock are changed one by one. */
+    /** Products and variants whose prices, stock and places are changed one by one. */
     private const FEW = 500;
 
     private EditionDatabase $database;
@@ -122,10 +122,10 @@ final readonly class TakenOver
         return [array_map(intval(...), array_column($numbered, 'number', 'item')), $placed];
     }
 
-    /** Whether prices and stock of so few products were touched that their numbers and orders are changed instead of made anew. */
+    /** Whether so few products and variants were touched that their numbers and places in orders are changed instead of made anew. */
     public function movesFew(): bool
     {
-        return count($this->touched->prices) <= self::FEW;
+        return count($this->touched->items()) <= self::FEW;
     }
 
     /** @return array{0: list<float>, 1: string, 2: list<string>}|null numbers of a field as they are stored; null where it has none */
