@@ -210,10 +210,10 @@ final class BuildEdition
             }
         }
         foreach (ProductField::ownNumbers() as $field) {
-            $there = $this->before?->movesFew() === true ? $this->before->numbersOf($field) : null;
             if ($this->before?->keepsField($field) === true) {
                 continue;
             }
+            $there = $this->before?->movesFew() === true ? $this->before->numbersOf($field) : null;
             if ($there !== null) {
                 $numbers->change($field, $there);
             } else {

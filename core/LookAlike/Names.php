@@ -31,7 +31,7 @@ final class Names
     {
         return self::$shipped ??= new self(
             NameLists::shipped(),
-            new OtherWords(NameLists::shipped(), Inflections::shipped()),
+            new OtherWords(NameLists::shipped(), Inflections::shipped(), WordList::shipped()),
             SmallWords::shipped(),
         );
     }

@@ -23,8 +23,11 @@ final class OtherWords
     /** @var array<string, ?string> words put together that were read, by their letters */
     private array $compounds = [];
 
-    public function __construct(private readonly NameLists $lists, private readonly Inflections $inflections)
-    {
+    public function __construct(
+        private readonly NameLists $lists,
+        private readonly Inflections $inflections,
+        private readonly WordList $english,
+    ) {
     }
 
     /** @return list<array{0: string, 1: string, 2: string}> what a word means that is a name in another form: kerzen, bougies, candele */
@@ -43,15 +46,18 @@ final class OtherWords
         return [];
     }
 
-    /** A German or Dutch word of two or three that are known, in English: sommerreifen, edelstahldeckel. Null for all others. */
+    /** A German or Dutch word of two or three that are known, in English: sommerreifen, edelstahldeckel. Null for others: headband. */
     public function compound(string $token): ?string
     {
         if (! array_key_exists($token, $this->compounds)) {
             if (count($this->compounds) >= self::MOST_KEPT) {
                 $this->compounds = [];
             }
-            $isKnown = $this->lists->named(Evidence::Language, $token) !== [] || preg_match(self::COMPOUND, $token) !== 1;
-            $this->compounds[$token] = $isKnown ? null : $this->parted($token);
+            $isNone =
+                preg_match(self::COMPOUND, $token) !== 1 ||
+                $this->lists->named(Evidence::Language, $token) !== [] ||
+                $this->english->hasInAnyForm($token);
+            $this->compounds[$token] = $isNone ? null : $this->parted($token);
         }
 
         return $this->compounds[$token];

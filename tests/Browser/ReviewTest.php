@@ -129,3 +129,58 @@ test('values that say the same in other names are shown with the reason; only ce
     expect($me->complaints())->toBe([]);
     $me->leave();
 });
+
+test('values in five languages meet under the name of the shop, and a small delivery is in the shop right after', function (): void {
+    $file = function (array $materials, float $price): string {
+        $path = sys_get_temp_dir().'/'.bin2hex(random_bytes(4)).'-stoves.csv';
+        $lines = array_map(
+            fn (string $material, int $i): string => "S{$i},Stove {$i},Stoves,".number_format($price * ($i + 1), 2, '.', '').",{$material}",
+            $materials,
+            array_keys($materials),
+        );
+        file_put_contents($path, "Art-Nr,Product,Category,Price EUR,Material\n".implode("\n", $lines)."\n");
+
+        return $path;
+    };
+    $materials = ['ghisa', 'ghisa', 'Gusseisen', 'fonte', 'Cast iron', 'Stahl', 'Stahl', 'acier', 'Steel', 'Glass', 'Headband glass'];
+    $site = Site::start(built: false);
+    expect($site->command(['feed:read', $file($materials, 10.0), '--feed=Stoves'])[0])->toBe(0);
+    $me = (new Person($site))->signIn()->open('/definitions')->press('Accept the ticked ones')->see('Accepted');
+    // Two merges, quickly and by keys; each is called as an English shop calls it.
+    $me->open('/values/material/look-alikes')
+        ->see('the same in another language: ghisa, Gusseisen, Cast iron, fonte')
+        ->holds('document.querySelector("#label").value === "Cast iron"')
+        ->keys('m')
+        ->see('into Cast iron (Material)', '.toast')
+        ->see('Stahl', 'tbody')
+        ->holds('document.querySelector("#label").value === "Steel"')
+        ->keys('m')
+        ->see('into Steel (Material)', '.toast')
+        ->see('No look-alikes');
+    $me->reload()->see('No look-alikes')->open('/line-ups')->choose('#source', 'material')->press('Add', 'main')->see('Added', '.toast');
+    $me->open('/publishing')->press('Publish edition 1', '#panel')->see('Edition 1 is live', '.status');
+    $me->open('/shop')->see('Cast iron', '#listing')->notSee('Gusseisen', '#listing')->open('/shop?material=gusseisen')->see('5 products');
+    // Another room: the next delivery has other prices and one other material, and is published over the edition before.
+    $me->open('/feeds')
+        ->attach('#file', $file([...array_slice($materials, 0, 9), 'Steel', 'Steel'], 3.0))
+        ->type('#feed', 'Stoves')
+        ->press('Look at it', '#panel')
+        ->press('Check', '#panel')
+        ->see('Read it like this?', '#panel')
+        ->press('Read 11 rows', '#panel')
+        ->see('See what taking it back would do', '#panel');
+    $me->open('/publishing')->press('Publish edition 2', '#panel')->see('Edition 2 is live', '.status');
+    $me->open('/shop?sort=price-down')
+        ->see('€33.00', '#listing main')
+        ->open('/shop?material=steel')
+        ->see('6 products')
+        ->back()
+        ->reload()
+        ->see('€33.00', '#listing main');
+    // And taken back from where it stood, with the shop as it was after the next publication.
+    $me->open('/history')->press('Read Stoves', '.work')->see('Take this back?', '#panel')->keys('u')->see('Took back', '.toast');
+    $me->open('/publishing')->press('Publish edition 3', '#panel')->see('Edition 3 is live', '.status');
+    $me->open('/shop?sort=price-down')->see('€110.00', '#listing main')->open('/shop?material=steel')->see('4 products');
+    expect($me->accessibilityProblems())->toBe([])->and($me->complaints())->toBe([]);
+    $me->leave();
+});
