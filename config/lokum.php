@@ -35,6 +35,9 @@ return [
         'silence' => (int) (getenv('LOKUM_REPLICA_SILENCE') ?: 0),
     ],
 
+    // Products from which on an edition is written by two processes.
+    'beside_from' => 20_000,
+
     // The largest feed that is taken over the web, in bytes.
     'largest_feed' => 512 << 20,
 ];

@@ -46,6 +46,7 @@ final class CommandLine
         VocabularyImportCommand::class,
         UndoCommand::class,
         PublishCommand::class,
+        PublishBesideCommand::class,
         EditionExportCommand::class,
         EditionListCommand::class,
         EditionCompareCommand::class,

@@ -145,6 +145,20 @@ final class EditionWriter
         return Rows::from($this->pdo, $sql);
     }
 
+    /** Copies all rows of another file of the same tables, which is removed. */
+    public function takeIn(string $path): void
+    {
+        $this->pdo->exec('COMMIT');
+        $this->pdo->prepare('ATTACH ? AS beside')->execute([$path]);
+        $tables = $this->pdo->query("SELECT name FROM beside.sqlite_master WHERE type = 'table'");
+        foreach ($tables === false ? [] : $tables->fetchAll(PDO::FETCH_COLUMN) as $table) {
+            $this->pdo->exec("INSERT INTO main.{$table} SELECT * FROM beside.{$table}");
+        }
+        $this->pdo->exec('DETACH beside');
+        unlink($path);
+        $this->pdo->exec('BEGIN');
+    }
+
     /** From here on the file is the catalog's connection to write. */
     public function handOver(): void
     {
@@ -153,9 +167,10 @@ final class EditionWriter
         unset($this->pdo);
     }
 
-    /** The catalog's connection lets go of the file. */
+    /** The catalog's connection ends its transaction and lets go of the file. */
     public function letGo(): void
     {
+        $this->catalog->exec('COMMIT');
         $this->catalog->exec('DETACH edition');
     }
 

@@ -20,22 +20,18 @@ final class Numbering
 
     private const NO_TABLES = 'DROP TABLE IF EXISTS temp.numbered; DROP TABLE IF EXISTS temp.placed';
 
-    /** numbered: products by item; placed: variants, and products that are their own, by item, with the number of their product. */
+    /** numbered: products by item; placed: variants, and products that are their own, in the order of the edition. */
     private const TABLES = '
-        CREATE TEMP TABLE numbered (id INTEGER PRIMARY KEY, number INTEGER NOT NULL, lanes INTEGER NOT NULL);
-        CREATE TEMP TABLE placed (id INTEGER PRIMARY KEY, product INTEGER NOT NULL, lane INTEGER NOT NULL);';
+        CREATE TEMP TABLE numbered (id INTEGER PRIMARY KEY, number INTEGER NOT NULL);
+        CREATE TEMP TABLE placed (id INTEGER NOT NULL, product INTEGER NOT NULL, lane INTEGER NOT NULL,
+            PRIMARY KEY (product, lane)) WITHOUT ROWID;';
 
-    private const ALL = '
-        INSERT INTO temp.numbered
-            SELECT id, ROW_NUMBER() OVER (ORDER BY MAX(variant_count, 1) DESC, id) - 1, MAX(variant_count, 1)
-            FROM items WHERE parent_id IS NULL AND out_since IS NULL;
-        INSERT INTO temp.placed
-            SELECT v.id, n.number, v.lane FROM (
-                SELECT id, parent_id, ROW_NUMBER() OVER (PARTITION BY parent_id ORDER BY id) - 1 AS lane
-                FROM items WHERE parent_id IS NOT NULL AND out_since IS NULL) v
-            JOIN temp.numbered n ON n.id = v.parent_id;
-        INSERT INTO temp.placed
-            SELECT n.id, n.number, 0 FROM temp.numbered n JOIN items i ON i.id = n.id WHERE i.variant_count = 0;';
+    private const PRODUCTS = 'SELECT id, MAX(variant_count, 1) FROM items WHERE parent_id IS NULL AND out_since IS NULL ORDER BY id';
+
+    private const VARIANTS = 'SELECT id, parent_id FROM items WHERE parent_id IS NOT NULL AND out_since IS NULL ORDER BY id';
+
+    /** Those that have variants are no variants themselves. */
+    private const OWN_VARIANTS = 'SELECT id FROM items WHERE parent_id IS NULL AND variant_count = 0 AND out_since IS NULL';
 
     /** @var array<int, int> number of the product, by item id; only products have one */
     private array $numbers;
@@ -46,76 +42,125 @@ final class Numbering
     /** @var array<int, int> bit of a variant (or of a product that is its own), by item id */
     private array $bits;
 
-    /**
-     * @param  iterable<list<mixed>>  $numbered  item and number of each product
-     * @param  iterable<list<mixed>>  $placed  item, number of the product and lane of each variant
-     */
-    private function __construct(public readonly Layout $layout, private readonly iterable $numbered, private readonly iterable $placed)
+    /** @param  TakenOver|null  $before  the edition whose numbers it has; read when the first is asked for */
+    private function __construct(public readonly Layout $layout, private readonly ?TakenOver $before)
     {
     }
 
-    /** Numbers are read when the first is asked for: where only line-ups were touched, none is. */
+    /** Where only line-ups were touched, none is asked for. */
     private function read(): void
     {
         if (isset($this->numbers)) {
             return;
         }
-        $this->numbers = $this->bits = $this->shown = array_fill(0, (int) Item::table()->max('id') + 1, self::NONE);
-        foreach ($this->numbered as [$id, $number]) {
+        $this->numbers = $this->bits = $this->shown = self::nobody();
+        foreach ($this->before?->numbered() ?? [] as [$id, $number]) {
             $this->numbers[$id] = $number;
         }
-        foreach ($this->placed as [$id, $product, $lane]) {
-            $this->shown[$id] = $product;
-            $this->bits[$id] = $this->layout->bit($lane, $product);
+        foreach ($this->before?->placed() ?? [] as [$id, $product, $lane]) {
+            $this->place($id, $product, $lane);
         }
+    }
+
+    private function place(int $id, int $product, int $lane): void
+    {
+        $this->shown[$id] = $product;
+        $this->bits[$id] = $this->layout->bit($lane, $product);
+    }
+
+    /** @return array<int, int> by item id */
+    private static function nobody(): array
+    {
+        return array_fill(0, (int) Item::table()->max('id') + 1, self::NONE);
     }
 
     public static function afresh(PDO $pdo): self
     {
-        $pdo->exec(self::NO_TABLES);
-        $pdo->exec(self::TABLES);
-        $pdo->exec(self::ALL);
+        $byLanes = [];
+        foreach (Rows::from($pdo, self::PRODUCTS) as [$id, $lanes]) {
+            $byLanes[$lanes][] = $id;
+        }
+        krsort($byLanes);
+        $numbers = self::nobody();
+        $number = 0;
         $sizes = [];
-        // Products with more variants stand before those with fewer.
-        $steps = 'SELECT lanes, MAX(number) + 1 FROM temp.numbered GROUP BY lanes ORDER BY lanes DESC';
-        foreach (Rows::from($pdo, $steps) as [$lanes, $size]) {
+        foreach ($byLanes as $lanes => $products) {
+            foreach ($products as $id) {
+                $numbers[$id] = $number++;
+            }
+            // Products with more variants stand before those with fewer.
             for ($lane = 0; $lane < $lanes; $lane++) {
-                $sizes[$lane] = (int) $size;
+                $sizes[$lane] = $number;
             }
         }
-
-        return new self(
-            new Layout(array_values($sizes)),
-            Rows::from($pdo, 'SELECT id, number FROM temp.numbered'),
-            Rows::from($pdo, 'SELECT id, product, lane FROM temp.placed'),
-        );
-    }
-
-    /** As the edition before has it; what is to be copied anew are the products of which something was touched. */
-    public static function takenOver(TakenOver $before, PDO $pdo): self
-    {
-        $self = new self($before->edition->layout, $before->numbered(), $before->placed());
-        $pdo->exec(self::NO_TABLES);
-        $pdo->exec(self::TABLES);
-        $items = $before->touched->items();
-        if ($items !== []) {
-            self::copyAnew($before, $items, $pdo);
+        $self = new self(new Layout(array_values($sizes)), null);
+        $self->numbers = $numbers;
+        $self->bits = $self->shown = self::nobody();
+        $taken = [];
+        foreach (Rows::from($pdo, self::VARIANTS) as [$id, $product]) {
+            if ($numbers[$product] !== self::NONE) {
+                $taken[$product] = ($taken[$product] ?? -1) + 1;
+                $self->place($id, $numbers[$product], $taken[$product]);
+            }
+        }
+        foreach (Rows::from($pdo, self::OWN_VARIANTS) as [$id]) {
+            $self->place($id, $numbers[$id], 0);
         }
 
         return $self;
     }
 
-    /** @param  list<int>  $items */
-    private static function copyAnew(TakenOver $before, array $items, PDO $pdo): void
+    /** As the edition before has it. */
+    public static function takenOver(TakenOver $before): self
     {
-        [$products, $variants] = $before->placesOf($items);
-        $numbered = $pdo->prepare('INSERT INTO temp.numbered VALUES (?, ?, 0)');
+        return new self($before->edition->layout, $before);
+    }
+
+    /** Puts those that are to be copied into temporary tables: all, or the products of which something was touched since. */
+    public function intoTables(PDO $pdo): void
+    {
+        $pdo->exec(self::NO_TABLES);
+        $pdo->exec(self::TABLES);
+        $touched = $this->before?->touched->items();
+        if ($touched === []) {
+            return;
+        }
+        [$products, $variants] =
+            $this->before === null ? [$this->products(), $this->variants()] : $this->before->placesOf((array) $touched);
+        $numbered = $pdo->prepare('INSERT INTO temp.numbered VALUES (?, ?)');
         foreach ($products as $item => $number) {
             $numbered->execute([$item, $number]);
         }
         $placed = $pdo->prepare('INSERT INTO temp.placed VALUES (?, ?, ?)');
         foreach ($variants as $item => [$product, $lane]) {
             $placed->execute([$item, $product, $lane]);
+        }
+    }
+
+    /** @return iterable<int, int> numbers of all products, by item */
+    private function products(): iterable
+    {
+        foreach ($this->numbers as $item => $number) {
+            if ($number !== self::NONE) {
+                yield $item => $number;
+            }
+        }
+    }
+
+    /** @return iterable<int, array{0: int, 1: int}> number of the product, and lane, of all variants, by item, in the order of these */
+    private function variants(): iterable
+    {
+        $items = array_fill(0, $this->layout->bytes * 8, self::NONE);
+        foreach ($this->bits as $item => $bit) {
+            if ($bit !== self::NONE) {
+                $items[$bit] = $item;
+            }
+        }
+        $sizes = $this->layout->sizes;
+        for ($product = 0; $product < $this->layout->products(); $product++) {
+            for ($lane = 0; $product < ($sizes[$lane] ?? 0); $lane++) {
+                yield $items[$this->layout->bit($lane, $product)] => [$product, $lane];
+            }
         }
     }
 

@@ -90,20 +90,25 @@ final readonly class Publish
         $pdo = DB::connection()->getPdo();
         $writer = new EditionWriter(Edition::directory()."/{$name}.part", $pdo);
         // One read transaction: the edition shows the catalog of one moment.
-        $pdo->exec('BEGIN DEFERRED');
+        WriteBeside::beginToRead($pdo);
+        $beside = null;
         try {
             $before = $afresh ? null : TakenOver::from(Served::now());
+            if ($before === null && WriteBeside::pays()) {
+                $pdo->exec('COMMIT');
+                $beside = WriteBeside::together($pdo, Edition::directory()."/{$name}.beside");
+            }
             $writer->begin($before?->path);
             $number = EnterEdition::nextNumber();
-            $figures = (new BuildEdition($writer, $this->terms, $pdo, $before))(
+            $figures = (new BuildEdition($writer, $this->terms, $pdo, $before, $beside))(
                 $number,
                 fn (EditionCounts $counted): Summary => ($this->summary)($counted, $before),
                 $progress,
             );
         } finally {
+            $beside?->leave();
             Numbering::forget($pdo);
             // Of the catalog nothing was written; the edition's file has no journal to go back by, and is thrown away after a failure.
-            $pdo->exec('COMMIT');
             $writer->letGo();
         }
         $writer->finish($name);

@@ -39,7 +39,7 @@ test('what browsers load was built from the sources as they are', function (): v
 test('statements stand as SQL only where docs/data-model.md says why', function (): void {
     $root = dirname(__DIR__, 2);
     // 'SELECT 1', "INSERT OR IGNORE INTO …", new PDO(…), ->getPdo()
-    $statement = '/[\'"](SELECT|INSERT|REPLACE|UPDATE|DELETE|CREATE|PRAGMA|BEGIN|VACUUM) |new PDO\(|->getPdo\(/';
+    $statement = '/[\'"]\s*(SELECT|INSERT|REPLACE|UPDATE|DELETE|CREATE|PRAGMA|BEGIN|VACUUM) |new PDO\(|->getPdo\(/';
     $found = [];
     foreach (new RecursiveIteratorIterator(new RecursiveDirectoryIterator("{$root}/app", FilesystemIterator::SKIP_DOTS)) as $file) {
         if (preg_match($statement, (string) file_get_contents((string) $file)) === 1) {

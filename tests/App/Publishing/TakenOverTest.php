@@ -25,6 +25,7 @@ use App\Support\Version;
 use App\Vocabulary\ChangeAddress;
 use App\Vocabulary\GatherValues;
 use App\Vocabulary\MergeValues;
+use Fidry\CpuCoreCounter\CpuCoreCounter;
 use Illuminate\Support\Facades\DB;
 use Tests\Support\RandomActs;
 
@@ -167,4 +168,45 @@ test('after more acts than can be told apart, all is written afresh', function (
     DB::statement("INSERT INTO changes (room, summary, has_way_back) WITH RECURSIVE n(i) AS
         (SELECT 1 UNION ALL SELECT i + 1 FROM n WHERE i < 40000) SELECT 'Access', 'Let somebody in', 0 FROM n");
     expect(TakenOver::from(Served::now()))->toBeNull()->and($this->publish()->products)->toBe(1);
+});
+
+/** @return array{0: Edition, 1: bool} an edition of two processes, and whether the other had started */
+function byTwo(?Closure $meanwhile = null): array
+{
+    config(['lokum.beside_from' => 1]);
+    $started = false;
+    $edition = app(Publish::class)(function (string $what) use ($meanwhile, &$started): void {
+        if (! $started) {
+            $started = glob(Edition::directory().'/*.beside') !== [];
+            $meanwhile?->__invoke();
+        }
+    }, afresh: true);
+    config(['lokum.beside_from' => 20_000]);
+
+    return [$edition, $started];
+}
+
+test('written by two processes it is the same, also where the second is killed or cannot begin', function (): void {
+    mt_srand(7);
+    $acts = new RandomActs($this, $this->person());
+    $acts->begin();
+    app(EditLineup::class)->several(['color', 'finish', 'use', 'watts', 'notes', 'made', 'price', 'stock', 'category']);
+    $wanted = rowsOf($this->publish());
+    [$edition, $started] = byTwo();
+    expect($started)->toBe((new CpuCoreCounter())->getCountWithFallback(1) > 1)->and(rowsOf($edition))->toEqual($wanted);
+    [$edition, $started] = byTwo(fn () => exec('pkill -KILL -f '.escapeshellarg(Edition::directory().'/.*beside')));
+    expect(rowsOf($edition))->toEqual($wanted);
+    // No other process may read the catalog: it ends before it has begun.
+    $key = config('lokum.data').'/app.key';
+    rename($key, "{$key}.aside");
+    mkdir($key);
+    [$edition, $started] = byTwo();
+    rmdir($key);
+    rename("{$key}.aside", $key);
+    expect($started)
+        ->toBeFalse()
+        ->and(rowsOf($edition))
+        ->toEqual($wanted)
+        ->and(glob(Edition::directory().'/*.beside*'))
+        ->toBe([]);
 });

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Publishing;
+
+use App\Models\Definition;
+use App\Models\State;
+use Closure;
+use Illuminate\Database\Eloquent\Collection;
+use Lokum\Lineup\ProductField;
+use PDO;
+
+/**
+ * Writes what an edition says of its products one by one: their prices and stock, what the search box finds them by, and they themselves
+ * with their variants. That is half of a whole edition, and needs nothing of the other half but the numbers of the products.
+ */
+final readonly class WriteProducts
+{
+    /**
+     * @param  PDO  $pdo  of the catalog, with the edition's file attached
+     * @param  Collection<int, Definition>  $definitions
+     * @param  TakenOver|null  $before  the edition that the file is a copy of
+     */
+    public function __construct(
+        private EditionWriter $writer,
+        private Numbering $numbering,
+        private PDO $pdo,
+        private Collection $definitions,
+        private ?TakenOver $before,
+    ) {
+    }
+
+    /** @param  Closure(string, float): void  $progress */
+    public function __invoke(Closure $progress): void
+    {
+        $progress('Writing prices', 0.0);
+        $this->numbers();
+        $progress('Writing what is searched', 0.2);
+        $this->texts();
+        $progress('Writing products', 0.5);
+        $this->writer->handOver();
+        (new CopyProducts($this->pdo))(
+            $this->numbering->layout->products(),
+            fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share),
+        );
+    }
+
+    private function numbers(): void
+    {
+        $numbers = new EditionNumbers($this->writer, $this->numbering, $this->pdo);
+        foreach (ProductField::ownNumbers() as $field) {
+            if ($this->before?->keepsField($field) === true) {
+                continue;
+            }
+            $there = $this->before?->movesFew() === true ? $this->before->numbersOf($field) : null;
+            if ($there !== null) {
+                $numbers->change($field, $there);
+            } else {
+                $numbers->remove($field->value);
+                $numbers->field($field);
+            }
+        }
+    }
+
+    /** What shoppers read of what products carry, and find them by. */
+    private function texts(): void
+    {
+        $search = new EditionSearch($this->writer, $this->numbering, new ShownSpellings($this->pdo), $this->pdo);
+        foreach ($this->definitions->where('state', State::Accepted) as $definition) {
+            if ($this->before?->keeps($definition) !== true) {
+                $search->remove($definition->id);
+                $search->definition($definition);
+            }
+        }
+        if ($this->before === null) {
+            $search->own();
+        }
+    }
+}
