@@ -40,6 +40,8 @@ final class Context
 
     private Shorthand $shorthand;
 
+    private DimensionWords $dimensionWords;
+
     /**
      * @param  array<int, string>  $written  values as they came
      * @param  array<int, string>  $texts  strict keys, after all that is known of each alone
@@ -52,9 +54,9 @@ final class Context
         private readonly Thesaurus $thesaurus,
         private readonly Names $names,
     ) {
-        $asWritten = [];
+        $asWritten = $plainly = [];
         foreach ($texts as $i => $text) {
-            $plain = Notation::plain($text);
+            $plainly[$i] = $plain = Notation::plain($text);
             $asWritten[$i] = Notation::words($plain);
             $this->words[$i] = self::inUnits($asWritten[$i]);
             $sizes = strtr((string) preg_replace('/(?<=\d) ?x ?(?=\d)/', 'x', $plain), ',', '.');
@@ -71,10 +73,15 @@ final class Context
         /** @var array<string, list<string>> $lists */
         $lists = require __DIR__.'/data/last-words.php';
         $lastWords = array_map(array_flip(...), $lists);
-        $this->labels = new Labels($this->words, $this->known, $lastWords['heads'], $lastWords['changing']);
-        $this->units = new Units($this->words);
         $this->glosses = new Glosses($written, $this->known);
-        $this->shorthand = new Shorthand($asWritten, $keys, $this->known, $lastWords['clipped']);
+        $unexplained = array_filter($this->words, fn (int $i): bool => $this->glosses->of($texts[$i]) === null, ARRAY_FILTER_USE_KEY);
+        $this->labels = new Labels($unexplained, $this->known, $lastWords['heads'], $lastWords['changing']);
+        $this->units = new Units($this->words);
+        /** @var array<string, array<string, string>> $dimensions */
+        $dimensions = require __DIR__.'/data/dimension-words.php';
+        $this->dimensionWords = new DimensionWords($plainly, $keys, $dimensions);
+        $before = array_map($this->asWritten(...), $written, $texts);
+        $this->shorthand = new Shorthand($asWritten, $before, $keys, $this->known, $lastWords['clipped']);
     }
 
     /** @return array<string, string> keys of others that a value is the same as, by evidence */
@@ -85,8 +92,9 @@ final class Context
             Evidence::Phrase->value => $this->keysOf([...$this->inAnotherForm($words), ...$this->having($words)]),
             Evidence::Named->value => array_filter([$this->glosses->of($this->texts[$i])], is_string(...)),
             Evidence::Thousands->value => array_filter([$this->shorthand->thousands($this->texts[$i])], is_string(...)),
-            Evidence::Label->value => $this->keysOf([...$this->labels->without($i), ...$this->units->beside($words)]),
-            Evidence::Initials->value => $this->shorthand->of($this->texts[$i], $words),
+            Evidence::Label->value => $this->keysOf([...$this->labels->without($i), ...$this->units->beside($words)]) ?:
+                $this->dimensionWords->of($i),
+            Evidence::Initials->value => $this->shorthand->of($this->texts[$i], $words, $this->written[$i]),
             Evidence::Thesaurus->value => $this->keysOf(
                 count($words) > Notation::MOST_WORDS ? [] : $this->thesaurus->otherwise($words),
             ),
@@ -189,6 +197,20 @@ final class Context
         $named = ($words[0] ?? '') === $before ? implode(' ', array_slice($words, 1)) : '';
 
         return isset($this->known[$named]) ? $named : rtrim($named, 's');
+    }
+
+    /**
+     * The words of a value before any name was replaced, where it is in English: first letters are of these.
+     *
+     * @return list<string>
+     */
+    private function asWritten(string $written, string $text): array
+    {
+        $letters = StrictKey::of($written);
+
+        return $letters !== $text && isset($this->names->otherwise($letters)[Evidence::Language->value])
+            ? []
+            : Notation::words(Notation::plain($letters));
     }
 
     /**

@@ -14,6 +14,9 @@ final class Glosses
 {
     private const SHORT = '/^\p{Lu}[\p{Lu}\d&\/+-]{1,5}$/u';
 
+    /** RAL 3001, 802.3af: letters and digits that are not a number with its unit, which a thing comes in several of. */
+    private const CODE = '/^(?=.*\d)(?=.*\pL)(?!\d[\d.,]* ?\pL{1,3}$)[\pL\d., \/-]{3,12}$/u';
+
     /** @var array<string, string> what each name meets others by */
     private array $targets = [];
 
@@ -33,7 +36,8 @@ final class Glosses
             }
         }
         foreach ($explained as $whole => [$head, $gloss, $explains]) {
-            $isOne = $explains ?? isset($known[$head], $known[$gloss]);
+            // weatherproof (IP67), where a value is IP67
+            $isOne = $explains ?? (isset($known[$gloss]) && (isset($known[$head]) || preg_match('/^\pL+\d+$/u', $gloss) === 1));
             $target = $known[$head] ?? $known[$gloss] ?? $known[$whole] ?? null;
             if ($isOne && $target !== null && count($beside[$head]) === 1 && count($beside[$gloss]) === 1) {
                 $this->targets += [$whole => $target, $gloss => $target, $head => $target];
@@ -67,7 +71,12 @@ final class Glosses
             }
         }
 
-        return self::isShort($gloss) ? null : false;
+        return self::isShort($gloss) || self::isCode($gloss) ? null : false;
+    }
+
+    private static function isCode(string $text): bool
+    {
+        return preg_match(self::CODE, $text) === 1;
     }
 
     private static function isShort(string $text): bool

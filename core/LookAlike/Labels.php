@@ -25,6 +25,9 @@ final class Labels
         'rear|top|bottom|and|or|per|x|by|about|less|more|than|set|pair|dozen|inside|outside|long|short|wide|narrow|tall|slim|men|'.
         'women|boys|girls|kids|baby|mens|womens)$/';
 
+    /** Labels that name nothing of their own, whatever stands beside them. */
+    private const EMPTY = ['type', 'design', 'version', 'model'];
+
     /** What could be a label before others: words of which none denies or compares. */
     private const FIRST = '/^(?!.*\b(?:not|no|non|without|with|for|from|to|up|over|under|above|below|half|double|extra|super|ultra|mini|'.
         'semi|anti|light|dark|pale|deep|bright|left|right|upper|lower|inner|outer|front|rear|top|bottom|new|old|un|less|more)\b)'.
@@ -207,7 +210,7 @@ final class Labels
     /** Whether a label can be left out: what stands without it is called nothing else, or goes without it elsewhere as well. */
     private function saysNothing(string $bare): bool
     {
-        $told = array_diff_key($this->dressed[$bare], $this->firstWords);
+        $told = array_diff_key($this->dressed[$bare], $this->firstWords, array_flip(self::EMPTY));
         if ($told !== [] && ! self::areOne(array_keys($told))) {
             return false;
         }

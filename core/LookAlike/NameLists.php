@@ -23,6 +23,7 @@ final class NameLists
         'countries' => Evidence::Synonym,
         'languages' => Evidence::Language,
         'words' => Evidence::Synonym,
+        'colors-by-number' => Evidence::Synonym,
     ];
 
     private const LANGUAGES = ['de', 'fr', 'es', 'it', 'nl'];

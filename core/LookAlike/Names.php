@@ -11,6 +11,9 @@ final class Names
 
     private const MOST_KEPT = 20_000;
 
+    /** Times that a synonym is read anew: what one line calls a hex key, and that a hex wrench, another calls hexagonal. */
+    private const MOST_STEPS = 4;
+
     /** How many meanings of a name are tried at most: "nudeln" are noodles or pasta. */
     private const MOST_MEANINGS = 3;
 
@@ -50,7 +53,7 @@ final class Names
             return [];
         }
         foreach ([Evidence::Standard, Evidence::Language, Evidence::Synonym] as $evidence) {
-            [$text] = $this->replaced($letters, $evidence);
+            $text = $evidence === Evidence::Synonym ? $this->settled($letters) : $this->replaced($letters, $evidence)[0];
             if ($text !== $letters) {
                 $found[$evidence->value] = $letters = $text;
             }
@@ -160,6 +163,26 @@ final class Names
         return $this->couldBe[$token] ??= $this->lists->begins($token) ||
             $this->otherWords->inflected($token) !== [] ||
             $this->otherWords->compound($token) !== null;
+    }
+
+    /** A text in words that no synonym changes any more; where two lines name each other, in those that come first by letters. */
+    private function settled(string $text): string
+    {
+        $before = [];
+        for ($step = 0; $step < self::MOST_STEPS; $step++) {
+            [$next] = $this->replaced($text, Evidence::Synonym);
+            if ($next === $text || ($before !== [] && str_contains(" {$next} ", " {$text} "))) {
+                return $text;
+            }
+            $circle = array_search($next, $before, true);
+            if ($circle !== false) {
+                return min([...array_slice($before, $circle), $text]);
+            }
+            $before[] = $text;
+            $text = $next;
+        }
+
+        return $text;
     }
 
     /**

@@ -14,9 +14,14 @@ final class Notation
     public const MOST_WORDS = 7;
 
     /** What parts words: room, a hyphen between letters, a number and a word written together. */
-    private const APART = '/:?\s+|(?<=\pL)-(?=\pL)|(?<=\d)-(?=\pL{3})|(?<=\d)(?=\pL{2,}\.?$)/u';
+    private const APART = '/:?\s+|(?<=\pL)-(?=\pL)|(?<=\d)-(?=\pL{3})|(?<=\d)(?=\pL{2,}\.?$)|'.
+        '(?<=\d)(?=(?:mm|cm|km|kg|mg|ml|cl|kw|mah|ah|wh|gb|tb|mb|mp|k?hz|[mg]hz|lm|oz|lb|ft|bar|psi|rpm)\b)/u';
 
     private const LENGTH = '\d+(?:[.,]\d+)? ?(?:mm|cm|m|in|")$';
+
+    /** Verbs and what belongs to them: built-in, clip on. */
+    private const TOGETHER = '(built|plug|clip|snap|screw|bolt|slip|pull|push|drop|fold|roll|pop|hook|stick|iron|sew|zip|lace|flip)[ -]'.
+        '(in|on|out|up|down)';
 
     private const SIGNS = [
         // 30 ✕ 20
@@ -26,6 +31,12 @@ final class Notation
         // G 1/2" is a thread's name, not a length (ISO 228-1, ISO 7-1); M8 x 40 is 40 mm long (ISO 4014)
         '/^(g|r|rp|rc|npt|bsp) ?(\d+(?: \d+)?\/\d+|\d) ?(?:"|in|inch)$/u' => '$1 $2',
         '/^m ?(\d+(?:[.,]\d+)?) ?x ?(\d+)$/u' => 'm$1 x $2 mm',
+        // +/- 0.02 mm; 80 degrees C; f = 2.8 mm
+        '/\+ ?\/ ?- ?|± /u' => '±',
+        '/(?<=\d) ?(?:degrees?|deg\.?) ?([cf])(?:elsius|ahrenheit)?\b/' => ' °$1',
+        '/^([lhwbdf]) ?= ?(?=\d)/' => '$1 ',
+        // built in, built-in
+        '/\b'.self::TOGETHER.'\b/u' => '$1$2',
         // 30 by 40 cm, h 20 cm, minus 18 °C, 10pk
         '/(?<=\d) by (?=\d)/u' => ' x ',
         '/^l (?='.self::LENGTH.')/u' => 'length ',
@@ -48,7 +59,7 @@ final class Notation
         '/^(.+?),? (?:is |are )?incl(?:uded|\.)?$/u' => 'with $1',
         '/\b(?:excl\.?|excluding|w\/o) ?(?=[\pL\d])/u' => 'without ',
         '/\b(?:incl\.?|including|w\/) ?(?=[\pL\d])/u' => 'with ',
-        '/^no (?=\pL{3,}$)/u' => 'without ',
+        '/^no[ -](?=\pL{3,}$)/u' => 'without ',
         // ≤ 30 cm, max. 30 cm; ≥ 3, 3+, 3 years and up
         '/^(?:≤|<=|max(?:imum)?\.?) ?(?=\d)/u' => 'up to ',
         '/^(?:≥|>=|min(?:imum)?\.?|at least) ?(?=\d)/u' => 'from ',
@@ -102,7 +113,7 @@ final class Notation
         '(?<size>small|sml|s|large|lge|lrg|l)(?: size)?$/';
 
     /** Words alone, none of which any rule is about. */
-    private const PLAIN = '/^(?!(?:no|for|sizes?|set) )(?!.*\b(?:incl|excl|w\/))[\pL -]+$/u';
+    private const PLAIN = '/^(?!(?:no|for|sizes?|set)[ -])(?!.*\b(?:incl|excl|w\/|'.self::TOGETHER.'))[\pL -]+$/u';
 
     /** 80/20 cotton/polyester */
     private const BLEND = '~^(\d{1,2}(?:/\d{1,2})+) (\pL[\pL ]*(?:/\pL[\pL ]*)+)$~u';

@@ -12,7 +12,7 @@ final class Phrases
 {
     private const COUNTED = 'pcs?|pieces?|pzs?|stk?|stuck|stuks|units?|ct|counts?|ea|each';
 
-    private const PACK = 'packs?|pkt|packets?|packung|paquet|confezione';
+    private const PACK = 'packs?|pkt?|vp?e|packets?|packung|paquet|confezione';
 
     private const TIMES = [
         'once' => '1',
@@ -91,7 +91,7 @@ final class Phrases
     private const ANY = '/[\d+:]|(?:effect|optics?|appearance)$|^(?:'.self::ORDINAL.') |'.
         '(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
         '\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|'.
-        'fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
+        'resistan(?:t|ce)|fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
         'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
         'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
 
@@ -113,6 +113,9 @@ final class Phrases
         '/^(\d+ ?\pL*) ?\+$/u' => 'from $1',
         '/^(?:ab|a partir de|a partir du|desde|da|vanaf|starting (?:at|from)) (?=\d)/' => 'from ',
         '/^(?:bis zu|bis|jusqu a|hasta|fino a|tot) (?=\d)/' => 'up to ',
+        // resistant to oil, oil resistance
+        '/^resistan(?:t|ce) (?:to|against) (\pL[\pL ]*)$/u' => '$1 resistant',
+        '/^(\pL[\pL ]*) resistance$/u' => '$1 resistant',
         // left-handed, lh
         '/\b(left|right)[- ]?hand(?:ed)?\b/' => '$1',
         '/\blh\b/' => 'left',
@@ -152,14 +155,22 @@ final class Phrases
         '/^(?:genuine|real) (?=\pL)/u' => '',
         // DIN EN 1335: national editions of one European standard (CEN)
         '/\b(?:din|bs|nf|une|uni|nen|onorm) (?=en )/' => '',
-        // EN ISO 20345, EN20345
-        '/\ben ?(?:iso ?)?(?=\d{3,5}\b)/' => 'en ',
+        // according to EN ISO 20345, ISO 20345, EN20345
+        '/^(?:acc(?:ording|\.)? to|complies with|conforms to|as per) (?=(?:en|iso|iec)\b)/' => '',
+        '/\b(?:en ?)?iso ?(?=\d{3,5}\b)|\ben ?(?=\d{3,5}\b)/' => 'en ',
         // 12.5 % abv
         '/(?<=%) ?(?:vol(?:ume)?\.?|abv|alc(?:ohol)?\.?)(?: vol\.?)?$/' => ' vol',
         // sds+
-        '/(?<=\pL{2})\+$/u' => ' plus',
+        '/(?<=[\pL\d]{2})\+$/u' => ' plus',
         // 1/2" bsp (ISO 228-1)
-        '/^(\d\/\d+|\d)"? ?bspp?$/' => 'g $1',
+        '/^(\d\/\d+|\d)(?:"| ?in(?:ch|\.)?)? ?bspp?$/' => 'g $1',
+        '/^(\d\/\d+|\d)(?:"| ?in(?:ch|\.)?)? ?npt$/' => 'npt $1',
+        // nominal diameter 12, in German NW 12 (ISO 6708)
+        '/^(?:nw|nb|nominal (?:diameter|width|bore|size)) ?(?=\d)/' => 'dn ',
+        // Shore A 60, 60 Shore A, Shore 60A (ISO 48-4)
+        '/\bshore[ -]?([ad])[ -]?(\d{2})\b/' => '$2$1',
+        '/\b(\d{2})[ -]?(?:° ?)?shore[ -]?([ad])\b/' => '$1$2',
+        '/\bshore (?=\d{2} ?[ad]\b)/' => '',
         // extra strong
         '/^x-(?=\pL{4})/u' => 'extra ',
         // 30 pages/min
@@ -211,8 +222,8 @@ final class Phrases
             $text,
         );
         $text = (string) preg_replace_callback(
-            '/(?<=\d )(mm|cm|m|in|") ('.implode('|', array_keys(self::SIDES)).')$/',
-            fn (array $part): string => $part[1].' '.self::SIDES[$part[2]],
+            '/(?<=\d) ?(mm|cm|m|in|") ('.implode('|', array_keys(self::SIDES)).')$/',
+            fn (array $part): string => ' '.$part[1].' '.self::SIDES[$part[2]],
             $text,
         );
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Lokum\LookAlike;
 
 use Lokum\Quantity\Unit;
+use Lokum\Text\StrictKey;
 
 /**
  * What values are short for, as the list itself tells (C2): FMC is the one value whose words begin so, 2P the one that counts two of a
@@ -35,19 +36,27 @@ final class Shorthand
     /** @var array<int|string, array<string, string>> what stands behind each number, with its whole text */
     private array $counted = [];
 
+    /** @var array<string, array<string, string>> keys of values that are one long word, by its first letters and by itself */
+    private array $alone = [];
+
     /** @var array<string, array<string, true>> long words of the list by their first letters */
     private array $beginning = [];
 
     /**
      * @param  array<int, list<string>>  $words  of each value
+     * @param  array<int, list<string>>  $written  the same as it came, before any name was replaced
      * @param  array<int, string>  $keys  what each meets others by
      * @param  array<string, string>  $known  the same by text
      * @param  array<string, int>  $clipped  words that are written as their beginning
      */
-    public function __construct(array $words, array $keys, private readonly array $known, private readonly array $clipped)
+    public function __construct(array $words, array $written, array $keys, private readonly array $known, private readonly array $clipped)
     {
         foreach ($words as $i => $some) {
             $this->addInitials($some, $keys[$i]);
+            $this->addInitials($written[$i], $keys[$i]);
+            if (count($written[$i]) === 1 && preg_match(self::LONG, $written[$i][0]) === 1) {
+                $this->alone[substr($written[$i][0], 0, 3)][$written[$i][0]] = $keys[$i];
+            }
             foreach ($some as $word) {
                 if (preg_match(self::LONG, $word) === 1) {
                     $this->beginning[substr($word, 0, 3)][$word] = true;
@@ -63,11 +72,17 @@ final class Shorthand
     /**
      * @param  string  $text  strict key
      * @param  list<string>  $words  of it
+     * @param  string  $written  as it came
      * @return list<string> keys of what it could be short for
      */
-    public function of(string $text, array $words): array
+    public function of(string $text, array $words, string $written): array
     {
-        $keys = [...$this->byInitials($text), ...$this->byCount(Notation::plain($text)), ...$this->byBeginning($words)];
+        $keys = [
+            ...$this->byInitials($text),
+            ...$this->byCount(Notation::plain($text)),
+            ...$this->byBeginning($words),
+            ...$this->byPoint($written),
+        ];
 
         return array_values(array_unique($keys));
     }
@@ -91,6 +106,23 @@ final class Shorthand
         $key = $isShort ? $this->initials[str_replace(['&', '+'], '', $text)] ?? false : false;
 
         return $key === false ? [] : [$key];
+    }
+
+    /** @return list<string> the key of the one word that a value is cut from, as its point tells: transp., transparent */
+    private function byPoint(string $written): array
+    {
+        if (preg_match('/^\s*(\pL{3,})\.\s*$/u', $written, $part) !== 1) {
+            return [];
+        }
+        $short = StrictKey::of($part[1]);
+        $longer = array_filter(
+            $this->alone[substr($short, 0, 3)] ?? [],
+            fn (string $long): bool => str_starts_with($long, $short) && strlen($long) > strlen($short) + 2,
+            ARRAY_FILTER_USE_KEY,
+        );
+        $keys = array_values(array_unique($longer));
+
+        return count($keys) === 1 ? $keys : [];
     }
 
     /** @return list<string> the key of the one value that counts as many of a word with this beginning */
@@ -133,11 +165,11 @@ final class Shorthand
     /** @param  list<string>  $words */
     private function addInitials(array $words, string $key): void
     {
-        $words = array_values(array_diff($words, ['of', 'the', 'and', 'for']));
-        if (count($words) < 2 || count($words) > Notation::MOST_WORDS) {
-            return;
+        foreach ([$words, array_diff($words, ['of', 'the', 'and', 'for', 'in', 'with'])] as $some) {
+            if (count($some) > 1 && count($some) <= Notation::MOST_WORDS) {
+                $letters = implode('', array_map(fn (string $word): string => mb_substr($word, 0, 1), $some));
+                $this->initials[$letters] = ($this->initials[$letters] ?? $key) === $key ? $key : false;
+            }
         }
-        $letters = implode('', array_map(fn (string $word): string => mb_substr($word, 0, 1), $words));
-        $this->initials[$letters] = ($this->initials[$letters] ?? $key) === $key ? $key : false;
     }
 }

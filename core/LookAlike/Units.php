@@ -13,6 +13,9 @@ final class Units
     /** The same where words stand before the number: from 3, beside from 5 years. */
     private const ENOUGH_BESIDE = 2;
 
+    /** What stands behind a number and is none of it: H.265 plus. */
+    private const UNIT = '/^(?!(?:plus|pro|max|mini|lite|ultra)$)[^\d+]+$/';
+
     private const NUMBER = '/^\d[\d.,]*$/';
 
     /** @var array<string, array<string, int>> values by what stands before their number, and by their unit */
@@ -24,7 +27,7 @@ final class Units
         foreach ($words as $some) {
             $unit = count($some) > 1 ? array_pop($some) : '';
             $number = $some === [] ? '' : array_pop($some);
-            if (preg_match(self::NUMBER, $number) === 1 && preg_match('/^[^\d]+$/', $unit) === 1) {
+            if (preg_match(self::NUMBER, $number) === 1 && preg_match(self::UNIT, $unit) === 1) {
                 $before = implode(' ', $some);
                 $this->values[$before][$unit] = ($this->values[$before][$unit] ?? 0) + 1;
             }

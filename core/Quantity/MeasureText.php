@@ -17,7 +17,7 @@ final class MeasureText
 
     private const LONGEST = 200;
 
-    private const BETWEEN = '/^(.*?)\s*(?:[–—-]|…|\bto\b)\s*([+-]?[\d.,½⅓⅔¼¾⅛⅜⅝⅞].*)$/u';
+    private const BETWEEN = '/^(.*?)\s*(?:[–—~-]|…|\bto\b|\/(?=\s?\+))\s*([+-]?[\d.,½⅓⅔¼¾⅛⅜⅝⅞].*)$/u';
 
     /** @throws UnreadableQuantity */
     public static function read(string $text): Quantity|QuantityRange|Dimensions

@@ -159,6 +159,37 @@ test('what the others of the list say of a value holds there and not alone', fun
     ],
     'and is not where it speaks another' => ['Bread, Pan, Sugar, Zucker', 'Sugar ~ Zucker'],
     'the usual one where both do' => ['Noodles, Pasta, Nudeln', 'Noodles ~ Nudeln'],
+    'what a unit measures, where it is one thing' => [
+        'IR range 30 m, 30 m IR, IR up to 30 m, IR range 50 m, 50 m IR',
+        '30 m IR ~ IR range 30 m',
+        '30 m IR ~ IR up to 30 m',
+        'IR range 30 m ~ IR up to 30 m',
+        '50 m IR ~ IR range 50 m',
+    ],
+    'and is not where the list says two' => ['Shelf width 30 cm, Shelf depth 30 cm, Shelf 30 cm'],
+    'a code with what it is for in front' => [
+        'IP67, weatherproof (IP67), IP66, Signal red, RAL 3001, Plug (EU), Plug (UK)',
+        'IP67 ~ weatherproof (IP67)',
+        'RAL 3001 ~ Signal red',
+    ],
+    'a word with a point, where one begins so' => [
+        'Transparent, transp., Adjustable, Adjacent, adj., Vegetarian, veg.',
+        'Transparent ~ transp.',
+        'Vegetarian ~ veg.',
+    ],
+    'first letters with the small words, and of what came' => [
+        'Glow in the dark, GITD, Carbon fiber, CF, Acier galvanisé, AG',
+        'GITD ~ Glow in the dark',
+        'CF ~ Carbon fiber',
+    ],
+    'what makes another thing of a code is no unit of it' => ['H.265, H.265 plus, H265+', 'H.265 plus ~ H265+'],
+    'a word that names nothing beside one that does' => [
+        'Dome, Dome camera, Bullet, Bullet camera, Bullet type',
+        'Dome ~ Dome camera',
+        'Bullet ~ Bullet camera',
+        'Bullet ~ Bullet type',
+        'Bullet camera ~ Bullet type',
+    ],
     'names that lead to others' => [
         'Rucksack, Backpack, Settee, Sofa, Couch',
         'Backpack ~ Rucksack',
@@ -357,6 +388,20 @@ test('what is the same is found however it is written', function (string $one, s
     ['Toughened glass', 'tempered glass'],
     ['30 by 40 cm', '30 x 40 cm'],
     ['18 ct gold', '18K gold'],
+    ['No smoking', 'no-smoking'],
+    ['Built-in microphone', 'microphone, built in'],
+    ['Tolerance ±0.02 mm', 'tolerance +/- 0,02 mm'],
+    ['up to 80 degrees C', 'max. 80 °C'],
+    ['-30 to 60 °C', '-30~60 °C'],
+    ['-40 °C to +100 °C', '-40/+100 °C'],
+    ['oil resistant', 'resistant to oil'],
+    ['EN ISO 7010', 'acc. to ISO 7010'],
+    ['DN 12', 'NW 12'],
+    ['1/2" NPT', 'NPT 1/2'],
+    ['60 Shore A', 'Shore A 60'],
+    ['0.18mm thick', 'Thickness 0.18 mm'],
+    ['RAL 9016', 'RAL9016 traffic white'],
+    ['Ultra HD', 'UHD'],
 ]);
 
 test('what the shop has said twice holds for a third', function (): void {
