@@ -42,6 +42,8 @@ final class Context
 
     private DimensionWords $dimensionWords;
 
+    private Boxes $boxes;
+
     /**
      * @param  array<int, string>  $written  values as they came
      * @param  array<int, string>  $texts  strict keys, after all that is known of each alone
@@ -66,6 +68,7 @@ final class Context
                 $this->known[rtrim($form, 's')] ??= $keys[$i];
             }
         }
+        $this->boxes = new Boxes([...array_map(StrictKey::of(...), $written), ...$plainly]);
         foreach (['with', 'for'] as $before) {
             $named = array_map(fn (array $some): string => $this->known[$this->behind($before, $some)] ?? '', $this->words);
             $this->namesAlone[$before] = count(array_unique(array_diff($named, ['']))) > 1;
@@ -89,7 +92,11 @@ final class Context
     {
         $words = $this->words[$i];
         $keys = [
-            Evidence::Phrase->value => $this->keysOf([...$this->inAnotherForm($words), ...$this->having($words)]),
+            Evidence::Phrase->value => $this->keysOf([
+                ...$this->inAnotherForm($words),
+                ...$this->having($words),
+                ...$this->boxes->opened($words),
+            ]),
             Evidence::Named->value => array_filter([$this->glosses->of($this->texts[$i])], is_string(...)),
             Evidence::Thousands->value => array_filter([$this->shorthand->thousands($this->texts[$i])], is_string(...)),
             Evidence::Label->value => $this->keysOf([...$this->labels->without($i), ...$this->units->beside($words)]) ?:
@@ -170,7 +177,9 @@ final class Context
         $first = $words[0] ?? '';
         $named = implode(' ', array_slice($words, 1));
         $participle = preg_replace('/(?:ing|e)?s?$/', '', $named).'ed';
-        $alone = ($this->namesAlone[$first] ?? false) ? [$this->behind($first, $words)] : [];
+        // With a trickle vent; with salt is no salt.
+        $hasMany = $first === 'with' && count($words) > 2 && preg_match('/\d/', $named) !== 1;
+        $alone = $hasMany || ($this->namesAlone[$first] ?? false) ? [$this->behind($first, $words)] : [];
 
         return match (true) {
             $named === '' => [],

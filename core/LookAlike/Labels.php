@@ -232,7 +232,7 @@ final class Labels
             return false;
         }
         $labels = array_map(
-            fn (int|string $label): string => implode(' ', array_map(WordForms::american(...), explode(' ', (string) $label))),
+            fn (int|string $label): string => implode(' ', array_map(WordForms::american(...), self::saying((string) $label))),
             $labels,
         );
         usort($labels, fn (string $a, string $b): int => strlen($b) <=> strlen($a));
@@ -242,13 +242,32 @@ final class Labels
                 continue;
             }
             foreach (explode(' ', $label) as $word) {
-                if (array_filter($longest, fn (string $other): bool => str_starts_with($other, rtrim($word, '.'))) === []) {
+                if (array_filter($longest, fn (string $other): bool => self::isOneOf($word, $other)) === []) {
                     return false;
                 }
             }
         }
 
         return true;
+    }
+
+    /**
+     * The words of a label that say more than that something is so hot: serve at, serving temperature.
+     *
+     * @return non-empty-list<string>
+     */
+    private static function saying(string $label): array
+    {
+        $words = explode(' ', $label);
+
+        return array_values(array_diff($words, ['at', 'temperature', 'temp', 'temp.'])) ?: $words;
+    }
+
+    /** Whether a word is another, shortened or in another form: temp., temperature; serve, serving. */
+    private static function isOneOf(string $word, string $other): bool
+    {
+        return str_starts_with($other, rtrim($word, '.')) ||
+            (strlen($word) > 4 && strlen($other) > 4 && substr($word, 0, -1) === substr($other, 0, strlen($word) - 1));
     }
 
     /** What a number counts: its unit, or nothing. */

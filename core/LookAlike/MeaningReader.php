@@ -105,6 +105,7 @@ final class MeaningReader
         $letters = StrictKey::of($text);
         // A raised o is typed for a degree; behind it stands the letter of the scale.
         $text = (string) preg_replace('/(?<=[\d\s])[º˚]\s?(?=[CF]\b)/u', '°', Unicode::digits($text));
+        $text = (string) preg_replace('/(?<=\d)\s?([kKMGT])b(?:ps|\/s)\b/', ' $1bit/s', $text);
         $plain = Notation::plain(StrictKey::of($text));
         $measure = $this->wholeMeasure($text);
         if ($measure !== null) {

@@ -35,6 +35,10 @@ final class Notation
         '/\+ ?\/ ?- ?|± /u' => '±',
         '/(?<=\d) ?(?:degrees?|deg\.?) ?([cf])(?:elsius|ahrenheit)?\b/' => ' °$1',
         '/^([lhwbdf]) ?= ?(?=\d)/' => '$1 ',
+        // HDMI v2.1, HDMI version 2.1; 8K@60Hz; 26 AWG
+        '/(?<=\pL) (?:v|ver\.?|version|rev\.?) ?(?=\d+\.\d)/u' => ' ',
+        '/ ?@ ?(?=\d)/' => ' at ',
+        '/^(\d+) ?awg$/' => 'awg $1',
         // built in, built-in
         '/\b'.self::TOGETHER.'\b/u' => '$1$2',
         // 30 by 40 cm, h 20 cm, minus 18 °C, 10pk

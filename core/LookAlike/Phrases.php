@@ -82,7 +82,7 @@ final class Phrases
         'bowl|door|seater|drawer|ring|hole|gang|pin|wire|axis|blade|slot|wheel|button|pocket|panel|section|piece|tap';
 
     /** A side and its letter: h160, 160 cm h. */
-    private const SIDE = '/^([lwhdbt]?) ?(\d[\d.,]*(?: ?(?:mm|cm|m|in|"))?) ?([lwhdbt]?)$/';
+    private const SIDE = '/^([lwhdbt]?) ?(\d[\d.,]*(?: ?(?:mm|cm|m|in|"))?) ?([lwhdbt]?)( (?:mm|cm|m|in))?$/';
 
     /** Orders in which sides are named by most trades (common practice; b and t as in German). */
     private const USUAL = ['lw', 'lh', 'wh', 'wd', 'lwh', 'lwd', 'wdh', 'whd', 'bh', 'bt', 'lb', 'lbh', 'bth', 'bht', 'hwd', 'hbt'];
@@ -244,7 +244,7 @@ final class Phrases
                 return $text;
             }
             $letters .= $part[1].$part[3];
-            $sides[] = $part[2];
+            $sides[] = $part[2].($part[4] ?? '');
         }
 
         return in_array($letters, self::USUAL, true) ? implode(' x ', $sides) : $text;

@@ -71,6 +71,7 @@ return [
     'lm' => [['lm' => 1], '1', 'lm', '', ['lumen', 'lumens']],
     'lx' => [['lm' => 1, 'mm' => -2], '1/1000000', 'lx', '', ['lux']],
     'B' => [['B' => 1], '1', 'By', 'kMGT', ['byte', 'bytes']],
+    'bit' => [['B' => 1], '1/8', 'bit', 'kMGT', ['bits']],
     'KiB' => [['B' => 1], '1024', 'KiBy', '', ['kibibyte', 'kibibytes']],
     'MiB' => [['B' => 1], '1048576', 'MiBy', '', ['mebibyte', 'mebibytes']],
     'GiB' => [['B' => 1], '1073741824', 'GiBy', '', ['gibibyte', 'gibibytes']],
