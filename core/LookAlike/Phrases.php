@@ -239,7 +239,7 @@ final class Phrases
     {
         $letters = '';
         $sides = [];
-        foreach (explode('x', str_contains($text, 'x') ? $text : '') as $side) {
+        foreach (preg_split('/[x×]/u', $text) ?: [] as $side) {
             if (preg_match(self::SIDE, trim($side), $part) !== 1 || strlen($part[1].$part[3]) !== 1) {
                 return $text;
             }

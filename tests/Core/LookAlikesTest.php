@@ -192,7 +192,8 @@ test('what the others of the list say of a value holds there and not alone', fun
     ],
     'what a box holds' => ['Box of 100, 100 pcs, Box of 200, 200 pcs', '100 pcs ~ Box of 100', '200 pcs ~ Box of 200'],
     'and not beside a pack' => ['Box of 100, Pack of 100'],
-    'what has more than one word' => ['With trickle vent, Trickle vent, With salt, Salt', 'Trickle vent ~ With trickle vent'],
+    'what has more than one word' => ['With trickle vent, Trickle vent', 'Trickle vent ~ With trickle vent'],
+    'and not what has one' => ['With salt, Salt'],
     'at which temperature' => [
         'Serve at 8-10 °C, serving temperature 8–10 °C, 8-10 °C',
         '8-10 °C ~ Serve at 8-10 °C',
