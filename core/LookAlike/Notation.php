@@ -39,6 +39,10 @@ final class Notation
         '/(?<=\pL) (?:v|ver\.?|version|rev\.?) ?(?=\d+\.\d)/u' => ' ',
         '/ ?@ ?(?=\d)/' => ' at ',
         '/^(\d+) ?awg$/' => 'awg $1',
+        // 2x AA
+        '/^(\d{1,2})x (?=\pL)/u' => '$1 x ',
+        // 600 den polyester, 600-denier
+        '/(?<=\d)[ -]?den(?:ier)?\b/' => 'd',
         // built in, built-in
         '/\b'.self::TOGETHER.'\b/u' => '$1$2',
         // 30 by 40 cm, h 20 cm, minus 18 °C, 10pk

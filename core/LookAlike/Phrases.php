@@ -91,7 +91,7 @@ final class Phrases
     private const ANY = '/[\d+:]|(?:effect|optics?|appearance)$|^(?:'.self::ORDINAL.') |'.
         '(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
         '\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|'.
-        'resistan(?:t|ce)|fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
+        'resistan(?:t|ce)|powered|via|do|don|fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
         'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
         'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
 
@@ -116,6 +116,12 @@ final class Phrases
         // resistant to oil, oil resistance
         '/^resistan(?:t|ce) (?:to|against) (\pL[\pL ]*)$/u' => '$1 resistant',
         '/^(\pL[\pL ]*) resistance$/u' => '$1 resistant',
+        // powered by USB, via USB
+        '/^(?:powered by|via) (\pL[\pL ]*)$/u' => '$1 powered',
+        // do not store above 25 °C
+        '/^(?:do not|don t|not) (store|keep) (?:above|over) (?=\d)/' => '$1 under ',
+        // from age 12
+        '/^from ages? (?=\d)/' => 'from ',
         // left-handed, lh
         '/\b(left|right)[- ]?hand(?:ed)?\b/' => '$1',
         '/\blh\b/' => 'left',
@@ -187,6 +193,11 @@ final class Phrases
         '/(?<![\d.,])(\d{1,2})(?:st|nd|rd) (?=\pL{3})/u' => '$1th ',
         // stone effect, stone optic
         '/(?<=\pL )(?:effect|optics?|appearance)$/u' => 'look',
+        // 1 x CR2032, AA x 2
+        '/^1 ?x (?=\pL+\d)/u' => '',
+        '/^(\pL{1,4}\d*) ?x ?(\d{1,2})$/u' => '$2 x $1',
+        // 2 AA, two AA
+        '/^(\d{1,2}) (?=a{2,4}$)/' => '$1 x ',
         // 12 v=, 16 v~
         '/(?<=\d)( ?)v ?[=⎓]$/u' => '$1v dc',
         '/(?<=\d)( ?)v ?~$/' => '$1v ac',

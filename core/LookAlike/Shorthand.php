@@ -52,8 +52,8 @@ final class Shorthand
     public function __construct(array $words, array $written, array $keys, private readonly array $known, private readonly array $clipped)
     {
         foreach ($words as $i => $some) {
-            $this->addInitials($some, $keys[$i]);
-            $this->addInitials($written[$i], $keys[$i]);
+            $this->addInitials($some, $known[implode(' ', $some)] ?? $keys[$i]);
+            $this->addInitials($written[$i], $known[implode(' ', $written[$i])] ?? $keys[$i]);
             if (count($written[$i]) === 1 && preg_match(self::LONG, $written[$i][0]) === 1) {
                 $this->alone[substr($written[$i][0], 0, 3)][$written[$i][0]] = $keys[$i];
             }
