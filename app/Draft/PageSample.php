@@ -5,10 +5,12 @@ declare(strict_types=1);
 namespace App\Draft;
 
 use App\Catalog\ItemsOfLevel;
+use App\Catalog\Stock;
 use App\Catalog\TermNumbers;
 use App\Data\Rows;
 use App\Models\Definition;
 use App\Models\Item;
+use Lokum\Lineup\ProductField;
 use Lokum\Lineup\ProposedBands;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
@@ -16,8 +18,11 @@ use Lokum\Vocabulary\Level;
 /** What some products of a page, chosen by their numbers alone, answer to all of its filters: enough to tell how alike these are. */
 final class PageSample
 {
-    /** Products, about; smaller pages are taken whole. */
-    public const PRODUCTS = 2000;
+    /** Products, about: those of the first size that can tell; smaller pages are taken whole. */
+    public const SIZES = [2000, 20_000];
+
+    /** Items whose cells are read in one go. */
+    private const CHUNK = 2000;
 
     /** A number mixed so that neighbours are chosen independently of each other (D. E. Knuth's multiplicative hashing). */
     private const MIXED = '((p.id * 2654435761) & 4294967295)';
@@ -25,28 +30,31 @@ final class PageSample
     /** Parts that a scale is taken as. */
     public const SHARES = 8;
 
-    /** @var array<string, array<int, array<int, int>>> answer by item, by page and definition */
+    /** @var array<string, array<string, array<int, int>>> answer by item, by page with size and filter */
     private array $answers = [];
 
-    /** @var array<string, float> by page */
-    private array $shares = [];
+    /** @var array<string, array{0: array<int, true>, 1: array<int, int>}> the items in it, by page with size */
+    private array $items = [];
 
     public function __construct(private readonly PageFacts $facts)
     {
     }
 
     /** The part of a page's products that is in the sample, from 0 to 1. */
-    public function share(string $page): float
+    public function share(string $page, int $size): float
     {
-        return $this->shares[$page] ??= min(1.0, self::PRODUCTS / max(1, $this->facts->products($page)));
+        return min(1.0, $size / max(1, $this->facts->products($page)));
     }
 
-    /** @return array<int, int> answer by product or variant, of several the smallest; empty for a text */
-    public function of(string $page, Definition $definition): array
+    /**
+     * @param  string  $key  of a filter over a definition, or over a field that stands in the row of an item
+     * @return array<int, int> answer by product or variant, of several the smallest; empty for a text
+     */
+    public function of(string $page, string $key, int $size): array
     {
-        $this->answers[$page] ??= $this->read($page);
+        $this->answers["{$page} {$size}"] ??= $this->read($page, $size);
 
-        return $this->answers[$page][$definition->id] ?? [];
+        return $this->answers["{$page} {$size}"][$key] ?? [];
     }
 
     /**
@@ -59,22 +67,58 @@ final class PageSample
         return count(array_filter($edges, fn (float $edge): bool => $number >= $edge));
     }
 
-    /** @return array<int, array<int, int>> */
-    private function read(string $page): array
+    /** @return array<int, int> products of the variants in the sample, and of products without any, by id */
+    public function parents(string $page, int $size): array
     {
-        [$products, $leaves] = $this->items($page);
-        $counted = $edges = $answers = [];
+        return ($this->items["{$page} {$size}"] ??= $this->items($page, $size))[1];
+    }
+
+    /** @return array<string, array<int, int>> */
+    private function read(string $page, int $size): array
+    {
+        [$products, $leaves] = $this->items["{$page} {$size}"] ??= $this->items($page, $size);
+        $counted = $edges = $slugs = $answers = [];
         foreach (Definition::query()->live()->where('kind', '!=', Kind::Text)->get() as $definition) {
+            $slugs[$definition->id] = $definition->slug;
             $counted[$definition->id] = $definition->level === Level::Product ? $products : $leaves;
             if ($definition->kind === Kind::Number || $definition->kind === Kind::Date) {
-                $edges[$definition->id] = $this->edges($page, $definition);
+                $edges[$definition->id] = $this->edges($page, $definition->slug);
             }
         }
-        foreach (array_chunk(array_keys($products + $leaves), self::PRODUCTS) as $some) {
+        foreach (array_chunk(array_keys($products + $leaves), self::CHUNK) as $some) {
             foreach (Rows::of(self::cells($some)) as [$id, $item, $term, $number]) {
                 $answer = isset($edges[$id]) && $number !== null ? self::place($edges[$id], $number) : $term;
                 if ($answer !== null && isset($counted[$id][$item]) && ($answers[$id][$item] ?? PHP_INT_MAX) > $answer) {
                     $answers[$id][$item] = $answer;
+                }
+            }
+        }
+        $byKey = [];
+        foreach ($answers as $id => $byItem) {
+            $byKey[$slugs[$id]] = $byItem;
+        }
+
+        return $byKey + $this->fields($page, array_keys($leaves));
+    }
+
+    /**
+     * @param  list<int>  $leaves
+     * @return array<string, array<int, int>> what variants answer to price and stock, which stand in their rows
+     */
+    private function fields(string $page, array $leaves): array
+    {
+        $edges = $this->edges($page, ProductField::Price->value);
+        $answers = [];
+        foreach (array_chunk($leaves, self::CHUNK) as $some) {
+            $rows = 'SELECT id, price, CASE WHEN stock IS NOT NULL THEN '.Stock::TERM.' END FROM items i WHERE id IN ('.
+                implode(',', $some).
+                ')';
+            foreach (Rows::of($rows) as [$id, $price, $stock]) {
+                if ($price !== null) {
+                    $answers[ProductField::Price->value][$id] = self::place($edges, (float) $price);
+                }
+                if ($stock !== null) {
+                    $answers[ProductField::Stock->value][$id] = (int) $stock;
                 }
             }
         }
@@ -83,25 +127,25 @@ final class PageSample
     }
 
     /** @return list<float> */
-    private function edges(string $page, Definition $definition): array
+    private function edges(string $page, string $key): array
     {
-        return ProposedBands::equalShares($this->facts->of($page, $definition->slug)->numbers, self::SHARES);
+        return ProposedBands::equalShares($this->facts->of($page, $key)->numbers, self::SHARES);
     }
 
-    /** @return array{0: array<int, true>, 1: array<int, true>} products, and variants or products without any, by id */
-    private function items(string $page): array
+    /** @return array{0: array<int, true>, 1: array<int, int>} products by id; the product of variants, or of products without any, by id */
+    private function items(string $page, int $size): array
     {
         $scope = $this->facts->scope($page);
-        $chosen = self::MIXED.' < '.(int) ceil($this->share($page) * 2 ** 32);
+        $chosen = self::MIXED.' < '.(int) ceil($this->share($page, $size) * 2 ** 32);
         $products = Item::table('p')->whereNull('p.parent_id')->whereRaw($scope->product())->whereRaw($chosen)->pluck('p.id')->all();
         $leaves = Item::table('i')
             ->join('items as p', fn ($join) => $join->whereRaw('p.id = '.ItemsOfLevel::PRODUCT))
             ->whereRaw(ItemsOfLevel::on(Level::Variant))
             ->whereRaw("{$scope->products} AND {$scope->variant()} AND {$chosen}")
-            ->pluck('i.id')
+            ->pluck('p.id', 'i.id')
             ->all();
 
-        return [array_fill_keys($products, true), array_fill_keys($leaves, true)];
+        return [array_fill_keys($products, true), $leaves];
     }
 
     /**

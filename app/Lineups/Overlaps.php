@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Lineups;
 
+use App\Draft\FilterFacts;
 use App\Draft\PageFacts;
 use App\Draft\PageSample;
 use App\Models\Definition;
@@ -38,8 +39,8 @@ final class Overlaps
     /** @var array<string, array<int, array<int, int>>> parts of the answers by page and filter, and by how many they are one of */
     private array $samples = [];
 
-    /** @var array<string, array{0: Level, 1: array<int, int>}|null> level and answers in the page's sample, by page and filter */
-    private array $sampled = [];
+    /** @var array<string, int|null> products of the sample that can tell of a filter, by page and filter; null: none can */
+    private array $sizes = [];
 
     /** @var array<int, int>|null product by variant */
     private ?array $parents = null;
@@ -86,16 +87,20 @@ final class Overlaps
      */
     private function sampled(string $page, string $one, string $other): ?array
     {
-        [$first, $second] = [$this->sampleOf($page, $one), $this->sampleOf($page, $other)];
-        if ($first === null || $second === null) {
+        [$size, $otherSize] = [$this->sizeFor($page, $one), $this->sizeFor($page, $other)];
+        if ($size === null || $otherSize === null) {
             return null;
         }
-        [[$level, $a], [$otherLevel, $b]] = [$first, $second];
-        if ($level === $otherLevel) {
+        $most = max($size, $otherSize);
+        [$a, $b] = [$this->sample->of($page, $one, $most), $this->sample->of($page, $other, $most)];
+        [$isOfVariants, $otherIs] = [$this->isOfVariants($one), $this->isOfVariants($other)];
+        if ($isOfVariants === $otherIs) {
             return self::joint($a, $b, []);
         }
 
-        return $level === Level::Product ? self::joint($b, $a, $this->parents()) : self::joint($a, $b, $this->parents());
+        $parents = $this->sample->parents($page, $most);
+
+        return $isOfVariants ? self::joint($a, $b, $parents) : self::joint($b, $a, $parents);
     }
 
     /** Whether products with both answers could be enough for as many different ones; of variants nobody knows how many there are. */
@@ -114,24 +119,31 @@ final class Overlaps
         return (Definition::liveBySlug($key)->level ?? ProductField::tryFrom($key)?->level()) === Level::Variant;
     }
 
-    /**
-     * @return array{0: Level, 1: array<int, int>}|null level and answers in the sample of a page; null where these are too many
-     *         different ones for it, or too few in it
-     */
-    private function sampleOf(string $page, string $key): ?array
+    /** Products of the smallest sample of a page that has enough with an answer, and enough for each different one; null: none has. */
+    private function sizeFor(string $page, string $key): ?int
     {
-        if (! array_key_exists("{$page}:{$key}", $this->sampled)) {
-            $definition = Definition::liveBySlug($key);
-            $facts = $this->facts->of($page, $key);
-            $share = $this->sample->share($page);
-            $tells =
-                count($facts->counts) <= PageSample::PRODUCTS / self::SAMPLE_EACH &&
-                ($share === 1.0 || $facts->carrying * $share >= self::SAMPLED);
-            $this->sampled["{$page}:{$key}"] =
-                $definition === null || ! $tells ? null : [$definition->level, $this->sample->of($page, $definition)];
+        if (! array_key_exists("{$page}:{$key}", $this->sizes)) {
+            $isInSample = Definition::liveBySlug($key) !== null ||
+                in_array($key, [ProductField::Price->value, ProductField::Stock->value], true);
+            $this->sizes["{$page}:{$key}"] = $isInSample ? $this->telling($page, $this->facts->of($page, $key)) : null;
         }
 
-        return $this->sampled["{$page}:{$key}"];
+        return $this->sizes["{$page}:{$key}"];
+    }
+
+    private function telling(string $page, FilterFacts $facts): ?int
+    {
+        foreach (PageSample::SIZES as $size) {
+            $share = $this->sample->share($page, $size);
+            if (
+                count($facts->counts) <= $size / self::SAMPLE_EACH &&
+                ($share === 1.0 || $facts->carrying * $share >= self::SAMPLED)
+            ) {
+                return $size;
+            }
+        }
+
+        return null;
     }
 
     /**

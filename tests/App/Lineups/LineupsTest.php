@@ -14,6 +14,7 @@ use App\Lineups\LineupLedger;
 use App\Lineups\LineupWarnings;
 use App\Lineups\ListOwnOnly;
 use App\Lineups\MoveLineup;
+use App\Lineups\Overlaps;
 use App\Lineups\PageWorth;
 use App\Models\Category;
 use App\Models\Change;
@@ -21,6 +22,7 @@ use App\Models\Definition;
 use App\Models\Filter;
 use App\Models\Lineup;
 use App\Models\Room;
+use App\Models\State;
 use App\Models\Umbrella;
 use App\Support\Refused;
 use App\Values\CreateValue;
@@ -683,4 +685,26 @@ test('what is composed for the shop and its branches is one step, and goes as on
     // Nothing is left to be proposed once it stands.
     $this->post('/today/compose');
     $this->from('/')->post('/today/compose')->assertSessionHasErrors();
+});
+
+test('what prices and stock say of other filters is told by the same sample, by variants and by products', function (): void {
+    $rows = ['sku,parent_sku,name,category,price,stock,tier,look'];
+    for ($i = 0; $i < 90; $i++) {
+        // The price says the tier; whether it is in stock says nothing of the look of its product.
+        $tier = $i % 3;
+        $rows[] = "P{$i},,Product {$i},Paint,,,,look ".(intdiv($i, 9) % 2);
+        foreach ([0, 1] as $variant) {
+            $rows[] = "P{$i}-{$variant},P{$i},,,".(10 + 100 * $tier).','.(($i + $variant) % 2).",tier {$tier},";
+        }
+    }
+    $this->read(implode("\n", $rows)."\n");
+    Definition::query()->update(['state' => State::Accepted]);
+    app(EditLineup::class)->several(['tier', 'look', 'stock']);
+    $overlaps = app(Overlaps::class);
+    expect($overlaps->between('shop', 'tier', 'price'))
+        ->toEqualWithDelta(1.0, 0.05)
+        ->and($overlaps->between('shop', 'stock', 'look'))
+        ->toBeLessThan(0.05)
+        ->and($overlaps->between('shop', 'price', 'stock'))
+        ->toBeLessThan(0.05);
 });
