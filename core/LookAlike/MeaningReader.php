@@ -54,6 +54,9 @@ final class MeaningReader
         'twelve' => '12',
     ];
 
+    /** Two years, two-year */
+    private const NUMBER_WORD = '/^\s*(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)[ -](?=\pL+\s*$)/iu';
+
     private const DIRECTIONS = [
         'on',
         'in',
@@ -299,6 +302,12 @@ final class MeaningReader
     /** @return array{0: list<string>, 1: list<string>, 2: list<string>}|null exact, rough and units where the whole text is a measure */
     private function wholeMeasure(string $text): ?array
     {
+        // Two years
+        $text = (string) preg_replace_callback(
+            self::NUMBER_WORD,
+            fn (array $part): string => self::NUMBERS[strtolower($part[1])].' ',
+            $text,
+        );
         if (preg_match(self::NUMBER_FIRST, $text) !== 1) {
             return null;
         }

@@ -43,6 +43,8 @@ final class Notation
         '/^(\d{1,2})x (?=\pL)/u' => '$1 x ',
         // 600 den polyester, 600-denier
         '/(?<=\d)[ -]?den(?:ier)?\b/' => 'd',
+        // 1/4"-20 UNC (ASME B1.1)
+        '/(?<=\d)"-(?=\d+ ?un[cf])/' => '-',
         // built in, built-in
         '/\b'.self::TOGETHER.'\b/u' => '$1$2',
         // 30 by 40 cm, h 20 cm, minus 18 °C, 10pk
