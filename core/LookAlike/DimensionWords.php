@@ -13,7 +13,7 @@ use Lokum\Quantity\Unit;
 final class DimensionWords
 {
     /** Words that say of a measure that it is the greatest, which is what it is measured for. */
-    private const UP_TO = ['up', 'to', 'max', 'maximum'];
+    private const UP_TO = ['up', 'down', 'to', 'max', 'maximum'];
 
     /** Words before or behind one measure: nozzle temp. 190-220 °C, 0.18 mm thick. */
     private const LABELLED = '/^(?<before>\pL[\pL. -]*?)?[ :]*(?<number>[-+−±]?\d[\d.,]*(?:-[-+]?\d[\d.,]*)?) ?'.

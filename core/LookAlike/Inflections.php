@@ -12,7 +12,7 @@ final readonly class Inflections
     /** Endings, what stands there in the list instead, and languages in which that is so (common practice, no source). */
     private const ENDINGS = [
         ['s', '', ['fr', 'es', 'nl', 'de']],
-        ['es', '', ['es', 'fr']],
+        ['es', '', ['es', 'fr', 'de']],
         ['es', 'e', ['fr']],
         ['e', '', ['fr', 'nl', 'de']],
         ['en', '', ['de', 'nl']],

@@ -26,7 +26,7 @@ final class Labels
         'women|boys|girls|kids|baby|mens|womens)$/';
 
     /** Labels that name nothing of their own, whatever stands beside them. */
-    private const EMPTY = ['type', 'design', 'version', 'model'];
+    private const EMPTY = ['type', 'design', 'version', 'model', 'size', 'format'];
 
     /** What could be a label before others: words of which none denies or compares. */
     private const FIRST = '/^(?!.*\b(?:not|no|non|without|with|for|from|to|up|over|under|above|below|half|double|extra|super|ultra|mini|'.

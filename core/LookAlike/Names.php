@@ -272,7 +272,9 @@ final class Names
         if (! $this->isFirst($token)) {
             return [1, []];
         }
-        $compound = $evidence === Evidence::Language ? $this->otherWords->compound($token) : null;
+        // A listed name in another form is not taken apart: Scheibenbremsen are Scheibenbremse.
+        $isForm = $evidence === Evidence::Language && $this->otherWords->inflected($token) !== [];
+        $compound = $evidence === Evidence::Language && ! $isForm ? $this->otherWords->compound($token) : null;
         if ($compound !== null) {
             return [1, [[$compound, '', '']]];
         }

@@ -33,7 +33,7 @@ final class OtherWords
     /** @return list<array{0: string, 1: string, 2: string}> what a word means that is a name in another form: kerzen, bougies, candele */
     public function inflected(string $token): array
     {
-        foreach ($this->lists->knows($token) ? [] : $this->inflections->of($token) as $form => $languages) {
+        foreach ($this->lists->named(Evidence::Language, $token) !== [] ? [] : $this->inflections->of($token) as $form => $languages) {
             $found = array_filter(
                 $this->lists->named(Evidence::Language, $form),
                 fn (array $name): bool => $name[1] === '' && in_array($name[2], $languages, true),

@@ -50,6 +50,25 @@ final class Phrases
         'tenth' => '10th',
     ];
 
+    private const MONTHS = [
+        'jan' => 'january',
+        'feb' => 'february',
+        'mar' => 'march',
+        'apr' => 'april',
+        'may' => 'may',
+        'jun' => 'june',
+        'jul' => 'july',
+        'aug' => 'august',
+        'sep' => 'september',
+        'oct' => 'october',
+        'nov' => 'november',
+        'dec' => 'december',
+    ];
+
+    /** May to June, May/June */
+    private const FROM_MONTH_TO = '/\b(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]{0,6}(?: ?[-–\/] ?| to | through | until )'.
+        '(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]{0,6}\b/u';
+
     /** What is said of a measure behind it, and the side that it is: 122 cm deep. */
     private const SIDES = [
         'long' => 'length',
@@ -91,7 +110,8 @@ final class Phrases
     private const ANY = '/[\d+:]|(?:effect|optics?|appearance)$|^(?:'.self::ORDINAL.') |'.
         '(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
         '\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|'.
-        'resistan(?:t|ce)|powered|via|do|don|fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
+        'resistan(?:t|ce)|powered|via|do|don|against|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*|'.
+        'fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
         'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
         'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
 
@@ -122,6 +142,12 @@ final class Phrases
         '/^(?:do not|don t|not) (store|keep) (?:above|over) (?=\d)/' => '$1 under ',
         // from age 12
         '/^from ages? (?=\d)/' => 'from ',
+        // against dandruff
+        '/^against (\pL+)$/u' => 'anti $1',
+        // 27 gears, 27-Gang
+        '/^(\d{1,2})[ -]?(?:gears?|gang|vitesses|velocidades|rapporti|versnellingen|sp|speeds)$/' => '$1 speed',
+        // 500 sheets/pack
+        '/^(\d+ \pL{3,}s) ?(?:\/|per) ?(?:'.self::PACK.')$/u' => '$1',
         // left-handed, lh
         '/\b(left|right)[- ]?hand(?:ed)?\b/' => '$1',
         '/\blh\b/' => 'left',
@@ -234,7 +260,13 @@ final class Phrases
         );
         $text = (string) preg_replace_callback(
             '/(?<=\d) ?(mm|cm|m|in|") ('.implode('|', array_keys(self::SIDES)).')$/',
-            fn (array $part): string => ' '.$part[1].' '.self::SIDES[$part[2]],
+            fn (array $part): string => $part[1].' '.self::SIDES[$part[2]],
+            $text,
+        );
+
+        $text = (string) preg_replace_callback(
+            self::FROM_MONTH_TO,
+            fn (array $part): string => self::MONTHS[$part[1]].' to '.self::MONTHS[$part[2]],
             $text,
         );
 

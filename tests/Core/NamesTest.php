@@ -27,6 +27,12 @@ test('what a name is read as is read as itself', function (string $file): void {
     expect($names)->not->toBe([])->and(array_values($moving))->toBe([]);
 })->with(['words.txt', 'colors-by-number.txt']);
 
+test('what a standard calls a thing is called nothing else by it', function (): void {
+    $said = fn (string $name): string => Names::shipped()->otherwise($name)[Evidence::Standard->value] ?? $name;
+    $moving = array_filter(namesIn('standards.txt'), fn (string $name): bool => $said($said($name)) !== $said($name));
+    expect(array_values($moving))->toBe([]);
+});
+
 test('names that two lines lead to meet', function (string $one, string $other): void {
     $said = fn (string $name): string => Names::shipped()->otherwise($name)[Evidence::Synonym->value] ?? $name;
     expect($said($one))->toBe($said($other));
