@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use Lokum\Lineup\Band;
 use Lokum\Lineup\ComposedLineup;
+use Lokum\Lineup\Control;
 use Lokum\Lineup\DroppedFilter;
 use Lokum\Lineup\FilterSettings;
 use Lokum\Lineup\Layer;
@@ -11,6 +12,7 @@ use Lokum\Lineup\ProposedBands;
 use Lokum\Lineup\SortOrder;
 use Lokum\Lineup\TermChoice;
 use Lokum\Lineup\Worth;
+use Lokum\Vocabulary\Kind;
 
 /* What a page gets (C11), what a filter earns there (C12), bands (C7). */
 
@@ -263,3 +265,65 @@ test('sort orders are read with what is missing left out, and equal ones share a
         ->and(SortOrder::list(array_map(fn (SortOrder $order): array => $order->toArray(), $orders)))
         ->toEqual($orders);
 });
+
+test('filters of one heading follow the first of them, wherever they are added', function (): void {
+    $filter = fn (string $key, ?string $group): array => ['key' => $key, 'kind' => 'choice'] + ($group === null ? [] : ['group' => $group]);
+    $lineup = ComposedLineup::of(
+        new Layer(1, 'Shop', added: [
+            'a' => $filter('a', 'Size'),
+            'b' => $filter('b', null),
+            'c' => $filter('c', 'Look'),
+            'd' => $filter('d', 'Size'),
+        ]),
+        new Layer(2, 'Paint', added: ['e' => $filter('e', 'Look'), 'f' => $filter('f', null)], changed: ['b' => ['open' => false]]),
+    );
+    expect(array_keys($lineup->filters))
+        ->toBe(['a', 'd', 'b', 'c', 'e', 'f'])
+        ->and($lineup->changing('b')?->name)
+        ->toBe('Paint')
+        ->and($lineup->changing('a'))
+        ->toBeNull()
+        ->and(array_keys(ComposedLineup::of(new Layer(1, 'Shop', added: ['z' => $filter('z', null), 'y' => $filter('y', null)]))->filters))
+        ->toBe(['z', 'y']);
+});
+
+test('what is switched off is not offered, and without any the usual ones are', function (): void {
+    $orders = [
+        ['name' => 'Best first', 'by' => [['stock', true], ['price', false]]],
+        ['name' => 'Hidden', 'by' => [['name', false]], 'active' => false],
+        ['name' => 'By nothing', 'by' => []],
+        ['by' => [['price', false]]],
+        'no order',
+    ];
+    $list = SortOrder::list($orders);
+    expect(array_column($list, 'slug'))
+        ->toBe(['best-first', 'hidden'])
+        ->and(array_column(SortOrder::offered($orders), 'slug'))
+        ->toBe(['best-first'])
+        ->and($list[0]->key())
+        ->toBe('stock down,price')
+        ->and(SortOrder::ofKey('stock down,price'))
+        ->toBe($list[0]->by)
+        ->and(SortOrder::ofKey('price-down'))
+        ->toBe([['price', true]])
+        ->and((new SortOrder('x', 'X', [['price', true]]))->key())
+        ->toBe('price-down')
+        ->and(array_column(SortOrder::offered(null), 'slug'))
+        ->toBe(['name', 'price', 'price-down', 'new'])
+        ->and(array_column(SortOrder::list([['name' => 'Off', 'by' => [['name', true]], 'active' => false]]), 'slug'))
+        ->toBe(['name', 'price', 'price-down', 'new']);
+});
+
+test('a control is proposed by what a filter holds', function (Kind $kind, int $terms, int $dressed, Control $control): void {
+    expect(Control::proposeFor($kind, $terms, $dressed))->toBe($control)->and(Control::fitting($kind))->toContain($control);
+})->with([
+    'half of them with colors' => [Kind::Choice, 10, 5, Control::Cubes],
+    'fewer' => [Kind::Choice, 10, 4, Control::Ticks],
+    'none at all' => [Kind::Choice, 0, 0, Control::Ticks],
+    'sixty are read' => [Kind::Choice, 60, 0, Control::Ticks],
+    'more are looked up' => [Kind::Choice, 61, 0, Control::Letters],
+    'yes or no' => [Kind::Flag, 2, 2, Control::Flag],
+    'numbers' => [Kind::Number, 500, 0, Control::Scale],
+    'texts' => [Kind::Text, 0, 0, Control::Words],
+    'days' => [Kind::Date, 0, 0, Control::Dates],
+]);
