@@ -99,8 +99,8 @@ final class Context
             ]),
             Evidence::Named->value => array_filter([$this->glosses->of($this->texts[$i])], is_string(...)),
             Evidence::Thousands->value => array_filter([$this->shorthand->thousands($this->texts[$i])], is_string(...)),
-            Evidence::Label->value => $this->keysOf([...$this->labels->without($i), ...$this->units->beside($words)]) ?:
-                $this->dimensionWords->of($i),
+            Evidence::Label->value => $this->keysOf([...$this->labels->without($i), ...$this->units->beside($words)]),
+            Evidence::Dimension->value => $this->dimensionWords->of($i),
             Evidence::Initials->value => $this->shorthand->of($this->texts[$i], $words, $this->written[$i]),
             Evidence::Thesaurus->value => $this->keysOf(
                 count($words) > Notation::MOST_WORDS ? [] : $this->thesaurus->otherwise($words),

@@ -23,6 +23,7 @@ enum Evidence: string
     case Phrase = 'phrase';
     case Thousands = 'thousands';
     case Label = 'label';
+    case Dimension = 'dimension';
     case Named = 'named';
     case Initials = 'initials';
     case Thesaurus = 'thesaurus';
@@ -45,7 +46,7 @@ enum Evidence: string
             self::Spelling => 0.8,
             self::Phrase => 0.84,
             self::Thousands => 0.83,
-            self::Label => 0.82,
+            self::Label, self::Dimension => 0.82,
             self::Named => 0.86,
             self::Initials => 0.78,
             self::Synonym => 0.7,
@@ -96,6 +97,7 @@ enum Evidence: string
             self::Phrase => "said in another way: {$all}",
             self::Thousands => "thousands written in another way, as the list shows: {$all}",
             self::Label => "one names what all values here are: {$all}",
+            self::Dimension => "one says in a word what its unit measures: {$all}",
             self::Named => "the list says both names of one thing, one in parentheses: {$all}",
             self::Initials => "one is the first letters of the other, and of no other value: {$all}",
             self::Thesaurus => "one meaning in a dictionary (WordNet): {$all}",

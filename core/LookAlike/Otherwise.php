@@ -29,7 +29,14 @@ final readonly class Otherwise
     ];
 
     /** Those that need the rest of the list: {@see Context}. */
-    public const BESIDE = [Evidence::Named, Evidence::Thousands, Evidence::Label, Evidence::Initials, Evidence::Thesaurus];
+    public const BESIDE = [
+        Evidence::Named,
+        Evidence::Thousands,
+        Evidence::Label,
+        Evidence::Dimension,
+        Evidence::Initials,
+        Evidence::Thesaurus,
+    ];
 
     /** What values of most attributes are called after themselves; behind or before it there has to be more. */
     private const FILLERS = 'finish|colou?r|colou?red|flavou?r|flavou?red|scent|scented|fragrance|'.

@@ -507,6 +507,7 @@ test('every proposal says why', function (string $one, string $other, string $wh
         ->and($group->confidence)
         ->toBeGreaterThan(0.5);
 })->with([
+    ['Bed 60 °C', 'bed temperature 60 °C', 'one says in a word what its unit measures: Bed 60 °C, bed temperature 60 °C'],
     ['Matte', 'MATTE ', 'same letters'],
     ['Cobalt blue', 'Blue, cobalt', 'same words in another order or form'],
     ['300 gsm', '300 g/m2', '300 gsm = 300 g/m2'],
