@@ -23,6 +23,9 @@ final class Context
         'spinning' => 'spun',
     ];
 
+    /** mm, m2, km/h; but not S3 */
+    private const UNIT = '/^..(?<![^mnt][23])/u';
+
     /** @var array<string, string> what each meets others by, by its letters in every form it goes by */
     private array $known = [];
 
@@ -232,7 +235,9 @@ final class Context
     {
         foreach ($words as $place => $word) {
             $unit =
-                $place > 0 && preg_match('/^\d[\d.,]*$/', $words[$place - 1]) === 1 && strlen($word) > 1 ? Unit::find($word) : null;
+                $place > 0 && preg_match('/^\d[\d.,]*$/', $words[$place - 1]) === 1 && preg_match(self::UNIT, $word) === 1
+                    ? Unit::find($word)
+                    : null;
             $words[$place] = $unit === null || isset($unit->powers['piece']) ? $word : $unit->symbol;
         }
 

@@ -33,6 +33,9 @@ final class Labels
         'semi|anti|light|dark|pale|deep|bright|left|right|upper|lower|inner|outer|front|rear|top|bottom|new|old|un|less|more)\b)'.
         '\pL{3,}(?: \pL{3,})*$/u';
 
+    /** The standard that a class is of: EN ISO 20345 S3, EN 853 2SN. */
+    private const STANDARD = '/^(?:en|iso|din|iec|astm|ansi) \d{3,5}$/';
+
     /** Sizes by their numbers and one unit: 20 x 25 x 1 in, 20" x 25" x 1". */
     private const SIZES = '/^\d[\d.,]*(?:(mm|cm|m|in|inch|")?[x\/]\d[\d.,]*)+(mm|cm|m|in|inch|")$/';
 
@@ -119,7 +122,8 @@ final class Labels
             for ($length = 1; $length < min(count($some), 4) && count($some) <= Notation::MOST_WORDS; $length++) {
                 $label = implode(' ', array_slice($some, 0, $length));
                 $rest = $this->known[implode(' ', array_slice($some, $length))] ?? null;
-                if ($rest !== null && isset($this->heads[$some[$length - 1]]) && preg_match(self::FIRST, $label) === 1) {
+                $isHead = isset($this->heads[$some[$length - 1]]) && preg_match(self::FIRST, $label) === 1;
+                if ($rest !== null && ($isHead || preg_match(self::STANDARD, $label) === 1)) {
                     $without[$label][$rest] = true;
                 }
             }
@@ -150,6 +154,10 @@ final class Labels
             if ($this->mayGo($label, $bare, before: true)) {
                 $found[] = [implode(' ', $bare), implode(' ', $label)];
             }
+        }
+        $standard = implode(' ', array_slice($words, 0, 2));
+        if (isset($this->firstWords[$standard]) && preg_match(self::STANDARD, $standard) === 1) {
+            $found[] = [implode(' ', array_slice($words, 2)), $standard];
         }
         for ($length = 1; $length < min($n, 4); $length++) {
             [$bare, $label] = [array_slice($words, 0, $n - $length), array_slice($words, $n - $length)];
@@ -263,11 +271,12 @@ final class Labels
         return array_values(array_diff($words, ['at', 'temperature', 'temp', 'temp.'])) ?: $words;
     }
 
-    /** Whether a word is another, shortened or in another form: temp., temperature; serve, serving. */
+    /** Whether a word is another, shortened or in another form: temp., temperature; serve, serving; covers, coverage. */
     private static function isOneOf(string $word, string $other): bool
     {
-        return str_starts_with($other, rtrim($word, '.')) ||
-            (strlen($word) > 4 && strlen($other) > 4 && substr($word, 0, -1) === substr($other, 0, strlen($word) - 1));
+        $alike = strspn($word ^ $other, "\0");
+
+        return str_starts_with($other, rtrim($word, '.')) || ($alike > 3 && max(strlen($word), strlen($other)) - $alike < 4);
     }
 
     /** What a number counts: its unit, or nothing. */

@@ -85,9 +85,9 @@ final class MeaningReader
 
     private const NUMBER = '(?<![\pL\pN.,\/-])(\d+(?:[.,]\d+)*(?: \d+\/\d+|\/\d+)?)(\s?)';
 
-    /** 12 mm, 3 fl. oz, 20 °C, 5 m/s, 2 sq. ft, 7" */
+    /** 12 mm, 3 fl. oz, 20 °C, 5 m/s, 2 sq. ft, 7", 4 m2; but not EN ISO 20345 S3 */
     private const MEASURE = '/'.self::NUMBER.
-        '((?:\pL+[²³23]?(?:\s?\/\s?\pL+[²³23]?)?|fl\.? oz|sq\.? \pL+|["°]\pL?)(?![\pL\pN]))/u';
+        '((?:\pL+(?:[²³]|(?<=[mnt])[23])?(?:\s?\/\s?\pL+[²³23]?)?|fl\.? oz|sq\.? \pL+|["°]\pL?)(?![\pL\pN]))/u';
 
     private const MOST_KEPT = 20_000;
 

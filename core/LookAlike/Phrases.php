@@ -110,7 +110,7 @@ final class Phrases
     private const ANY = '/[\d+:]|(?:effect|optics?|appearance)$|^(?:'.self::ORDINAL.') |'.
         '(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
         '\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|'.
-        'resistan(?:t|ce)|powered|via|do|don|against|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*|'.
+        'resistan(?:t|ce)|powered|via|do|don|against|after|within|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*|'.
         'fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
         'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
         'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
@@ -136,6 +136,7 @@ final class Phrases
         // resistant to oil, oil resistance
         '/^resistan(?:t|ce) (?:to|against) (\pL[\pL ]*)$/u' => '$1 resistant',
         '/^(\pL[\pL ]*) resistance$/u' => '$1 resistant',
+        '/^(\pL+) resistant (?:to|against) (\pL+)$/u' => '$2 resistant $1',
         // powered by USB, via USB
         '/^(?:powered by|via) (\pL[\pL ]*)$/u' => '$1 powered',
         // do not store above 25 °C
@@ -152,6 +153,8 @@ final class Phrases
         '/\b(left|right)[- ]?hand(?:ed)?\b/' => '$1',
         '/\blh\b/' => 'left',
         '/\brh\b/' => 'right',
+        // touch dry after 1 hour
+        '/(?<=\pL) (?:after|in|within) (?=\d[\d.,]* ?(?:h|hours?|min|minutes?|days?)$)/u' => ' ',
         // for 2 people, 2-man
         '/^(?:for )?(\d+)[- ](?:persons?|people|man|men|pers\.?)\b/' => '$1 person',
         // 1000 i.e., 1000 ui
@@ -179,7 +182,7 @@ final class Phrases
         // made from recycled material
         '/^(?:made|manufactured|produced)(?: out)? (?:of|from|with|in) (?=\pL)/u' => '',
         // can be autoclaved, poured by hand
-        '/^can be (\pL{3,}?)e?d$/u' => '$1able',
+        '/^can be ((?:\pL+ )?\pL{3,}?)e?d$/u' => '$1able',
         '/^(\pL+ed) by hand$/u' => 'hand $1',
         // ø 7 cm x 15 cm
         '/^(?:[ø⌀]|diameter|dia) ?(?=\d[\d.,]*(?: ?\pL+)? ?x )/u' => '',
@@ -221,9 +224,9 @@ final class Phrases
         '/(?<=\pL )(?:effect|optics?|appearance)$/u' => 'look',
         // 1 x CR2032, AA x 2
         '/^1 ?x (?=\pL+\d)/u' => '',
-        '/^(\pL{1,4}\d*) ?x ?(\d{1,2})$/u' => '$2 x $1',
-        // 2 AA, two AA
-        '/^(\d{1,2}) (?=a{2,4}$)/' => '$1 x ',
+        '/^(\pL{1,5}\d*) ?x ?(\d{1,2})$/u' => '$2 $1',
+        // 4 x HDMI, but 3 x daily
+        '/^(\d{1,2}) ?x (?=\pL{2})(?!daily|weekly|per |a |an )/u' => '$1 ',
         // 12 v=, 16 v~
         '/(?<=\d)( ?)v ?[=⎓]$/u' => '$1v dc',
         '/(?<=\d)( ?)v ?~$/' => '$1v ac',

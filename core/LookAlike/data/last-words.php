@@ -15,7 +15,7 @@ return [
         'protocol', 'battery', 'roast', 'fill',
         'filling', 'valve', 'wheel', 'side', 'gas', 'lighting', 'beer', 'cheese', 'lock', 'brake', 'rope', 'chuck', 'welding', 'process',
         'bulb', 'tire', 'tyre', 'hinge', 'spring', 'bearing', 'design', 'motif', 'theme', 'genre', 'language', 'operation', 'control',
-        'technology', 'technique', 'use', 'region', 'label', 'category', 'group', 'powered', 'operated', 'driven', 'envelope', 'flavor', 'flavour', 'scent', 'aroma',
+        'technology', 'technique', 'use', 'region', 'label', 'category', 'group', 'powered', 'operated', 'driven', 'envelope', 'port', 'ports', 'input', 'inputs', 'flavor', 'flavour', 'scent', 'aroma',
     ],
     /* Are written as their beginning in many trades: loco, mono. */
     'clipped' => [
