@@ -11,12 +11,16 @@ use Lokum\Lineup\FilterSettings;
 /** What the products of a page say about one filter, in the draft. */
 final readonly class FilterFacts
 {
+    /** Bytes of pairs that are unpacked in one go. */
+    private const CHUNK = 1 << 16;
+
     /**
      * @param  int  $products  of the page
      * @param  int  $carrying  those that carry it
      * @param  array<int, int>  $counts  products by term
      * @param  array<string, int>  $numbers  products by number
-     * @param  string  $pairs  where products have several numbers, two 32-bit numbers for each of them: the product and the number's place
+     * @param  string  $pairs  where products have several numbers, two 32-bit numbers for each of them: the product and the number's
+     *                         place, product by product
      */
     public function __construct(
         public int $products,
@@ -35,20 +39,44 @@ final readonly class FilterFacts
     /** Products with a number in a band; those with several count once. */
     public function holding(Band $band): int
     {
-        $held = array_map(fn (int|string $number): bool => $band->holds((float) $number), array_keys($this->numbers));
-        if ($this->pairs === '') {
-            return array_sum(array_intersect_key(array_values($this->numbers), array_filter($held)));
+        return $this->holdingEach([$band])[0];
+    }
+
+    /**
+     * @param  list<Band>  $bands
+     * @return list<int> the same for each of several, in one go
+     */
+    public function holdingEach(array $bands): array
+    {
+        $counts = array_fill(0, count($bands), 0);
+        $holds = [];
+        foreach (array_keys($this->numbers) as $place => $number) {
+            $holds[$place] = array_keys(array_filter($bands, fn (Band $band): bool => $band->holds((float) $number)));
         }
-        /** @var array<int, int> $flat */
-        $flat = array_values((array) unpack('V*', $this->pairs));
-        $products = [];
-        for ($i = 0, $n = count($flat); $i < $n; $i += 2) {
-            if ($held[$flat[$i + 1]]) {
-                $products[$flat[$i]] = true;
+        if ($this->pairs === '') {
+            foreach (array_values($this->numbers) as $place => $products) {
+                foreach ($holds[$place] as $i) {
+                    $counts[$i] += $products;
+                }
+            }
+
+            return array_values($counts);
+        }
+        // Those of one product stand one behind the other.
+        $counted = array_fill(0, count($bands), null);
+        foreach (str_split($this->pairs, self::CHUNK) as $part) {
+            $flat = unpack('V*', $part) ?: [];
+            for ($i = 1, $n = count($flat); $i < $n; $i += 2) {
+                foreach ($holds[$flat[$i + 1]] as $band) {
+                    if ($counted[$band] !== $flat[$i]) {
+                        $counted[$band] = $flat[$i];
+                        $counts[$band]++;
+                    }
+                }
             }
         }
 
-        return count($products);
+        return array_values($counts);
     }
 
     /** Products that no range of a filter's scale finds, since its ends are fixed and their numbers lie beyond them. */

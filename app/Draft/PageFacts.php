@@ -199,24 +199,34 @@ final class PageFacts
 
     private function numbers(string $page, string $sql): FilterFacts
     {
-        $seen = $numbers = [];
+        // Most have one number, and none of these needs a list of its own.
+        $places = $first = $more = $numbers = [];
         foreach (Rows::of($sql) as [$product, $number]) {
             $text = var_export((float) $number, true);
-            if (! isset($seen[$product][$text])) {
-                $seen[$product][$text] = true;
-                $numbers[$text] = ($numbers[$text] ?? 0) + 1;
+            $place = $places[$text] ??= count($places);
+            if (! isset($first[$product])) {
+                $first[$product] = $place;
+            } elseif ($first[$product] === $place || isset($more[$product][$place])) {
+                continue;
+            } else {
+                $more[$product][$place] = true;
             }
+            $numbers[$text] = ($numbers[$text] ?? 0) + 1;
         }
         uksort($numbers, fn (int|string $a, int|string $b): int => (float) $a <=> (float) $b);
-        $places = array_flip(array_map(strval(...), array_keys($numbers)));
+        $rank = [];
+        foreach (array_keys($numbers) as $at => $text) {
+            $rank[$places[$text]] = $at;
+        }
         $pairs = '';
-        foreach (array_sum($numbers) > count($seen) ? $seen : [] as $product => $own) {
-            foreach (array_keys($own) as $number) {
-                $pairs .= pack('VV', $product, $places[(string) $number]);
+        foreach ($more === [] ? [] : $first as $product => $place) {
+            $pairs .= pack('VV', $product, $rank[$place]);
+            foreach (array_keys($more[$product] ?? []) as $other) {
+                $pairs .= pack('VV', $product, $rank[$other]);
             }
         }
 
-        return new FilterFacts($this->products($page), count($seen), [], $numbers, $pairs);
+        return new FilterFacts($this->products($page), count($first), [], $numbers, $pairs);
     }
 
     /** What each product or variant of a page answers; of several answers the smallest. */

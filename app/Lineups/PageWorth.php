@@ -159,12 +159,8 @@ final readonly class PageWorth
             $settings->control === Control::Bands && $settings->bands !== []
                 ? $settings->bands
                 : Band::between(ProposedBands::equalShares($facts->numbers, self::SCALE_BANDS));
-        $counts = [];
-        foreach ($bands as $i => $band) {
-            $counts[$i] = $facts->holding($band);
-        }
 
-        return array_filter($counts);
+        return array_filter($facts->holdingEach($bands));
     }
 
     /**
