@@ -224,6 +224,18 @@ final class BuildEdition
                 $numbers->definition($definition);
             }
         }
+        foreach (ProductField::ownNumbers() as $field) {
+            if ($this->before?->keepsField($field) === true) {
+                continue;
+            }
+            $there = $this->before?->movesFew() === true ? $this->before->numbersOf($field) : null;
+            if ($there !== null) {
+                $numbers->change($field, $there);
+            } else {
+                $numbers->remove($field->value);
+                $numbers->field($field);
+            }
+        }
         // Days since a product was added, which are others every day, and the discount: only some line-ups ask for them.
         foreach ([ProductField::Added, ProductField::Discount] as $field) {
             $numbers->remove($field->value);

@@ -19,6 +19,9 @@ use PDO;
 /** Writes numbers, sliced by their digits: of fields of numbers and dates, of prices, stock, and what only some line-ups ask for. */
 final readonly class EditionNumbers
 {
+    /** Items with one number that are placed in one go. */
+    private const TOGETHER = 10_000;
+
     public function __construct(private EditionWriter $writer, private Numbering $numbering, private PDO $pdo)
     {
     }
@@ -103,15 +106,19 @@ final readonly class EditionNumbers
 
     /**
      * @param  iterable<list<mixed>>  $pairs
-     * @return iterable<array{0: int, 1: float}> bit and number of what counts
+     * @return iterable<array{0: list<int>, 1: float}> bits of what counts, and the number of all of them
      */
     private function placed(iterable $pairs, Level $level): iterable
     {
+        $items = [];
+        $common = null;
         foreach ($pairs as [$id, $number]) {
-            $bit = $this->numbering->bit((int) $id, $level);
-            if ($bit !== null) {
-                yield [$bit, (float) $number];
+            if ($number !== $common || count($items) === self::TOGETHER) {
+                yield [$this->numbering->bitsOf($items, $level), (float) $common];
+                [$items, $common] = [[], $number];
             }
+            $items[] = (int) $id;
         }
+        yield [$this->numbering->bitsOf($items, $level), (float) $common];
     }
 }

@@ -47,7 +47,7 @@ final readonly class EditionTexts
                         ItemsOfLevel::on($definition->level),
                 ) as [$item, $text]
             ) {
-                $bit = $this->numbering->bit((int) $item, $definition->level);
+                $bit = $this->numbering->bitsOf([(int) $item], $definition->level)[0] ?? null;
                 if ($bit !== null) {
                     $bits[$bit] = true;
                     $this->writer->insert('texts', [$definition->slug, $bit, StrictKey::of((string) $text)]);

@@ -195,17 +195,28 @@ final class Numbering
         return $products;
     }
 
-    /** The bit of an item in a bitmap of products or of variants; null for one whose data of that level does not count. */
-    public function bit(int $id, Level $level): ?int
+    /**
+     * The bits of items in a bitmap of products or of variants, without those whose data of that level does not count.
+     *
+     * @param  list<int>  $items
+     * @return list<int>
+     */
+    public function bitsOf(array $items, Level $level): array
     {
         $this->read();
-        $bit = $level === Level::Product ? $this->numbers[$id] : $this->bits[$id];
+        $places = $level === Level::Product ? $this->numbers : $this->bits;
+        $bits = [];
+        foreach ($items as $id) {
+            if ($places[$id] !== self::NONE) {
+                $bits[] = $places[$id];
+            }
+        }
 
-        return $bit === self::NONE ? null : $bit;
+        return $bits;
     }
 
     /**
-     * The same for many items, without those that do not count.
+     * The same, with their products.
      *
      * @param  list<int>  $items
      * @return array{0: list<int>, 1: array<int, true>} bits, and the products that are shown with them

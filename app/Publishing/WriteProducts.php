@@ -8,12 +8,11 @@ use App\Models\Definition;
 use App\Models\State;
 use Closure;
 use Illuminate\Database\Eloquent\Collection;
-use Lokum\Lineup\ProductField;
 use PDO;
 
 /**
- * Writes what an edition says of its products one by one: their prices and stock, what the search box finds them by, and they themselves
- * with their variants. That is half of a whole edition, and needs nothing of the other half but the numbers of the products.
+ * Writes what an edition says of its products one by one: what the search box finds them by, and they themselves with their variants. That
+ * is nearly half of a whole edition, and needs nothing of the other half but the numbers of the products.
  */
 final readonly class WriteProducts
 {
@@ -34,9 +33,7 @@ final readonly class WriteProducts
     /** @param  Closure(string, float): void  $progress */
     public function __invoke(Closure $progress): void
     {
-        $progress('Writing prices', 0.0);
-        $this->numbers();
-        $progress('Writing what is searched', 0.2);
+        $progress('Writing what is searched', 0.0);
         $this->texts();
         $progress('Writing products', 0.5);
         $this->writer->handOver();
@@ -44,23 +41,6 @@ final readonly class WriteProducts
             $this->numbering->layout->products(),
             fn (float $share) => $progress('Writing products', 0.5 + 0.5 * $share),
         );
-    }
-
-    private function numbers(): void
-    {
-        $numbers = new EditionNumbers($this->writer, $this->numbering, $this->pdo);
-        foreach (ProductField::ownNumbers() as $field) {
-            if ($this->before?->keepsField($field) === true) {
-                continue;
-            }
-            $there = $this->before?->movesFew() === true ? $this->before->numbersOf($field) : null;
-            if ($there !== null) {
-                $numbers->change($field, $there);
-            } else {
-                $numbers->remove($field->value);
-                $numbers->field($field);
-            }
-        }
     }
 
     /** What shoppers read of what products carry, and find them by. */

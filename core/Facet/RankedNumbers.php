@@ -28,17 +28,18 @@ final readonly class RankedNumbers
     }
 
     /**
-     * @param  iterable<array{0: int, 1: float}>  $pairs  a carrier's bit and its number, in rising order of the numbers; of several numbers
-     *         of one carrier the smallest counts
+     * @param  iterable<array{0: list<int>, 1: float}>  $groups  bits of carriers and their number, in rising order of the numbers, the same
+     *         one once or more; of several numbers of one carrier the smallest counts
      * @param  int  $bytes  of a bitmap of carriers
      */
-    public static function rising(iterable $pairs, int $bytes): self
+    public static function rising(iterable $groups, int $bytes): self
     {
         $numbers = $slices = [];
         $present = new BitWriter($bytes);
         $rank = -1;
-        foreach ($pairs as [$bit, $number]) {
-            if (! $present->set($bit)) {
+        foreach ($groups as [$bits, $number]) {
+            $bits = $present->set($bits);
+            if ($bits === []) {
                 continue;
             }
             if ($rank < 0 || $number !== $numbers[$rank]) {
@@ -48,7 +49,7 @@ final readonly class RankedNumbers
             for ($digit = 0, $left = $rank; $left > 0; $digit++, $left >>= 1) {
                 $slices[$digit] ??= new BitWriter($bytes);
                 if (($left & 1) === 1) {
-                    $slices[$digit]->set($bit);
+                    $slices[$digit]->set($bits);
                 }
             }
         }
@@ -66,7 +67,7 @@ final readonly class RankedNumbers
         asort($byBit, SORT_NUMERIC);
 
         return self::rising(
-            array_map(fn (int $bit, float $number): array => [$bit, $number], array_keys($byBit), $byBit),
+            array_map(fn (int $bit, float $number): array => [[$bit], $number], array_keys($byBit), $byBit),
             $bytes,
         );
     }
