@@ -32,14 +32,16 @@ final class Glosses
             if ($parts !== null) {
                 [$head, $gloss] = array_map(StrictKey::of(...), $parts);
                 $beside[$head][$gloss] = $beside[$gloss][$head] = true;
-                $explained[StrictKey::of($text)] = [$head, $gloss, self::explains(...$parts)];
+                $explained[StrictKey::of($text)] = [$head, $gloss, self::explains(...$parts), Rounding::areOne(...$parts)];
             }
         }
-        foreach ($explained as $whole => [$head, $gloss, $explains]) {
+        foreach ($explained as $whole => [$head, $gloss, $explains, $isOneMeasure]) {
             // weatherproof (IP67), where a value is IP67
             $isOne = $explains ?? (isset($known[$gloss]) && (isset($known[$head]) || preg_match('/^\pL+\d+$/u', $gloss) === 1));
             $target = $known[$head] ?? $known[$gloss] ?? $known[$whole] ?? null;
-            if ($isOne && $target !== null && count($beside[$head]) === 1 && count($beside[$gloss]) === 1) {
+            // A measure may be said in several units by several values.
+            $isAlone = $isOneMeasure || (count($beside[$head]) === 1 && count($beside[$gloss]) === 1);
+            if ($isOne && $target !== null && $isAlone) {
                 $this->targets += [$whole => $target, $gloss => $target, $head => $target];
             }
         }

@@ -20,6 +20,15 @@ final class OtherWords
 
     private const MOST_KEPT = 20_000;
 
+    /** Endings of German and Dutch words, what they say, and in which language. */
+    private const LACKING = [
+        'frei' => ['without', 'de'],
+        'los' => ['without', 'de'],
+        'arm' => ['low', 'de'],
+        'vrij' => ['without', 'nl'],
+        'loos' => ['without', 'nl'],
+    ];
+
     /** @var array<string, ?string> words put together that were read, by their letters */
     private array $compounds = [];
 
@@ -57,10 +66,23 @@ final class OtherWords
                 preg_match(self::COMPOUND, $token) !== 1 ||
                 $this->lists->named(Evidence::Language, $token) !== [] ||
                 $this->english->hasInAnyForm($token);
-            $this->compounds[$token] = $isNone ? null : $this->parted($token);
+            $this->compounds[$token] = $isNone ? null : $this->lacking($token) ?? $this->parted($token);
         }
 
         return $this->compounds[$token];
+    }
+
+    /** What is without something, or has little of it: beutellos, sulfatfrei, geräuscharm. */
+    private function lacking(string $token): ?string
+    {
+        foreach (self::LACKING as $ending => [$says, $language]) {
+            $named = str_ends_with($token, $ending) ? $this->first(substr($token, 0, -strlen($ending)), $language) : null;
+            if ($named !== null) {
+                return "{$says} {$named}";
+            }
+        }
+
+        return null;
     }
 
     private function parted(string $token): ?string

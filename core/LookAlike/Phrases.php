@@ -227,6 +227,8 @@ final class Phrases
         '/^(\pL{1,5}\d*) ?x ?(\d{1,2})$/u' => '$2 $1',
         // 4 x HDMI, but 3 x daily
         '/^(\d{1,2}) ?x (?=\pL{2})(?!daily|weekly|per |a |an )/u' => '$1 ',
+        // 72 dB(A)
+        '/(?<=\d) ?db ?a$/' => ' db',
         // 12 v=, 16 v~
         '/(?<=\d)( ?)v ?[=⎓]$/u' => '$1v dc',
         '/(?<=\d)( ?)v ?~$/' => '$1v ac',
