@@ -2,17 +2,12 @@
 
 declare(strict_types=1);
 
-use Lokum\Feed\BadCell;
-use Lokum\Feed\BadMap;
-use Lokum\Feed\CategoryPath;
 use Lokum\Feed\Column;
 use Lokum\Feed\ColumnGuess;
-use Lokum\Feed\ColumnMap;
 use Lokum\Feed\ColumnName;
 use Lokum\Feed\CsvFile;
 use Lokum\Feed\CsvReader;
 use Lokum\Feed\CsvWriter;
-use Lokum\Feed\Money;
 use Lokum\Feed\Row;
 use Lokum\Feed\RowReader;
 use Lokum\Feed\Separator;
@@ -212,34 +207,6 @@ test('what is written reads back', function (array $cells, string $delimiter): v
     expect(array_map(CsvWriter::meant(...), $read))->toBe($cells);
 })->with([[['a', 'b"c', "d\r\ne", ' f ', ''], ','], [['a;b', '""', ','], ';'], [[''], ','], [['🎨', "\t"], "\t"]]);
 
-test('prices', function (string $cell, ?float $price): void {
-    expect(Money::price($cell))->toBe($price);
-})->with([['12.50', 12.5], [' 12,5 ', 12.5], ['0', 0.0], ['1250', 1250.0], ['', null], ["\u{00A0}", null]]);
-
-test('bad prices have a reason', function (string $cell, string $reason): void {
-    expect(fn () => Money::price($cell))->toThrow(BadCell::class, $reason);
-})->with([
-    ['12,50 €', 'carries a currency'],
-    ['EUR 5', 'carries a currency'],
-    ['abc', 'is not a price'],
-    ['-1', 'is negative'],
-    ['1e400', 'exponent'],
-    ['1,250', 'thousands'],
-    ['1 250', 'thousands'],
-    ['99999999999999', 'too large'],
-]);
-
-test('category paths', function (): void {
-    expect(CategoryPath::read(' Paint >  Oil ')?->names)
-        ->toBe(['Paint', 'Oil'])
-        ->and(CategoryPath::read(' '))
-        ->toBeNull()
-        ->and(CategoryPath::read('PAINT>oil')?->key())
-        ->toBe(CategoryPath::read('Paint > Oil')?->key());
-});
-
-test('empty parts of a path are refused', fn () => CategoryPath::read('Paint > > Oil'))->throws(BadCell::class, 'empty part');
-
 test('a row says what it is, or why not', function (array $cells, ?string $reason): void {
     $reader = new RowReader(
         ['sku', 'parent', 'price', 'Color'],
@@ -294,16 +261,4 @@ test('a column is guessed from its cells', function (array $cells, Kind $kind, b
     [['2026-01-02', '2025-12-31'], Kind::Date, false, null],
     [['000', '00', '0', '1'], Kind::Choice, false, null],
     [[str_repeat('long words ', 9), str_repeat('other words ', 9)], Kind::Text, false, null],
-]);
-
-test('a map that cannot be used says where', function (string $json, string $reason): void {
-    expect(fn () => ColumnMap::fromJson($json))->toThrow(BadMap::class, $reason);
-})->with([
-    ['[', 'not a JSON object'],
-    ['[1]', 'not a JSON object'],
-    ['{"column": {}}', '"column" that is not known'],
-    ['{"columns": {"A": {"kind": "colour"}}}', 'column "A": "kind" must be'],
-    ['{"columns": {"A": {"multiple": "yes"}}}', '"multiple" must be'],
-    ['{"columns": {"A": "weight"}}', 'one of sku'],
-    ['{"empty": "x"}', '"empty" must be a list'],
 ]);

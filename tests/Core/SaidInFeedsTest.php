@@ -38,6 +38,23 @@ test('a path with an empty part, or without end, is refused', function (string $
     [implode('>', range(1, 13)), 'has more than 12 steps'],
 ]);
 
+test('prices', function (string $cell, ?float $price): void {
+    expect(Money::price($cell))->toBe($price);
+})->with([['12.50', 12.5], [' 12,5 ', 12.5], ['0', 0.0], ['1250', 1250.0], ['', null], ["\u{00A0}", null]]);
+
+test('bad prices have a reason', function (string $cell, string $reason): void {
+    expect(fn () => Money::price($cell))->toThrow(BadCell::class, $reason);
+})->with([
+    ['12,50 €', 'carries a currency'],
+    ['EUR 5', 'carries a currency'],
+    ['abc', 'is not a price'],
+    ['-1', 'is negative'],
+    ['1e400', 'exponent'],
+    ['1,250', 'thousands'],
+    ['1 250', 'thousands'],
+    ['99999999999999', 'too large'],
+]);
+
 test('stock is a whole number, also of what is owed', function (string $cell, ?int $stock): void {
     expect(Money::stock($cell))->toBe($stock);
 })->with([['', null], [' 12 ', 12], ['-3', -3], ['+4', 4], ['7.00', 7], ['0', 0], ['999999999999', 999_999_999_999]]);
@@ -84,6 +101,7 @@ test('a map that cannot be used says where', function (string $json, string $why
 })->with([
     ['{', 'The map is not a JSON object: Syntax error.'],
     ['"text"', 'it holds another kind of value'],
+    ['[', 'not a JSON object'],
     ['[1]', 'it holds another kind of value'],
     ['{"rows":{}}', 'The map of the feed has an entry "rows" that is not known.'],
     ['{"empty":"n/a"}', 'The map of the feed: "empty" must be a list of texts.'],
