@@ -9,7 +9,7 @@ use App\Publishing\WriteOtherHalf;
 /** What a publication starts beside itself, and nobody else: it waits to be told when the moment is that both show. */
 final class PublishBesideCommand extends Command
 {
-    protected $signature = 'publish:beside {file}';
+    protected $signature = 'publish:beside {edition}';
 
     protected $description = 'Writes the products of an edition for a publication that is under way';
 
@@ -18,7 +18,7 @@ final class PublishBesideCommand extends Command
     public function handle(WriteOtherHalf $write): int
     {
         $isWritten = $write(
-            $this->text('file'),
+            $this->text('edition'),
             fn (string $word) => fwrite(STDOUT, "{$word}\n"),
             fn (): string => trim((string) fgets(STDIN)),
         );

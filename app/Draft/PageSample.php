@@ -33,6 +33,9 @@ final class PageSample
     /** @var array<string, array<string, array<int, int>>> answer by item, by page with size and filter */
     private array $answers = [];
 
+    /** @var array<string, array<int, int>> the same of price and stock, by page with size and field */
+    private array $fields = [];
+
     /** @var array<string, array{0: array<int, true>, 1: array<int, int>}> the items in it, by page with size */
     private array $items = [];
 
@@ -46,15 +49,26 @@ final class PageSample
         return min(1.0, $size / max(1, $this->facts->products($page)));
     }
 
+    /** Whether answers to a field are in it: those to price and stock, which stand in the row of an item. */
+    public static function has(?ProductField $field): bool
+    {
+        return in_array($field, ProductField::ownNumbers(), true);
+    }
+
     /**
-     * @param  string  $key  of a filter over a definition, or over a field that stands in the row of an item
+     * @param  string  $key  of a filter over a definition, or over a field that it has
      * @return array<int, int> answer by product or variant, of several the smallest; empty for a text
      */
     public function of(string $page, string $key, int $size): array
     {
-        $this->answers["{$page} {$size}"] ??= $this->read($page, $size);
+        $sample = "{$page} {$size}";
+        $field = ProductField::tryFrom($key);
+        if ($field !== null && self::has($field)) {
+            return $this->fields["{$sample} {$key}"] ??= $this->field($page, $size, $field);
+        }
+        $this->answers[$sample] ??= $this->read($page, $size);
 
-        return $this->answers["{$page} {$size}"][$key] ?? [];
+        return $this->answers[$sample][$key] ?? [];
     }
 
     /**
@@ -98,28 +112,23 @@ final class PageSample
             $byKey[$slugs[$id]] = $byItem;
         }
 
-        return $byKey + $this->fields($page, array_keys($leaves));
+        return $byKey;
     }
 
-    /**
-     * @param  list<int>  $leaves
-     * @return array<string, array<int, int>> what variants answer to price and stock, which stand in their rows
-     */
-    private function fields(string $page, array $leaves): array
+    /** @return array<int, int> what variants answer to price or stock */
+    private function field(string $page, int $size, ProductField $field): array
     {
-        $edges = $this->edges($page, ProductField::Price->value);
+        $isStock = $field === ProductField::Stock;
+        $edges = $isStock ? [] : $this->edges($page, $field->value);
         $answers = [];
-        foreach (array_chunk($leaves, self::CHUNK) as $some) {
-            $rows = 'SELECT id, price, CASE WHEN stock IS NOT NULL THEN '.Stock::TERM.' END FROM items i WHERE id IN ('.
+        foreach (array_chunk(array_keys($this->parents($page, $size)), self::CHUNK) as $some) {
+            $rows = 'SELECT i.id, '.
+                ($isStock ? Stock::TERM : "i.{$field->value}").
+                " FROM items i WHERE i.{$field->value} IS NOT NULL AND i.id IN (".
                 implode(',', $some).
                 ')';
-            foreach (Rows::of($rows) as [$id, $price, $stock]) {
-                if ($price !== null) {
-                    $answers[ProductField::Price->value][$id] = self::place($edges, (float) $price);
-                }
-                if ($stock !== null) {
-                    $answers[ProductField::Stock->value][$id] = (int) $stock;
-                }
+            foreach (Rows::of($rows) as [$id, $answer]) {
+                $answers[$id] = $isStock ? (int) $answer : self::place($edges, (float) $answer);
             }
         }
 

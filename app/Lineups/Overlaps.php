@@ -123,8 +123,7 @@ final class Overlaps
     private function sizeFor(string $page, string $key): ?int
     {
         if (! array_key_exists("{$page}:{$key}", $this->sizes)) {
-            $isInSample = Definition::liveBySlug($key) !== null ||
-                in_array($key, [ProductField::Price->value, ProductField::Stock->value], true);
+            $isInSample = Definition::liveBySlug($key) !== null || PageSample::has(ProductField::tryFrom($key));
             $this->sizes["{$page}:{$key}"] = $isInSample ? $this->telling($page, $this->facts->of($page, $key)) : null;
         }
 

@@ -96,7 +96,7 @@ final readonly class Publish
             $before = $afresh ? null : TakenOver::from(Served::now());
             if ($before === null && WriteBeside::pays()) {
                 $pdo->exec('COMMIT');
-                $beside = WriteBeside::together($pdo, Edition::directory()."/{$name}.beside");
+                $beside = WriteBeside::together($pdo, $name);
             }
             $writer->begin($before?->path);
             $number = EnterEdition::nextNumber();

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Models\Edition;
 use App\Models\Item;
 use Closure;
 use Fidry\CpuCoreCounter\CpuCoreCounter;
 use Illuminate\Support\Facades\DB;
 use PDO;
 use PDOException;
+use Symfony\Component\Process\Exception\RuntimeException as ProcessFailure;
 use Symfony\Component\Process\InputStream;
 use Symfony\Component\Process\Process;
 
@@ -51,16 +53,16 @@ final class WriteBeside
      * Begins a read transaction here and in another process, on the same state of the catalog.
      *
      * @param  PDO  $pdo  of the catalog, not in a transaction; it is in one afterwards, whatever came of the other process
-     * @param  string  $path  of the file that the other process writes
+     * @param  string  $edition  name of the edition's file
      * @return self|null null where the other process does not start, or somebody writes to the catalog for long
      */
-    public static function together(PDO $pdo, string $path): ?self
+    public static function together(PDO $pdo, string $edition): ?self
     {
-        $beside = self::start($path);
-        $nobodyWrites = $beside->hears(self::READY) ? self::holdWriters() : null;
+        $beside = self::start($edition);
+        $nobodyWrites = $beside?->hears(self::READY) === true ? self::holdWriters() : null;
         self::beginToRead($pdo);
-        if ($nobodyWrites === null) {
-            return $beside->leave();
+        if ($beside === null || $nobodyWrites === null) {
+            return $beside?->leave();
         }
         $beside->says->write(self::BEGIN."\n");
         $has = $beside->hears(self::BEGUN);
@@ -104,7 +106,13 @@ final class WriteBeside
         return null;
     }
 
-    private static function start(string $path): self
+    /** @param  string  $edition  name of the edition's file */
+    public static function path(string $edition): string
+    {
+        return Edition::directory().'/'.basename($edition).'.beside';
+    }
+
+    private static function start(string $edition): ?self
     {
         $says = new InputStream();
         $process = new Process(
@@ -116,16 +124,20 @@ final class WriteBeside
                 'opcache.enable_cli=1',
                 base_path('bin/console.php'),
                 self::COMMAND,
-                $path,
+                $edition,
             ],
             base_path(),
             ['LOKUM_DATA' => (string) config('lokum.data')],
             $says,
             null,
         );
-        $process->start();
+        try {
+            $process->start();
+        } catch (ProcessFailure) {
+            return null;
+        }
 
-        return new self($process, $says, $path);
+        return new self($process, $says, self::path($edition));
     }
 
     /** Waits for a word of the other process. */

@@ -12,15 +12,15 @@ use Illuminate\Support\Facades\DB;
 final readonly class WriteOtherHalf
 {
     /**
-     * @param  string  $path  of the file that it writes
+     * @param  string  $edition  name of the edition's file
      * @param  Closure(string): mixed  $tell
      * @param  Closure(): string  $hear
      * @return bool whether it was told to begin, and has ended
      */
-    public function __invoke(string $path, Closure $tell, Closure $hear): bool
+    public function __invoke(string $edition, Closure $tell, Closure $hear): bool
     {
         $pdo = DB::connection()->getPdo();
-        $writer = new EditionWriter($path, $pdo);
+        $writer = new EditionWriter(WriteBeside::path($edition), $pdo);
         $tell(WriteBeside::READY);
         if ($hear() !== WriteBeside::BEGIN) {
             return false;

@@ -12,8 +12,8 @@ use Lokum\Quantity\Unit;
  */
 final class DimensionWords
 {
-    /** Words that say of a measure that it is the greatest, which is what it is measured for. */
-    private const UP_TO = ['up', 'down', 'to', 'max', 'maximum'];
+    /** What says of a measure that it is the greatest, which is what it is measured for; not of what goes up and down. */
+    private const UP_TO = '/(?<!\pL)(?:(?:up |down )?to|max|maximum)(?!\pL)/u';
 
     /** Words before or behind one measure: nozzle temp. 190-220 °C, 0.18 mm thick. */
     private const LABELLED = '/^(?<before>\pL[\pL. -]*?)?[ :]*(?<number>[-+−±]?\d[\d.,]*(?:-[-+]?\d[\d.,]*)?) ?'.
@@ -73,10 +73,11 @@ final class DimensionWords
         $measured = '';
         $of = [];
         $words = $this->byUnit[$unit->symbol] ??= $this->wordsFor($unit);
-        foreach (preg_split('/[ .-]+/', $part['before'].' '.($part['after'] ?? ''), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
+        $around = (string) preg_replace(self::UP_TO, ' ', $part['before'].' '.($part['after'] ?? ''));
+        foreach (preg_split('/[ .-]+/', $around, -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
             if (isset($words[$word]) && $measured === '') {
                 $measured = $words[$word];
-            } elseif (! in_array($word, self::UP_TO, true)) {
+            } else {
                 $of[] = $word;
             }
         }

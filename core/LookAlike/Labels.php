@@ -36,6 +36,9 @@ final class Labels
     /** The standard that a class is of: EN ISO 20345 S3, EN 853 2SN. */
     private const STANDARD = '/^(?:en|iso|din|iec|astm|ansi) \d{3,5}$/';
 
+    /** What one word ends in and another form of it does not: cover, covers, coverage. */
+    private const ENDING = '/^(?:e|es|s|ed|er|ing|age)?$/';
+
     /** Sizes by their numbers and one unit: 20 x 25 x 1 in, 20" x 25" x 1". */
     private const SIZES = '/^\d[\d.,]*(?:(mm|cm|m|in|inch|")?[x\/]\d[\d.,]*)+(mm|cm|m|in|inch|")$/';
 
@@ -275,8 +278,9 @@ final class Labels
     private static function isOneOf(string $word, string $other): bool
     {
         $alike = strspn($word ^ $other, "\0");
+        $ends = fn (string $of): bool => preg_match(self::ENDING, substr($of, $alike)) === 1;
 
-        return str_starts_with($other, rtrim($word, '.')) || ($alike > 3 && max(strlen($word), strlen($other)) - $alike < 4);
+        return str_starts_with($other, rtrim($word, '.')) || ($alike > 3 && $ends($word) && $ends($other));
     }
 
     /** What a number counts: its unit, or nothing. */

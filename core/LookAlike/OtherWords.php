@@ -20,13 +20,12 @@ final class OtherWords
 
     private const MOST_KEPT = 20_000;
 
-    /** Endings of German and Dutch words, what they say, and in which language. */
+    /** Endings of words that say that there is none of a thing, and their language. */
     private const LACKING = [
-        'frei' => ['without', 'de'],
-        'los' => ['without', 'de'],
-        'arm' => ['low', 'de'],
-        'vrij' => ['without', 'nl'],
-        'loos' => ['without', 'nl'],
+        'frei' => 'de',
+        'los' => 'de',
+        'vrij' => 'nl',
+        'loos' => 'nl',
     ];
 
     /** @var array<string, ?string> words put together that were read, by their letters */
@@ -72,13 +71,13 @@ final class OtherWords
         return $this->compounds[$token];
     }
 
-    /** What is without something, or has little of it: beutellos, sulfatfrei, geräuscharm. */
+    /** What is without something, in one word: beutellos, sulfatfrei. */
     private function lacking(string $token): ?string
     {
-        foreach (self::LACKING as $ending => [$says, $language]) {
+        foreach (self::LACKING as $ending => $language) {
             $named = str_ends_with($token, $ending) ? $this->first(substr($token, 0, -strlen($ending)), $language) : null;
             if ($named !== null) {
-                return "{$says} {$named}";
+                return "without {$named}";
             }
         }
 

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
+use Lokum\Vocabulary\MonthNames;
+
 /**
  * Turns of phrase that say the same, each brought to one (C2). They change words, not only their writing as {@see Notation} does, and
  * so are evidence of their own.
@@ -50,24 +52,8 @@ final class Phrases
         'tenth' => '10th',
     ];
 
-    private const MONTHS = [
-        'jan' => 'january',
-        'feb' => 'february',
-        'mar' => 'march',
-        'apr' => 'april',
-        'may' => 'may',
-        'jun' => 'june',
-        'jul' => 'july',
-        'aug' => 'august',
-        'sep' => 'september',
-        'oct' => 'october',
-        'nov' => 'november',
-        'dec' => 'december',
-    ];
-
-    /** May to June, May/June */
-    private const FROM_MONTH_TO = '/\b(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]{0,6}(?: ?[-–\/] ?| to | through | until )'.
-        '(jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]{0,6}\b/u';
+    /** May to June, May/June, mai-juin */
+    private const FROM_MONTH_TO = '/(?<!\pL)(\pL{3,12})\.?(?: ?[-–\/] ?| to | through | until )(\pL{3,12})(?!\pL)/u';
 
     /** What is said of a measure behind it, and the side that it is: 122 cm deep. */
     private const SIDES = [
@@ -107,10 +93,10 @@ final class Phrases
     private const USUAL = ['lw', 'lh', 'wh', 'wd', 'lwh', 'lwd', 'wdh', 'whd', 'bh', 'bt', 'lb', 'lbh', 'bth', 'bht', 'hwd', 'hbt'];
 
     /** What any of the phrases has: most texts are none. */
-    private const ANY = '/[\d+:]|(?:effect|optics?|appearance)$|^(?:'.self::ORDINAL.') |'.
+    private const ANY = '/[\d+:\/–-]|(?:effect|optics?|appearance)$|^(?:'.self::ORDINAL.') |'.
         '(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
         '\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|'.
-        'resistan(?:t|ce)|powered|via|do|don|against|after|within|(?:jan|feb|mar|apr|may|jun|jul|aug|sep|oct|nov|dec)[a-z]*|'.
+        'resistan(?:t|ce)|powered|via|do|don|against|after|to|through|until|'.
         'fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
         'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
         'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
@@ -154,7 +140,7 @@ final class Phrases
         '/\blh\b/' => 'left',
         '/\brh\b/' => 'right',
         // touch dry after 1 hour
-        '/(?<=\pL) (?:after|in|within) (?=\d[\d.,]* ?(?:h|hours?|min|minutes?|days?)$)/u' => ' ',
+        '/(?<=\pL) (?:after|in) (?=\d[\d.,]* ?(?:h|hours?|min|minutes?|days?)$)/u' => ' ',
         // for 2 people, 2-man
         '/^(?:for )?(\d+)[- ](?:persons?|people|man|men|pers\.?)\b/' => '$1 person',
         // 1000 i.e., 1000 ui
@@ -224,9 +210,9 @@ final class Phrases
         '/(?<=\pL )(?:effect|optics?|appearance)$/u' => 'look',
         // 1 x CR2032, AA x 2
         '/^1 ?x (?=\pL+\d)/u' => '',
-        '/^(\pL{1,5}\d*) ?x ?(\d{1,2})$/u' => '$2 $1',
+        '/^(\pL{2,5}(?:\d{3,})?) ?x ?(\d{1,2})$/u' => '$2 $1',
         // 4 x HDMI, but 3 x daily
-        '/^(\d{1,2}) ?x (?=\pL{2})(?!daily|weekly|per |a |an )/u' => '$1 ',
+        '/^(\d{1,2}) ?x (?=\pL{2})(?!daily|weekly|monthly|yearly|per |a |an )/u' => '$1 ',
         // 72 dB(A)
         '/(?<=\d) ?db ?a$/' => ' db',
         // 12 v=, 16 v~
@@ -269,17 +255,21 @@ final class Phrases
             $text,
         );
 
-        $text = (string) preg_replace_callback(
-            self::FROM_MONTH_TO,
-            fn (array $part): string => self::MONTHS[$part[1]].' to '.self::MONTHS[$part[2]],
-            $text,
-        );
+        $text = (string) preg_replace_callback(self::FROM_MONTH_TO, self::months(...), $text);
 
         return self::sides((string) preg_replace_callback(
             '/^('.implode('|', array_keys(self::MANIFOLD)).'|\d{1,2})[- ](?=(?:'.self::COUNTABLE.')s?\b)/',
             fn (array $part): string => (self::MANIFOLD[$part[1]] ?? $part[1]).' ',
             $text,
         ));
+    }
+
+    /** @param  array<string>  $part  two words, with what stands between them */
+    private static function months(array $part): string
+    {
+        [$from, $to] = [MonthNames::known($part[1]), MonthNames::known($part[2])];
+
+        return $from === null || $to === null ? $part[0] : "month {$from} to {$to}";
     }
 
     /** Sides without the letters that name them, where these stand in their usual order: W60 x H160 cm, 60 cm (W) x 160 cm (H). */
