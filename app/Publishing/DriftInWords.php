@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Support\Format;
 use Lokum\Edition\Drift;
 use Lokum\Edition\TermLine;
 
@@ -143,7 +144,7 @@ final class DriftInWords
             $add(
                 $drift->products < 0 ? '−' : '+',
                 'Products',
-                sprintf('%+d products, %+d variants', $drift->products, $drift->variants),
+                Format::difference($drift->products).' products, '.Format::difference($drift->variants).' variants',
             );
         } elseif ($drift->content) {
             $add('~', 'Products', 'Names, prices, stock or other data of products differ');

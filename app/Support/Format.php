@@ -20,6 +20,12 @@ final class Format
         return (string) self::formatter(NumberFormatter::DECIMAL)->format($number);
     }
 
+    /** How many more or fewer: +22,000, −3. */
+    public static function difference(int $number): string
+    {
+        return ($number > 0 ? '+' : ($number < 0 ? '−' : '')).self::number(abs($number));
+    }
+
     public static function money(?float $amount, ?string $currency): string
     {
         return $amount === null

@@ -103,9 +103,11 @@ final class Names
     /** What says that a text is read as another name: a standard's number; "" where nothing is on record. */
     public function source(string $letters): string
     {
-        foreach (NameLists::tokens($letters) as [$token]) {
-            foreach ([$letters, $token] as $phrase) {
-                $words = implode(' ', array_column(NameLists::tokens($phrase), 0));
+        $tokens = array_column(NameLists::tokens($letters), 0);
+        // The longest name in it says most.
+        for ($length = min(count($tokens), self::MOST_TOKENS); $length > 0; $length--) {
+            for ($from = 0; $from + $length <= count($tokens); $from++) {
+                $words = implode(' ', array_slice($tokens, $from, $length));
                 $source = $this->lists->named(Evidence::Standard, $words)[0][2] ?? '';
                 if ($source !== '') {
                     return $source;

@@ -533,6 +533,7 @@ test('every proposal says why', function (string $one, string $other, string $wh
     ['Light gray', 'Lt grey', 'known spelling or abbreviation'],
     ['Turquoise', 'Turqoise', 'nearly the same letters: Turquoise, Turqoise'],
     ['AA', 'LR6', 'IEC 60086: LR6 is AA'],
+    ['2 x AA', '2x AA batteries', 'IEC 60086: 2x AA batteries is 2 x AA'],
     ['IP65', 'IP 65', 'same letters and digits, set apart differently: IP65, IP 65'],
     ['E27', 'E27 (ES)', 'one says in parentheses what it says already: E27, E27 (ES)'],
     ['Red', 'Colour: red', 'one names what all values here are: Red, Colour: red'],

@@ -105,7 +105,7 @@
             </div>
             <div>
                 <dt>Products</dt>
-                <dd>{{ sprintf('%+d', $differences->products) }}</dd>
+                <dd>{{ Format::difference($differences->products) }}</dd>
             </div>
             <div>
                 <dt>Terms that come, and go</dt>
@@ -166,7 +166,7 @@
             </div>
             <div>
                 <dt>Products</dt>
-                <dd>{{ sprintf('%+d', $drift->products) }}</dd>
+                <dd>{{ Format::difference($drift->products) }}</dd>
             </div>
         </dl>
         @if ($said > 0)

@@ -15,6 +15,7 @@ use App\Publishing\CurrentDrift;
 use App\Publishing\Publish;
 use App\Settings\SaveShop;
 use App\Settings\Shop;
+use App\Support\Format;
 use App\Support\Refused;
 use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Process;
@@ -200,3 +201,7 @@ test('an earlier edition is served again under a new number, and History says wh
     $this->post('/publishing/99/serve')->assertSessionHasErrors();
     $this->actingAs($this->person(Role::Viewer))->post('/publishing/1/serve')->assertForbidden();
 });
+
+test('how many products more or fewer is said with its sign, in thousands', function (int $number, string $said): void {
+    expect(Format::difference($number))->toBe($said);
+})->with([[22000, '+22,000'], [-3, '−3'], [0, '0']]);
