@@ -64,7 +64,7 @@ test('a source is said with its bounds, what is beyond them is held, and an edit
     expect($me->accessibilityProblems())->toBe([]);
     // An edition before is served again.
     expect($site->command(['publish'])[0])->toBe(0);
-    $me->open('/publishing')->press('Compare, serve again')->see('Serve it again?', '#panel')->see('-1', '#panel')->keys('s');
+    $me->open('/publishing')->press('Compare, serve again')->see('Serve it again?', '#panel')->see('−1', '#panel')->keys('s');
     $me->see('Edition 1 is served again, as edition 3', '.toast')->see('Edition 3', '.status');
     $me->open('/shop')->see('1,098 products', '[role="status"]');
     expect($me->complaints())->toBe([]);
