@@ -11,6 +11,7 @@ use App\Models\Lineup;
 use App\Support\LookedUp;
 use Lokum\Lineup\ComposedLineup;
 use Lokum\Lineup\Layer;
+use Lokum\Lineup\SortOrder;
 
 /** The line-up of every page, as it stands in the draft. Everything is loaded once. */
 final class DraftLineups
@@ -88,6 +89,19 @@ final class DraftLineups
         }
 
         return $pages;
+    }
+
+    /** @return array<string, SortOrder> that any page can be put in, by what they do */
+    public function sorts(): array
+    {
+        $sorts = [];
+        foreach ($this->pages() as $lineup) {
+            foreach ([...SortOrder::usual(), ...SortOrder::list($lineup->settings['sorts'] ?? null)] as $order) {
+                $sorts[$order->key()] = $order;
+            }
+        }
+
+        return $sorts;
     }
 
     public function layer(string $placement): ?Layer

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
+use App\Data\ManyRows;
 use Illuminate\Support\Facades\DB;
 use PDO;
 
@@ -28,11 +29,9 @@ final class Staging
         'staged_refusals' => 'line INTEGER NOT NULL, sku TEXT, "column" TEXT NOT NULL, reason TEXT NOT NULL',
     ];
 
-    private const BATCH = 250;
-
     public readonly PDO $pdo;
 
-    /** @var array<string, list<list<mixed>>> rows to be written, by table */
+    /** @var array<string, ManyRows> rows to be written, by table */
     private array $waiting = [];
 
     /** @var array<string, \PDOStatement> */
@@ -52,17 +51,15 @@ final class Staging
     /** @param  list<mixed>  $row  in the order of the table's columns, without those at the end that have defaults */
     public function add(string $table, array $row): void
     {
-        $this->waiting[$table][] = $row;
-        if (count($this->waiting[$table]) >= self::BATCH) {
-            $this->flush($table);
-        }
+        $this->waiting[$table] ??= new ManyRows($this->pdo, 'temp.'.$table.' ('.implode(', ', self::columns($table, count($row))).')');
+        $this->waiting[$table]->add(...$row);
     }
 
     /** Writes what is waiting, and makes the indexes that the judging needs. */
     public function settle(): void
     {
-        foreach (array_keys($this->waiting) as $table) {
-            $this->flush($table);
+        foreach ($this->waiting as $rows) {
+            $rows->end();
         }
         $this->pdo->exec(
             'CREATE INDEX temp.staged_rows_sku ON staged_rows(sku); CREATE INDEX temp.staged_rows_parent ON staged_rows(parent)
@@ -120,29 +117,11 @@ final class Staging
         }
     }
 
-    private function flush(string $table): void
+    /** @return list<string> the first ones of a table */
+    private static function columns(string $table, int $count): array
     {
-        $rows = $this->waiting[$table] ?? [];
-        $this->waiting[$table] = [];
-        if ($rows === []) {
-            return;
-        }
-        $width = count($rows[0]);
-        $key = $table.count($rows);
-        if (! isset($this->statements[$key])) {
-            $columns = implode(
-                ', ',
-                array_slice(
-                    array_map(fn (string $column): string => explode(' ', trim($column))[0], explode(',', self::TABLES[$table])),
-                    0,
-                    $width,
-                ),
-            );
-            $one = '('.implode(', ', array_fill(0, $width, '?')).')';
-            $this->statements[$key] = $this->pdo->prepare(
-                "INSERT INTO temp.{$table} ({$columns}) VALUES ".implode(', ', array_fill(0, count($rows), $one)),
-            );
-        }
-        $this->statements[$key]->execute(array_merge(...$rows));
+        $names = array_map(fn (string $column): string => explode(' ', trim($column))[0], explode(',', self::TABLES[$table]));
+
+        return array_slice($names, 0, $count);
     }
 }

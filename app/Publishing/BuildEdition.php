@@ -77,14 +77,8 @@ final class BuildEdition
         $progress('Comparing with the edition before', 0.49);
         $this->meta($number, $summary($this->counts));
         $this->listings->write($this->writer);
-        $progress('Writing orders', 0.55);
-        (new EditionOrders($this->writer, $this->numbering, $this->pdo))->write(
-            $lineups->sorts(),
-            $this->before,
-            $this->definitions->pluck('id', 'slug')->all(),
-        );
         $terms = $this->writer->count('terms', 'attribute_id > 0 AND parent_id IS NULL');
-        $this->products(fn (string $what, float $share) => $progress($what, 0.6 + 0.4 * $share));
+        $this->products(fn (string $what, float $share) => $progress($what, 0.55 + 0.45 * $share));
         // Sorted once, instead of row by row.
         $this->pdo->exec('CREATE UNIQUE INDEX IF NOT EXISTS edition.products_by_sku ON products (sku)');
 
@@ -103,7 +97,8 @@ final class BuildEdition
         if ($this->beside !== null) {
             $this->numbering->intoTables($this->pdo);
         }
-        (new WriteProducts($this->writer, $this->numbering, $this->pdo, $this->definitions, $this->before))($progress);
+        $sorts = $this->compositions->sorts();
+        (new WriteProducts($this->writer, $this->numbering, $this->pdo, $this->definitions, $sorts, $this->before))($progress);
     }
 
     private function meta(int $number, Summary $summary): void

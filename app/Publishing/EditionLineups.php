@@ -11,7 +11,6 @@ use Lokum\Lineup\ComposedFilter;
 use Lokum\Lineup\ComposedLineup;
 use Lokum\Lineup\Control;
 use Lokum\Lineup\FilterSettings;
-use Lokum\Lineup\SortOrder;
 use Lokum\Vocabulary\TermOrder;
 
 /** Writes the line-up of every page; pages with the same one share it. */
@@ -39,19 +38,6 @@ final class EditionLineups
         foreach ($this->compositions->pages() as $page => $lineup) {
             $this->writer->insert('placements', [(string) $page, $this->lineup($lineup)]);
         }
-    }
-
-    /** @return array<string, SortOrder> that any page can be put in, by what they do */
-    public function sorts(): array
-    {
-        $sorts = [];
-        foreach ($this->compositions->pages() as $lineup) {
-            foreach ([...SortOrder::usual(), ...SortOrder::list($lineup->settings['sorts'] ?? null)] as $order) {
-                $sorts[$order->key()] = $order;
-            }
-        }
-
-        return $sorts;
     }
 
     /** @return list<string> keys of all filters that were written */

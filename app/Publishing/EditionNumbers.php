@@ -19,9 +19,6 @@ use PDO;
 /** Writes numbers, sliced by their digits: of fields of numbers and dates, of prices, stock, and what only some line-ups ask for. */
 final readonly class EditionNumbers
 {
-    /** Items with one number that are placed in one go. */
-    private const TOGETHER = 10_000;
-
     public function __construct(private EditionWriter $writer, private Numbering $numbering, private PDO $pdo)
     {
     }
@@ -42,10 +39,10 @@ final readonly class EditionNumbers
             $definition->level,
             Rows::from(
                 $this->pdo,
-                'SELECT a.item_id, s.number FROM spellings s JOIN assignments a ON a.spelling_id = s.id
+                'SELECT s.number, group_concat(a.item_id) FROM spellings s JOIN assignments a ON a.spelling_id = s.id
                     WHERE s.definition_id = '.
                     $definition->id.
-                    ' AND s.number IS NOT NULL ORDER BY s.number, a.item_id',
+                    ' AND s.number IS NOT NULL GROUP BY s.number ORDER BY s.number',
             ),
         );
     }
@@ -55,7 +52,7 @@ final readonly class EditionNumbers
         $sql = FieldNumbers::sql($field);
         if ($sql !== null) {
             $unit = $field->unit((string) config('lokum.currency'));
-            $rising = "SELECT id, number FROM ({$sql}) ORDER BY number, id";
+            $rising = "SELECT number, group_concat(id) FROM ({$sql}) GROUP BY number ORDER BY number";
             $this->numbers($field->value, $field->label(), $unit, $field->level(), Rows::from($this->pdo, $rising));
         }
     }
@@ -82,10 +79,10 @@ final readonly class EditionNumbers
         $this->insert($field->value, $field->label(), $unit, $field->level(), $ranks->with($byBit));
     }
 
-    /** @param  iterable<list<mixed>>  $pairs  item id and number, in rising order of numbers */
-    private function numbers(string $field, string $label, ?string $unit, Level $level, iterable $pairs): void
+    /** @param  iterable<list<mixed>>  $groups  number and ids of the items that have it, in rising order of numbers */
+    private function numbers(string $field, string $label, ?string $unit, Level $level, iterable $groups): void
     {
-        $ranked = RankedNumbers::rising($this->placed($pairs, $level), $this->numbering->bytes($level));
+        $ranked = RankedNumbers::rising($this->placed($groups, $level), $this->numbering->bytes($level));
         $this->insert($field, $label, $unit, $level, $ranked);
     }
 
@@ -105,20 +102,15 @@ final readonly class EditionNumbers
     }
 
     /**
-     * @param  iterable<list<mixed>>  $pairs
+     * @param  iterable<list<mixed>>  $groups
      * @return iterable<array{0: list<int>, 1: float}> bits of what counts, and the number of all of them
      */
-    private function placed(iterable $pairs, Level $level): iterable
+    private function placed(iterable $groups, Level $level): iterable
     {
-        $items = [];
-        $common = null;
-        foreach ($pairs as [$id, $number]) {
-            if ($number !== $common || count($items) === self::TOGETHER) {
-                yield [$this->numbering->bitsOf($items, $level), (float) $common];
-                [$items, $common] = [[], $number];
-            }
-            $items[] = (int) $id;
+        foreach ($groups as [$number, $ids]) {
+            /** @var list<int> $items */
+            $items = json_decode("[{$ids}]");
+            yield [$this->numbering->bitsOf($items, $level), (float) $number];
         }
-        yield [$this->numbering->bitsOf($items, $level), (float) $common];
     }
 }

@@ -62,7 +62,8 @@ final class EditionSearch
                 [$text, $items] = [$folded, []];
             }
             $this->carrying->execute([$id]);
-            $items = [...$items, ...array_values($this->carrying->fetchAll(PDO::FETCH_COLUMN))];
+            $carrying = array_values($this->carrying->fetchAll(PDO::FETCH_COLUMN));
+            $items = $items === [] ? $carrying : array_merge($items, $carrying);
         }
         $this->text($definition->id, $text, $items);
         $this->pack($definition->id);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Data\ManyRows;
 use App\Data\Rows;
 use App\Models\Item;
 use Lokum\Facet\Layout;
@@ -127,14 +128,16 @@ final class Numbering
         }
         [$products, $variants] =
             $this->before === null ? [$this->products(), $this->variants()] : $this->before->placesOf((array) $touched);
-        $numbered = $pdo->prepare('INSERT INTO temp.numbered VALUES (?, ?)');
+        $numbered = new ManyRows($pdo, 'temp.numbered (id, number)');
         foreach ($products as $item => $number) {
-            $numbered->execute([$item, $number]);
+            $numbered->add($item, $number);
         }
-        $placed = $pdo->prepare('INSERT INTO temp.placed VALUES (?, ?, ?)');
+        $numbered->end();
+        $placed = new ManyRows($pdo, 'temp.placed (id, product, lane)');
         foreach ($variants as $item => [$product, $lane]) {
-            $placed->execute([$item, $product, $lane]);
+            $placed->add($item, $product, $lane);
         }
+        $placed->end();
     }
 
     /** @return iterable<int, int> numbers of all products, by item */

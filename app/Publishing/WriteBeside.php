@@ -120,8 +120,6 @@ final class WriteBeside
                 PHP_BINARY,
                 '-d',
                 'memory_limit='.ini_get('memory_limit'),
-                '-d',
-                'opcache.enable_cli=1',
                 base_path('bin/console.php'),
                 self::COMMAND,
                 $edition,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Publishing;
 
+use App\Draft\DraftLineups;
 use App\Models\Definition;
 use Closure;
 use Illuminate\Support\Facades\DB;
@@ -30,7 +31,8 @@ final readonly class WriteOtherHalf
         $writer->begin(null);
         $numbering = Numbering::afresh($pdo);
         $numbering->intoTables($pdo);
-        $write = new WriteProducts($writer, $numbering, $pdo, Definition::query()->live()->orderBy('id')->get(), null);
+        $definitions = Definition::query()->live()->orderBy('id')->get();
+        $write = new WriteProducts($writer, $numbering, $pdo, $definitions, DraftLineups::load()->sorts(), null);
         $write(fn (string $what, float $share) => $tell(sprintf('%.2f', $share)));
         $writer->letGo();
 

@@ -8,17 +8,19 @@ use App\Models\Definition;
 use App\Models\State;
 use Closure;
 use Illuminate\Database\Eloquent\Collection;
+use Lokum\Lineup\SortOrder;
 use PDO;
 
 /**
- * Writes what an edition says of its products one by one: what the search box finds them by, and they themselves with their variants. That
- * is nearly half of a whole edition, and needs nothing of the other half but the numbers of the products.
+ * Writes what an edition says of its products one by one: what the search box finds them by, the orders that they can stand in, and they
+ * themselves with their variants. That is half of a whole edition, and needs nothing of the other half but the numbers of the products.
  */
 final readonly class WriteProducts
 {
     /**
      * @param  PDO  $pdo  of the catalog, with the edition's file attached
      * @param  Collection<int, Definition>  $definitions
+     * @param  array<string, SortOrder>  $sorts  that any page can be put in, by what they do
      * @param  TakenOver|null  $before  the edition that the file is a copy of
      */
     public function __construct(
@@ -26,6 +28,7 @@ final readonly class WriteProducts
         private Numbering $numbering,
         private PDO $pdo,
         private Collection $definitions,
+        private array $sorts,
         private ?TakenOver $before,
     ) {
     }
@@ -35,6 +38,12 @@ final readonly class WriteProducts
     {
         $progress('Writing what is searched', 0.0);
         $this->texts();
+        $progress('Writing orders', 0.4);
+        (new EditionOrders($this->writer, $this->numbering, $this->pdo))->write(
+            $this->sorts,
+            $this->before,
+            $this->definitions->pluck('id', 'slug')->all(),
+        );
         $progress('Writing products', 0.5);
         $this->writer->handOver();
         (new CopyProducts($this->pdo))(
