@@ -31,8 +31,11 @@ final class PageCounts
 
     private ?CategoryTree $tree = null;
 
-    public function __construct(private readonly Remembered $remembered, private readonly ItemPlaces $places)
-    {
+    public function __construct(
+        private readonly Remembered $remembered,
+        private readonly ItemPlaces $places,
+        private readonly ServedCounts $served,
+    ) {
     }
 
     /** @return array<int, int> products by page, those of categories below included */
@@ -62,6 +65,10 @@ final class PageCounts
         $key = $definition->slug ?? ProductField::Stock->value;
 
         return $this->kept('terms of pages', $key, $inStock, function () use ($definition, $inStock): array {
+            $served = $inStock ? null : $this->served->terms($definition);
+            if ($served !== null) {
+                return $served;
+            }
             [$own, $also] = AlsoOn::both($this->carriers($definition, $inStock));
             [$counts, $carrying] = $this->withAbove(
                 ...self::tally($definition === null ? self::rows($own) : $this->placed($definition, $inStock)),

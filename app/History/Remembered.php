@@ -174,6 +174,16 @@ final class Remembered
     }
 
     /**
+     * Whether nothing has touched what something is about since a state of History, which may be of an act that touches no data.
+     *
+     * @param  list<int|string>  $about
+     */
+    public function isSince(int $revision, array $about): bool
+    {
+        return $revision <= $this->ledger->revision() && $this->holds(min($revision, $this->ledger->dataRevision()), $about);
+    }
+
+    /**
      * Whether nothing has touched what something is about since it was worked out.
      *
      * @param  list<int|string>  $about

@@ -32,7 +32,8 @@ final class Worth
 
         return $sum === 0 || $products === 0
             ? 0.0
-            : max(0.0, 1 - array_sum(array_map(fn (int $n): float => ($n / $products) ** 2, $counts)) / ($sum / $products));
+            // Whole numbers, so that it is the same in whatever order terms come.
+            : max(0.0, 1 - array_sum(array_map(fn (int $n): int => $n * $n, $counts)) / ($sum * $products));
     }
 
     /**
