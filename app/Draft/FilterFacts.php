@@ -11,23 +11,22 @@ use Lokum\Lineup\FilterSettings;
 /** What the products of a page say about one filter, in the draft. */
 final readonly class FilterFacts
 {
-    /** Bytes of pairs that are unpacked in one go. */
-    private const CHUNK = 1 << 16;
+    /** Of a product in the list of carriers. */
+    private const BYTES = 4;
 
     /**
      * @param  int  $products  of the page
      * @param  int  $carrying  those that carry it
      * @param  array<int, int>  $counts  products by term
-     * @param  array<string, int>  $numbers  products by number
-     * @param  string  $pairs  where products have several numbers, two 32-bit numbers for each of them: the product and the number's
-     *                         place, product by product
+     * @param  array<string, int>  $numbers  products by number, in rising order
+     * @param  string  $carriers  where products have several numbers, those of each number one behind the other, with 32 bits each
      */
     public function __construct(
         public int $products,
         public int $carrying,
         public array $counts,
         public array $numbers,
-        private string $pairs = '',
+        private string $carriers = '',
     ) {
     }
 
@@ -48,35 +47,20 @@ final readonly class FilterFacts
      */
     public function holdingEach(array $bands): array
     {
-        $counts = array_fill(0, count($bands), 0);
-        $holds = [];
-        foreach (array_keys($this->numbers) as $place => $number) {
-            $holds[$place] = array_keys(array_filter($bands, fn (Band $band): bool => $band->holds((float) $number)));
-        }
-        if ($this->pairs === '') {
-            foreach (array_values($this->numbers) as $place => $products) {
-                foreach ($holds[$place] as $i) {
-                    $counts[$i] += $products;
-                }
+        return array_map(function (Band $band): int {
+            $held = array_filter($this->numbers, fn (string|int $number): bool => $band->holds((float) $number), ARRAY_FILTER_USE_KEY);
+            if ($this->carriers === '') {
+                return array_sum($held);
+            }
+            $carriers = '';
+            $from = 0;
+            foreach ($this->numbers as $number => $products) {
+                $carriers .= isset($held[$number]) ? substr($this->carriers, $from, self::BYTES * $products) : '';
+                $from += self::BYTES * $products;
             }
 
-            return array_values($counts);
-        }
-        // Those of one product stand one behind the other.
-        $counted = array_fill(0, count($bands), null);
-        foreach (str_split($this->pairs, self::CHUNK) as $part) {
-            $flat = unpack('V*', $part) ?: [];
-            for ($i = 1, $n = count($flat); $i < $n; $i += 2) {
-                foreach ($holds[$flat[$i + 1]] as $band) {
-                    if ($counted[$band] !== $flat[$i]) {
-                        $counted[$band] = $flat[$i];
-                        $counts[$band]++;
-                    }
-                }
-            }
-        }
-
-        return array_values($counts);
+            return count(array_flip(unpack('V*', $carriers) ?: []));
+        }, $bands);
     }
 
     /** Products that no range of a filter's scale finds, since its ends are fixed and their numbers lie beyond them. */

@@ -199,34 +199,22 @@ final class PageFacts
 
     private function numbers(string $page, string $sql): FilterFacts
     {
-        // Most have one number, and none of these needs a list of its own.
-        $places = $first = $more = $numbers = [];
+        $places = $products = [];
         foreach (Rows::of($sql) as [$product, $number]) {
-            $text = var_export((float) $number, true);
-            $place = $places[$text] ??= count($places);
-            if (! isset($first[$product])) {
-                $first[$product] = $place;
-            } elseif ($first[$product] === $place || isset($more[$product][$place])) {
-                continue;
-            } else {
-                $more[$product][$place] = true;
-            }
-            $numbers[$text] = ($numbers[$text] ?? 0) + 1;
+            $products[$places[pack('d', $number)] ??= count($places)][] = $product;
         }
-        uksort($numbers, fn (int|string $a, int|string $b): int => (float) $a <=> (float) $b);
-        $rank = [];
-        foreach (array_keys($numbers) as $at => $text) {
-            $rank[$places[$text]] = $at;
-        }
-        $pairs = '';
-        foreach ($more === [] ? [] : $first as $product => $place) {
-            $pairs .= pack('VV', $product, $rank[$place]);
-            foreach (array_keys($more[$product] ?? []) as $other) {
-                $pairs .= pack('VV', $product, $rank[$other]);
-            }
+        $rising = array_map(fn (string $packed): float => (float) (unpack('d', $packed) ?: [])[1], array_flip($places));
+        asort($rising);
+        $numbers = $all = [];
+        $carriers = '';
+        foreach ($rising as $place => $number) {
+            $distinct = array_flip($products[$place]);
+            $numbers[var_export($number, true)] = count($distinct);
+            $all += $distinct;
+            $carriers .= pack('V*', ...array_keys($distinct));
         }
 
-        return new FilterFacts($this->products($page), count($first), [], $numbers, $pairs);
+        return new FilterFacts($this->products($page), count($all), [], $numbers, count($all) < array_sum($numbers) ? $carriers : '');
     }
 
     /** What each product or variant of a page answers; of several answers the smallest. */

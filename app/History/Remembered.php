@@ -19,7 +19,7 @@ final class Remembered
     private const LARGE = 20000;
 
     /** Raised when what is kept changes its shape, so that nothing of an older Lokum is read. */
-    private const SHAPE = 22;
+    private const SHAPE = 23;
 
     /** Things that one process keeps at hand. */
     private const AT_HAND = 200;

@@ -20,13 +20,12 @@ test('bands hold each product once, whatever it has, counted together or one by 
             }
         }
         ksort($numbers);
-        $places = array_flip(array_keys($numbers));
-        $pairs = '';
-        foreach ($round % 2 === 0 ? [] : $own as $product => $all) {
-            $pairs .= implode('', array_map(fn (int $number): string => pack('VV', $product, $places[$number]), $all));
+        $carriers = '';
+        foreach ($round % 2 === 0 ? [] : array_keys($numbers) as $number) {
+            $carriers .= pack('V*', ...array_keys(array_filter($own, fn (array $all): bool => in_array($number, $all, true))));
         }
         $texts = array_combine(array_map(fn (int $number): string => "{$number}.0", array_keys($numbers)), $numbers);
-        $facts = new FilterFacts(80, 60, [], $texts, $pairs);
+        $facts = new FilterFacts(80, 60, [], $texts, $carriers);
         $ends = [[null, 5.0], [3.0, 9.0], [9.0, 9.0], [12.0, null], [90.0, null]];
         $bands = array_map(fn (array $pair): Band => new Band(...$pair), $ends);
         $wanted = array_map(
