@@ -27,7 +27,7 @@ final class EditionSearch
     private const OWN = 0;
 
     private const NAMES = 'SELECT n.number, p.name, p.sku, (SELECT group_concat(v.sku, char(10)) FROM items v
-        WHERE v.parent_id = p.id AND v.out_since IS NULL) FROM temp.numbered n JOIN items p ON p.id = n.id';
+        WHERE v.parent_id = p.id AND v.out_since IS NULL) FROM temp.numbered n CROSS JOIN items p ON p.id = n.id ORDER BY n.number';
 
     private readonly PDOStatement $carrying;
 
@@ -66,53 +66,85 @@ final class EditionSearch
             $items = $items === [] ? $carrying : array_merge($items, $carrying);
         }
         $this->text($definition->id, $text, $items);
-        $this->pack($definition->id);
+        $this->pack($definition->id, $this->few());
+        $this->writer->remove('found_by');
     }
 
     /** Names, numbers and categories, which no definition says. */
     public function own(): void
     {
         $in = $this->pdo->prepare('SELECT id FROM items WHERE category_id = ? AND parent_id IS NULL AND out_since IS NULL');
+        $few = [];
         foreach (Category::table()->orderBy('id')->pluck('name', 'id') as $id => $name) {
             $in->execute([$id]);
-            $this->text(self::OWN, StrictKey::of((string) $name), array_values($in->fetchAll(PDO::FETCH_COLUMN)));
+            $text = StrictKey::of((string) $name);
+            foreach ($this->fewer(self::OWN, $text, array_values($in->fetchAll(PDO::FETCH_COLUMN))) as $product) {
+                $few[$product][] = $text;
+            }
         }
+        $this->pack(self::OWN, $this->names($few));
+    }
+
+    /**
+     * @param  array<int, list<string>>  $categories  that few products are in, by the number of the product
+     * @return iterable<int, string>
+     */
+    private function names(array $categories): iterable
+    {
         foreach (Rows::from($this->pdo, self::NAMES) as [$number, $name, $sku, $skus]) {
             $own = array_filter([(string) $name, (string) $sku, ...explode("\n", (string) $skus)], fn (string $text): bool => $text !== '');
-            $this->writer->insert('found_by', [$number, implode("\n", array_unique(array_map(StrictKey::of(...), $own)))]);
+            yield $number => implode("\n", [...$categories[$number] ?? [], ...array_unique(array_map(StrictKey::of(...), $own))]);
         }
-        $this->pack(self::OWN);
     }
 
     /** @param  list<int>  $items  that carry it */
     private function text(int $definition, string $text, array $items): void
     {
-        $products = array_keys($this->numbering->productsOf($items));
-        if (count($products) < self::MANY) {
-            foreach ($products as $product) {
-                $this->writer->insert('found_by', [$product, $text]);
-            }
-        } else {
-            $bits = StoredBits::encode($products, $this->numbering->layout->productBytes());
-            $id = $this->writer->insert('shared_texts', [null, $definition, $text]);
-            $this->writer->insert('shared_carriers', [$id, new Blob($bits)]);
+        foreach ($this->fewer($definition, $text, $items) as $product) {
+            $this->writer->insert('found_by', [$product, $text]);
         }
     }
 
-    /** What few products have, one product behind the other. */
-    private function pack(int $definition): void
+    /**
+     * Writes a text that many share.
+     *
+     * @param  list<int>  $items  that carry it
+     * @return list<int> the numbers of their products, where these are few, and nothing was written
+     */
+    private function fewer(int $definition, string $text, array $items): array
     {
-        $texts = [];
+        $products = array_keys($this->numbering->productsOf($items));
+        if (count($products) < self::MANY) {
+            return $products;
+        }
+        $bits = StoredBits::encode($products, $this->numbering->layout->productBytes());
+        $id = $this->writer->insert('shared_texts', [null, $definition, $text]);
+        $this->writer->insert('shared_carriers', [$id, new Blob($bits)]);
+
+        return [];
+    }
+
+    /** @return iterable<int, string> what few products have, product by product */
+    private function few(): iterable
+    {
         $all = 'SELECT number, group_concat(folded, char(10)) FROM temp.found_by GROUP BY number ORDER BY number';
         foreach ($this->writer->rows($all) as [$number, $text]) {
-            $texts[$number] = (string) $text;
+            yield $number => (string) $text;
+        }
+    }
+
+    /** @param  iterable<int, string>  $all  texts by the number of the product, rising */
+    private function pack(int $definition, iterable $all): void
+    {
+        $texts = [];
+        foreach ($all as $number => $text) {
+            $texts[$number] = $text;
             if (count($texts) === TextBlock::SIZE) {
                 $this->block($definition, $texts);
                 $texts = [];
             }
         }
         $this->block($definition, $texts);
-        $this->writer->remove('found_by');
     }
 
     /** @param  array<int, string>  $texts  by the number of the product */

@@ -21,9 +21,9 @@ final class Numbering
 
     private const NO_TABLES = 'DROP TABLE IF EXISTS temp.numbered; DROP TABLE IF EXISTS temp.placed';
 
-    /** numbered: products by item; placed: variants, and products that are their own, in the order of the edition. */
+    /** numbered: products; placed: variants, and products that are their own; both in the order of the edition. */
     private const TABLES = '
-        CREATE TEMP TABLE numbered (id INTEGER PRIMARY KEY, number INTEGER NOT NULL);
+        CREATE TEMP TABLE numbered (number INTEGER PRIMARY KEY, id INTEGER NOT NULL);
         CREATE TEMP TABLE placed (id INTEGER NOT NULL, product INTEGER NOT NULL, lane INTEGER NOT NULL,
             PRIMARY KEY (product, lane)) WITHOUT ROWID;';
 
@@ -128,9 +128,9 @@ final class Numbering
         }
         [$products, $variants] =
             $this->before === null ? [$this->products(), $this->variants()] : $this->before->placesOf((array) $touched);
-        $numbered = new ManyRows($pdo, 'temp.numbered (id, number)');
+        $numbered = new ManyRows($pdo, 'temp.numbered (number, id)');
         foreach ($products as $item => $number) {
-            $numbered->add($item, $number);
+            $numbered->add($number, $item);
         }
         $numbered->end();
         $placed = new ManyRows($pdo, 'temp.placed (id, product, lane)');
@@ -140,13 +140,17 @@ final class Numbering
         $placed->end();
     }
 
-    /** @return iterable<int, int> numbers of all products, by item */
+    /** @return iterable<int, int> numbers of all products by item, rising */
     private function products(): iterable
     {
+        $items = array_fill(0, $this->layout->products(), self::NONE);
         foreach ($this->numbers as $item => $number) {
             if ($number !== self::NONE) {
-                yield $item => $number;
+                $items[$number] = $item;
             }
+        }
+        foreach ($items as $number => $item) {
+            yield $item => $number;
         }
     }
 
@@ -189,9 +193,10 @@ final class Numbering
     public function productsOf(array $items): array
     {
         $this->read();
+        [$shown, $numbers] = [$this->shown, $this->numbers];
         $products = [];
         foreach ($items as $id) {
-            $products[$this->shown[$id] === self::NONE ? $this->numbers[$id] : $this->shown[$id]] = true;
+            $products[$shown[$id] === self::NONE ? $numbers[$id] : $shown[$id]] = true;
         }
         unset($products[self::NONE]);
 
