@@ -37,8 +37,13 @@ final class ResolveColumns
     /** @var Collection<int, Definition> */
     private Collection $definitions;
 
-    /** @var array<int, ColumnGuess> */
-    private array $guesses = [];
+    /** @var array<int, ColumnGuess>|null null before anybody asked */
+    private ?array $guesses = null;
+
+    private SupplierFile $file;
+
+    /** The column that names the product of a variant; false where none does. */
+    private int|false $parent = false;
 
     /** @var list<string> what the headings are called, where they become definitions */
     private array $called = [];
@@ -65,7 +70,7 @@ final class ResolveColumns
             $known[$index] ??= ColumnName::of($heading);
         }
         $known = array_filter($known, is_string(...));
-        $this->guess($file, $known);
+        [$this->file, $this->parent] = [$file, array_search('parent_sku', $known, true)];
         $remembered = $feed?->headings()->with('definition')->get()->keyBy('text') ?? collect();
         $targets = [];
         $slugs = [];
@@ -87,30 +92,29 @@ final class ResolveColumns
     }
 
     /**
-     * What was seen in the first rows, by column index. To be called after the columns were resolved.
+     * What is seen in the first rows, by column index; looked at when it is first asked for. To be called after the columns were resolved.
      *
      * @return array<int, ColumnGuess>
      */
     public function seen(): array
     {
-        return $this->guesses;
+        return $this->guesses ??= $this->look();
     }
 
     /** What figures of the cells are about, where the file is longer than what was looked at. */
     public function inWhat(): string
     {
+        $this->seen();
+
         return $this->isSample ? ' in the first '.number_format(self::SAMPLE).' rows' : '';
     }
 
-    /** @param  array<int, string>  $known */
-    private function guess(SupplierFile $file, array $known): void
+    /** @return array<int, ColumnGuess> */
+    private function look(): array
     {
-        $parent = array_search('parent_sku', $known, true);
-        foreach ($this->called as $index => $called) {
-            $this->guesses[$index] = new ColumnGuess($called);
-        }
+        $guesses = array_map(fn (string $called): ColumnGuess => new ColumnGuess($called), $this->called);
         $rows = 0;
-        foreach ($file->rows() as $row) {
+        foreach ($this->file->rows() as $row) {
             if ($row->problem !== null) {
                 continue;
             }
@@ -118,11 +122,13 @@ final class ResolveColumns
                 $this->isSample = true;
                 break;
             }
-            $variant = $parent !== false && trim($row->cells[$parent] ?? '') !== '';
-            foreach ($this->guesses as $index => $guess) {
+            $variant = $this->parent !== false && trim($row->cells[$this->parent] ?? '') !== '';
+            foreach ($guesses as $index => $guess) {
                 $guess->add($row->cells[$index] ?? '', $variant);
             }
         }
+
+        return $guesses;
     }
 
     private function described(int $index, string $heading, Column|string|null $target): TargetColumn
@@ -207,7 +213,7 @@ final class ResolveColumns
     private function guessed(int $index, string $heading, array $empty, array $taken, ?ColumnWish $wish = null): TargetColumn
     {
         $slug = Slug::of($wish->label ?? $this->called[$index]);
-        [$column, $why] = $this->guesses[$index]->column($slug);
+        [$column, $why] = $this->seen()[$index]->column($slug);
         $why .= $this->inWhat();
         $column = new Column(
             $slug,

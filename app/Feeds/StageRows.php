@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Feeds;
 
-use App\Models\Item;
 use Closure;
 use Lokum\Feed\CategoryPath;
 use Lokum\Feed\Column;
@@ -24,8 +23,9 @@ final class StageRows
 
     private const DICTIONARY = 20000;
 
-    /** Columns of a staged row that say what the row says, from its name to its image. */
-    private const FIELDS = 8;
+    /** Items by a JSON list of skus. */
+    private const KNOWN = 'SELECT i.sku, i.id, i.row_hash, p.sku AS parent FROM items i LEFT JOIN items p ON p.id = i.parent_id
+        WHERE i.sku IN (SELECT value FROM json_each(?))';
 
     private int $nextText = 1;
 
@@ -89,15 +89,7 @@ final class StageRows
             $item = $known[$reader->sku($row)] ?? null;
             if ($item !== null && $item['row_hash'] === $hash) {
                 // Word for word what it said when it was taken: nothing of it is looked at.
-                $this->staging->add('staged_rows', [
-                    $row->line,
-                    $item['sku'],
-                    $item['parent'],
-                    $hash,
-                    1,
-                    ...array_fill(0, self::FIELDS, null),
-                    $item['id'],
-                ]);
+                $this->staging->add('staged_rows', [$row->line, $item['sku'], $item['parent'], $hash, 1, $item['id']]);
             } else {
                 $this->stageRow($reader->read($row), $hash, $item, $hasParents);
             }
@@ -110,19 +102,10 @@ final class StageRows
      */
     private function known(array $skus): array
     {
-        $items = Item::table()
-            ->leftJoin('items as p', 'p.id', '=', 'items.parent_id')
-            ->whereIn('items.sku', array_filter($skus, fn (string $sku): bool => $sku !== ''))
-            ->get(['items.sku', 'items.id', 'items.row_hash', 'p.sku as parent']);
-
         $known = [];
-        foreach ($items as $item) {
-            $known[(string) $item->sku] = [
-                'sku' => (string) $item->sku,
-                'id' => (int) $item->id,
-                'row_hash' => $item->row_hash,
-                'parent' => $item->parent,
-            ];
+        /** @var array{sku: string, id: int, row_hash: string|null, parent: string|null} $item */
+        foreach ($this->staging->rows(self::KNOWN, [json_encode($skus, self::AS_SQLITE | JSON_INVALID_UTF8_SUBSTITUTE)]) as $item) {
+            $known[$item['sku']] = $item;
         }
 
         return $known;
@@ -148,6 +131,7 @@ final class StageRows
             $parent,
             $hash,
             0,
+            $item['id'] ?? null,
             $field['name'] ?? null,
             $keys[0] ?? null,
             $also === [] ? null : json_encode($also, self::AS_SQLITE),
@@ -156,7 +140,6 @@ final class StageRows
             $field['stock'] ?? null,
             $field['description'] ?? null,
             $field['image'] ?? null,
-            $item['id'] ?? null,
         ]);
         $this->stageCells($row, $parent !== null);
     }

@@ -16,9 +16,8 @@ final class Staging
 {
     private const TABLES = [
         'staged_rows' => 'line INTEGER PRIMARY KEY, sku TEXT NOT NULL, parent TEXT, hash TEXT NOT NULL, same INTEGER NOT NULL,
-            name TEXT, category TEXT, also TEXT,
-            price REAL, currency TEXT, stock INTEGER, description TEXT, image TEXT, item_id INTEGER, parent_id INTEGER,
-                changed INTEGER NOT NULL DEFAULT 0',
+            item_id INTEGER, name TEXT, category TEXT, also TEXT, price REAL, currency TEXT, stock INTEGER, description TEXT, image TEXT,
+            parent_id INTEGER, changed INTEGER NOT NULL DEFAULT 0',
         'staged_cells' => 'line INTEGER NOT NULL, col INTEGER NOT NULL, text_id INTEGER NOT NULL, PRIMARY KEY (line, col, text_id)',
         'staged_texts' => 'id INTEGER PRIMARY KEY, col INTEGER NOT NULL, text TEXT NOT NULL, key TEXT, spelling_id INTEGER,
             value_id INTEGER, number REAL, problem TEXT, fate TEXT',
@@ -31,7 +30,7 @@ final class Staging
 
     public readonly PDO $pdo;
 
-    /** @var array<string, ManyRows> rows to be written, by table */
+    /** @var array<string, ManyRows> rows to be written, by table and columns */
     private array $waiting = [];
 
     /** @var array<string, \PDOStatement> */
@@ -48,11 +47,15 @@ final class Staging
         }
     }
 
-    /** @param  list<mixed>  $row  in the order of the table's columns, without those at the end that have defaults */
+    /** @param  list<mixed>  $row  in the order of the table's columns, without those at the end that nothing is known of */
     public function add(string $table, array $row): void
     {
-        $this->waiting[$table] ??= new ManyRows($this->pdo, 'temp.'.$table.' ('.implode(', ', self::columns($table, count($row))).')');
-        $this->waiting[$table]->add(...$row);
+        $count = count($row);
+        $rows = $this->waiting[$table.$count] ??= new ManyRows(
+            $this->pdo,
+            "temp.{$table} (".implode(', ', self::columns($table, $count)).')',
+        );
+        $rows->add(...$row);
     }
 
     /** Writes what is waiting, and makes the indexes that the judging needs. */
