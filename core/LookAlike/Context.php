@@ -47,6 +47,8 @@ final class Context
 
     private Boxes $boxes;
 
+    private RoundedMeasures $rounded;
+
     /**
      * @param  array<int, string>  $written  values as they came
      * @param  array<int, string>  $texts  strict keys, after all that is known of each alone
@@ -86,6 +88,7 @@ final class Context
         /** @var array<string, array<string, string>> $dimensions */
         $dimensions = require __DIR__.'/data/dimension-words.php';
         $this->dimensionWords = new DimensionWords($plainly, $keys, $dimensions);
+        $this->rounded = new RoundedMeasures($plainly, $keys);
         $before = array_map($this->asWritten(...), $written, $texts);
         $this->shorthand = new Shorthand($asWritten, $before, $keys, $this->known, $lastWords['clipped']);
     }
@@ -105,6 +108,7 @@ final class Context
             Evidence::Label->value => $this->keysOf([...$this->labels->without($i), ...$this->units->beside($words)]),
             Evidence::Dimension->value => $this->dimensionWords->of($i),
             Evidence::Initials->value => $this->shorthand->of($this->texts[$i], $words, $this->written[$i]),
+            Evidence::Rounded->value => $this->rounded->of($i),
             Evidence::Thesaurus->value => $this->keysOf(
                 count($words) > Notation::MOST_WORDS ? [] : $this->thesaurus->otherwise($words),
             ),

@@ -24,6 +24,7 @@ enum Evidence: string
     case Thousands = 'thousands';
     case Label = 'label';
     case Dimension = 'dimension';
+    case Rounded = 'rounded';
     case Named = 'named';
     case Initials = 'initials';
     case Thesaurus = 'thesaurus';
@@ -49,6 +50,7 @@ enum Evidence: string
             self::Label, self::Dimension => 0.82,
             self::Named => 0.86,
             self::Initials => 0.78,
+            self::Rounded => 0.77,
             self::Synonym => 0.7,
             self::Thesaurus => 0.68,
             self::Order => 0.6,
@@ -98,6 +100,7 @@ enum Evidence: string
             self::Thousands => "thousands written in another way, as the list shows: {$all}",
             self::Label => "one names what all values here are: {$all}",
             self::Dimension => "one says in a word what its unit measures: {$all}",
+            self::Rounded => "one measure in two units, rounded: {$all}",
             self::Named => "the list says both names of one thing, one in parentheses: {$all}",
             self::Initials => "one is the first letters of the other, and of no other value: {$all}",
             self::Thesaurus => "one meaning in a dictionary (WordNet): {$all}",

@@ -81,7 +81,7 @@ final class MeaningReader
     private const NEGATIONS = ['without', 'not', 'no', 'non', 'free', 'less', 'un', 'excluding', 'except', 'sans', 'zero'];
 
     /** Units of one letter are taken for units only right behind their number, but for these. */
-    private const APART = ['w', 'v', 'g', 'l'];
+    private const APART = ['w', 'v', 'g', 'l', 'm', 'h'];
 
     private const NUMBER = '(?<![\pL\pN.,\/-])(\d+(?:[.,]\d+)*(?: \d+\/\d+|\/\d+)?)(\s?)';
 

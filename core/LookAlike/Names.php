@@ -144,11 +144,11 @@ final class Names
         return array_values(array_unique(array_column($this->lists->named(Evidence::Language, $key), 2)));
     }
 
-    /** Whether any word of a text could be a name or the beginning of one. */
+    /** Whether any word of a text could be a name or the beginning of one, or says which language it is in. */
     private function isNamed(string $text): bool
     {
         foreach (NameLists::tokens($text) as [$token]) {
-            if ($this->isFirst($token)) {
+            if ($this->isFirst($token) || $this->smallWords->languages([$token]) !== []) {
                 return true;
             }
         }
@@ -281,7 +281,9 @@ final class Names
             return [1, [[$compound, '', '']]];
         }
         $longest = min($this->lists->longest($evidence, $token), count($tokens) - $i, self::MOST_TOKENS);
-        for ($length = $longest; $length > 0; $length--) {
+        // voor is front, voor smartphone is for smartphone
+        $least = count($tokens) > 1 && $this->smallWords->languages([$token]) !== [] ? 2 : 1;
+        for ($length = $longest; $length >= $least; $length--) {
             $run = array_slice($tokens, $i, $length);
             $to = $run[$length - 1][1] + strlen($run[$length - 1][0]);
             $found = array_values(array_filter(

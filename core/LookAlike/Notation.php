@@ -23,6 +23,9 @@ final class Notation
     private const TOGETHER = '(built|plug|clip|snap|screw|bolt|slip|pull|push|drop|fold|roll|pop|hook|stick|iron|sew|zip|lace|flip)[ -]'.
         '(in|on|out|up|down)';
 
+    /** Included, in other languages. */
+    private const WITH = 'inkl(?:usive|\.)?|inclus(?:ief|[aeio])?|incluid[ao]s?|compris(?:es?)?|inbegrepen|meegeleverd';
+
     private const SIGNS = [
         // 30 ✕ 20
         '/[×✕✖]/u' => 'x',
@@ -66,9 +69,9 @@ final class Notation
         '/(?<=\d\d) ?pp?$/u' => ' pages',
         // lid not included, excl. lid, w/o lid, free of lids
         '/^(.+?),? (?:is |are )?not incl(?:uded|\.)?$/u' => 'without $1',
-        '/^(.+?),? (?:is |are )?incl(?:uded|\.)?$/u' => 'with $1',
-        '/\b(?:excl\.?|excluding|w\/o) ?(?=[\pL\d])/u' => 'without ',
-        '/\b(?:incl\.?|including|w\/) ?(?=[\pL\d])/u' => 'with ',
+        '/^(.+?),? (?:is |are )?(?:incl(?:uded|\.)?|'.self::WITH.')$/u' => 'with $1',
+        '/\b(?:excl\.?|excluding|exkl(?:usive|\.)?|w\/o) ?(?=[\pL\d])/u' => 'without ',
+        '/\b(?:incl\.?|including|'.self::WITH.'|w\/) ?(?=[\pL\d])/u' => 'with ',
         '/^no[ -](?=\pL{3,}$)/u' => 'without ',
         // ≤ 30 cm, max. 30 cm; ≥ 3, 3+, 3 years and up
         '/^(?:≤|<=|max(?:imum)?\.?) ?(?=\d)/u' => 'up to ',
@@ -123,7 +126,7 @@ final class Notation
         '(?<size>small|sml|s|large|lge|lrg|l)(?: size)?$/';
 
     /** Words alone, none of which any rule is about. */
-    private const PLAIN = '/^(?!(?:no|for|sizes?|set)[ -])(?!.*\b(?:incl|excl|w\/|'.self::TOGETHER.'))[\pL -]+$/u';
+    private const PLAIN = '/^(?!(?:no|for|sizes?|set)[ -])(?!.*\b(?:incl|excl|exkl|w\/|'.self::WITH.'|'.self::TOGETHER.'))[\pL -]+$/u';
 
     /** 80/20 cotton/polyester */
     private const BLEND = '~^(\d{1,2}(?:/\d{1,2})+) (\pL[\pL ]*(?:/\pL[\pL ]*)+)$~u';

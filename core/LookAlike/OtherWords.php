@@ -110,7 +110,9 @@ final class OtherWords
                 }
             }
         }
-        if ($this->lists->knows($part) && $this->lists->named(Evidence::Language, $part) === []) {
+        // Winter, golf, teflon
+        $isSame = $this->lists->knows($part) || (strlen($part) >= self::PART && $this->english->has($part));
+        if ($isSame && $this->lists->named(Evidence::Language, $part) === []) {
             return $part;
         }
 

@@ -35,6 +35,7 @@ final readonly class Otherwise
         Evidence::Label,
         Evidence::Dimension,
         Evidence::Initials,
+        Evidence::Rounded,
         Evidence::Thesaurus,
     ];
 
@@ -87,8 +88,8 @@ final readonly class Otherwise
         if ($usual !== $bare) {
             $found[Evidence::Habit->value] = $this->reader->of($usual);
         }
-        $named = $usual;
-        foreach ($this->names->otherwise($bare) as $evidence => $name) {
+        $named = self::beforeNames($usual, $written);
+        foreach ($this->names->otherwise($named) as $evidence => $name) {
             $found[$evidence] = $this->reader->of($named = $name);
         }
         $phrase = Phrases::of($named);
@@ -97,6 +98,14 @@ final readonly class Otherwise
         }
 
         return $found;
+    }
+
+    /** With what names do not tell: für is no fur, and 5-fach is no compartment; 2-fach and 3-fach stand in names of their own. */
+    private static function beforeNames(string $text, string $written): string
+    {
+        $text = (string) preg_replace('/(?<=[5-9]|\d\d)-?fach(?:e[rs]?)?\b/', 'x', $text);
+
+        return preg_match('/(?<!\pL)für(?!\pL)/iu', $written) === 1 ? (string) preg_replace('/\bfur\b/', 'fuer', $text) : $text;
     }
 
     /** The sides of a sheet that ISO 216 or ISO 269 names; null for other texts. */

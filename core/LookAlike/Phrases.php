@@ -52,8 +52,9 @@ final class Phrases
         'tenth' => '10th',
     ];
 
-    /** May to June, May/June, mai-juin */
-    private const FROM_MONTH_TO = '/(?<!\pL)(\pL{3,12})\.?(?: ?[-–\/] ?| to | through | until )(\pL{3,12})(?!\pL)/u';
+    /** May to June, May/June, mai-juin, mai à juin, Mai bis Juni */
+    private const FROM_MONTH_TO = '/(?<!\pL)(\pL{3,12})\.?(?: ?[-–\/] ?| (?:(?:up )?to|through|until|bis|a|au|al|tot|tot en met) )'.
+        '(\pL{3,12})(?!\pL)/u';
 
     /** What is said of a measure behind it, and the side that it is: 122 cm deep. */
     private const SIDES = [
@@ -96,12 +97,19 @@ final class Phrases
     private const ANY = '/[\d+:\/–-]|(?:effect|optics?|appearance)$|^(?:'.self::ORDINAL.') |'.
         '(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
         '\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|'.
-        'resistan(?:t|ce)|powered|via|do|don|against|after|to|through|until|'.
+        'wall|ip|resistan(?:t|ce)|powered|via|do|don|against|after|to|through|until|bis|a|au|al|tot|'.
         'fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
         'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
         'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
 
     private const PLAIN = [
+        // magnification x5
+        '/^(\pL[\pL ]*) x ?(\d{1,3})$/u' => '$2 x $1',
+        // ip44 (IEC 60529)
+        '/^(?:protection (?:class|type|rating|degree|index)|(?:degree|index) of protection|ip (?:code|rating|class)):? (?=ip ?\d)/' => '',
+        // a mirror for the wall is one that hangs there
+        '/^wall[- ](?:mounted|hung) (?=\pL)/u' => 'wall ',
+        '/^(\pL[\pL ]*) wall[- ](?:mounted|hung)$/u' => 'wall $1',
         // sugar-free, without sugar
         '/^(\pL[\pL ]+?)[- ]free$/u' => 'without $1',
         // barbless
@@ -118,7 +126,11 @@ final class Phrases
         // 12 years +, 12 years and older, ab 12 years
         '/^(\d+ ?\pL*) ?\+$/u' => 'from $1',
         '/^(?:ab|a partir de|a partir du|desde|da|vanaf|starting (?:at|from)) (?=\d)/' => 'from ',
-        '/^(?:bis zu|bis|jusqu a|hasta|fino a|tot) (?=\d)/' => 'up to ',
+        '/^(?:bis zu|bis|jusqu\'? ?a|hasta|fino a|tot) (?=\d)/' => 'up to ',
+        // 6 mm dick, where dick alone is a name
+        '/(?<=\d) ?(mm|cm) (?:dick|stark)$/' => '$1 thick',
+        // wash at 60°
+        '/\bwash(?:able|ed|ing)?\b.*\d\K ?°$/' => ' °c',
         // resistant to oil, oil resistance
         '/^resistan(?:t|ce) (?:to|against) (\pL[\pL ]*)$/u' => '$1 resistant',
         '/^(\pL[\pL ]*) resistance$/u' => '$1 resistant',

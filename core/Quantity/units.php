@@ -64,7 +64,7 @@ return [
     'bar' => [$pressure, '100000', 'bar', 'm', ['bars']],
     'psi' => [$pressure, '8896443230521/1290320000', '[psi]', '', ['lbf/in²']],
     'Hz' => [['s' => -1], '1', 'Hz', 'kMG', ['hertz']],
-    'rpm' => [['s' => -1], '1/60', '/min', '', ['r/min', 'rev/min', 'u/min']],
+    'rpm' => [['s' => -1], '1/60', '/min', '', ['r/min', 'rev/min', 'u/min', 'tr/min', 'giri/min', 'omw/min']],
     'K' => [['K' => 1], '1', 'K', '', ['kelvin', 'kelvins']],
     '°C' => [['K' => 1], '1', 'Cel', '', ['ºC', '℃', 'deg C', 'celsius', 'degrees celsius', 'degree celsius', 'degrees C'], '5463/20'],
     '°F' => [['K' => 1], '5/9', '[degF]', '', ['ºF', '℉', 'deg F', 'fahrenheit', 'degrees fahrenheit', 'degree fahrenheit', 'degrees F'], '45967/100'],

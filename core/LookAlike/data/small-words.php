@@ -7,9 +7,9 @@ declare(strict_types=1);
  */
 return [
     'de' => [
-        'mit' => 'with', 'ohne' => 'without', 'fur' => 'for', 'und' => 'and', 'oder' => 'or', 'bis' => 'up to', 'ab' => 'from', 'aus' => '',
+        'mit' => 'with', 'ohne' => 'without', 'fur' => 'for', 'fuer' => 'for', 'und' => 'and', 'oder' => 'or', 'bis' => 'up to', 'ab' => 'from', 'aus' => '',
         'von' => '', 'vom' => '', 'im' => '', 'der' => '', 'die' => '', 'das' => '', 'den' => '', 'dem' => '', 'nicht' => 'not', 'zum' => 'for',
-        'zur' => 'for', 'unter' => 'under', 'uber' => 'over', 'gegen' => 'against',
+        'zur' => 'for', 'bei' => '', 'unter' => 'under', 'uber' => 'over', 'gegen' => 'against',
     ],
     'fr' => [
         'avec' => 'with', 'sans' => 'without', 'pour' => 'for', 'et' => 'and', 'ou' => 'or', 'de' => '', 'd' => '', 'du' => '', 'des' => '',
@@ -26,6 +26,6 @@ return [
     ],
     'nl' => [
         'met' => 'with', 'zonder' => 'without', 'voor' => 'for', 'en' => 'and', 'of' => 'or', 'van' => '', 'de' => '', 'het' => '', 'een' => '',
-        'uit' => '', 'niet' => 'not', 'tot' => 'up to', 'vanaf' => 'from', 'onder' => 'under', 'tegen' => 'against',
+        'uit' => '', 'niet' => 'not', 'tot' => 'up to', 'vanaf' => 'from', 'onder' => 'under', 'tegen' => 'against', 'op' => '',
     ],
 ];
