@@ -83,6 +83,13 @@ final class MeaningReader
     /** Units of one letter are taken for units only right behind their number, but for these. */
     private const APART = ['w', 'v', 'g', 'l', 'm', 'h'];
 
+    /** Letters that stand for sides and counts as well. */
+    private const SIDE = '/^[shdbk]$/';
+
+    /** What lasts for hours, so that an h is no height: battery life 30 h */
+    private const LASTING = '/\b(?:life|lifespan|time|runtime|playtime|playback|talk|standby|duration|charge|charging|timer|'.
+        'burning|drying|curing)\b/';
+
     private const NUMBER = '(?<![\pL\pN.,\/-])(\d+(?:[.,]\d+)*(?: \d+\/\d+|\/\d+)?)(\s?)';
 
     /** 12 mm, 3 fl. oz, 20 °C, 5 m/s, 2 sq. ft, 7", 4 m2; but not EN ISO 20345 S3 */
@@ -348,9 +355,10 @@ final class MeaningReader
         $exact = [];
         $rough = [];
         $units = [];
+        $lasts = preg_match(self::LASTING, $text) === 1;
         $rest = preg_replace_callback(
             self::MEASURE,
-            function (array $found) use (&$exact, &$rough, &$units): string {
+            function (array $found) use (&$exact, &$rough, &$units, $lasts): string {
                 [$all, $number, $space, $name] = $found;
                 $unit =
                     preg_match('/^[a-z]$/', $name) === 1 && $space !== '' && ! in_array($name, self::APART, true)
@@ -360,7 +368,7 @@ final class MeaningReader
                     $unit === null ||
                     isset($unit->powers['piece']) ||
                     ($name === 'in' && $space !== '') ||
-                    preg_match('/^[shdbk]$/', $name) === 1
+                    (preg_match(self::SIDE, $name) === 1 && ($name !== 'h' || ! $lasts))
                 ) {
                     return $all;
                 }

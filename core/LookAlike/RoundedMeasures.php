@@ -19,6 +19,9 @@ final class RoundedMeasures
     /** Units that are rounded beside those of the metric system. */
     private const CUSTOMARY = ['oz', 'lb', 'st', 'fl oz', 'pt', 'qt', 'gal', 'uk fl oz', 'uk pt', 'uk gal'];
 
+    /** With one digit, a pound is anything from half a one on. */
+    private const DIGITS = 2;
+
     /** Share that the two may be apart. */
     private const NEAR = 0.01;
 
@@ -69,7 +72,7 @@ final class RoundedMeasures
         foreach ($customary as $key => [$size, $text]) {
             for ($at = self::firstFrom($sizes, $size * (1 - self::NEAR)); ($sizes[$at] ?? INF) <= $size * (1 + self::NEAR); $at++) {
                 $other = $metricKeys[$at];
-                if (Rounding::areOne($text, $metric[$other][1])) {
+                if (Rounding::areOne($text, $metric[$other][1], self::DIGITS)) {
                     $found[$key][$other] = $found[$other][$key] = true;
                 }
             }

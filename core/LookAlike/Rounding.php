@@ -17,8 +17,9 @@ final class Rounding
      * Whether that holds of two texts, in one order or the other. Texts that are no measures, or measures of other kinds, are not one.
      *
      * @param  string  $one  a number with its unit, as people write it
+     * @param  int  $digits  that the rounded one has at least, without zeros before them
      */
-    public static function areOne(string $one, string $other): bool
+    public static function areOne(string $one, string $other, int $digits = 1): bool
     {
         [$a, $b] = [self::read($one), self::read($other)];
         if ($a === null || $b === null) {
@@ -27,7 +28,15 @@ final class Rounding
         // Of what is poured an ounce is a fluid one: 8 oz, 240 ml.
         [$first, $second] = [self::poured($a, $b, $one), self::poured($b, $a, $other)];
 
-        return self::isRounded($first, $second, $one) || self::isRounded($second, $first, $other);
+        return (self::digits($one) >= $digits && self::isRounded($first, $second, $one)) ||
+            (self::digits($other) >= $digits && self::isRounded($second, $first, $other));
+    }
+
+    private static function digits(string $text): int
+    {
+        preg_match('/^\D*0*[.,]?0*(\d*)[.,]?(\d*)/', $text, $part);
+
+        return strlen(($part[1] ?? '').($part[2] ?? ''));
     }
 
     private static function read(string $text): ?Quantity
