@@ -55,7 +55,8 @@ final class Names
         foreach ([Evidence::Standard, Evidence::Language, Evidence::Synonym] as $evidence) {
             $text = $evidence === Evidence::Synonym ? $this->settled($letters) : $this->replaced($letters, $evidence)[0];
             if ($text !== $letters) {
-                $found[$evidence->value] = $letters = $text;
+                // Edelstahl 316 is stainless steel 316, and that 1.4401.
+                $found[$evidence->value] = $letters = $this->replaced($text, Evidence::Standard)[0];
             }
         }
 
