@@ -16,8 +16,6 @@ final class EditionColumns
 {
     private ?PDOStatement $parts = null;
 
-    private ?bool $are = null;
-
     /** @var array<int, int> attribute by term */
     private array $attributeOf = [];
 
@@ -32,14 +30,10 @@ final class EditionColumns
     ) {
     }
 
-    /** @return list<TermColumn> of the attribute that a term belongs to; none in editions of earlier versions */
+    /** @return list<TermColumn> of the attribute that a term belongs to; none where it has few */
     public function of(int $term): array
     {
-        if ($this->are ??= $this->database->meta('columns') === '1') {
-            return $this->columns[$this->attributeOf($term)] ??= $this->read($this->attributeOf($term));
-        }
-
-        return [];
+        return $this->columns[$this->attributeOf($term)] ??= $this->read($this->attributeOf($term));
     }
 
     /** @return list<TermColumn> */

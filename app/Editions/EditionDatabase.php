@@ -23,6 +23,9 @@ final class EditionDatabase
     /** @var array<string, PDOStatement> by their text */
     private array $ready = [];
 
+    /** @var array<string, string> what was read of the edition as a whole, by key */
+    private array $meta = [];
+
     /** @throws Refused when it is gone, or of another shape than this version of Lokum reads */
     public function __construct(string $path, ?int $bytes = null)
     {
@@ -41,7 +44,7 @@ final class EditionDatabase
 
     public function meta(string $key): string
     {
-        return (string) ($this->row('SELECT value FROM meta WHERE key = ?', [$key])['value'] ?? '');
+        return $this->meta[$key] ??= (string) ($this->row('SELECT value FROM meta WHERE key = ?', [$key])['value'] ?? '');
     }
 
     /**

@@ -82,7 +82,7 @@
                             </td>
                         @endif
                         <td @class(['small soft', 'cut' => $umbrellas->isEmpty()])>{{ implode(', ', array_slice(array_map(
-                            fn($name, $n) => "{$name} {$n}", array_keys($used), $used), 0, 2)) }}@if (count($used) > 2)
+                            fn($name, $n) => $name . ' ' . number_format($n), array_keys($used), $used), 0, 2)) }}@if (count($used) > 2)
                                 +{{ count($used) - 2 }}
                             @endif
                         </td>

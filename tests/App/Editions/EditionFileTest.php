@@ -14,6 +14,7 @@ use App\Storefront\ShopPage;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\DB;
 use Lokum\Facet\ProductSet;
+use Lokum\Facet\TermColumn;
 use Tests\Support\Acts;
 
 /* What an edition keeps beside its bitmaps so that pages need fewer of them: counts of listings, and orders in parts. */
@@ -57,6 +58,19 @@ test('the counts that an edition keeps for each listing are those that its bitma
     }
     expect($checked)->toBe(5 * 13);
 })->with(['with what is below' => false, 'a category of its own products only' => true]);
+
+test('an attribute with many terms is counted by the columns that were written for it, one with few by its sets', function (): void {
+    $this->publish();
+    $edition = Served::now()->file();
+    $columnsOf = function (string $slug) use ($edition): array {
+        $terms = array_keys($edition->terms($edition->attribute($slug) ?? throw new RuntimeException("No {$slug}.")));
+
+        return [$terms, $edition->columns($terms[0])];
+    };
+    [$terms, $columns] = $columnsOf('color');
+    $inColumns = array_merge(...array_map(fn (TermColumn $column): array => array_values($column->terms), $columns));
+    expect($inColumns)->toEqualCanonicalizing($terms)->and($columnsOf('material')[1])->toBe([]);
+});
 
 test('values below their umbrellas are counted as products, too', function (): void {
     $color = App\Models\Definition::query()->where('slug', 'color')->firstOrFail();
