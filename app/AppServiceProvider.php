@@ -37,7 +37,6 @@ use Illuminate\Support\Facades\Mail;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\Facades\View;
 use Illuminate\Support\ServiceProvider;
-use Illuminate\View\View as ViewOfShop;
 use Lokum\Vocabulary\TermSorter;
 
 final class AppServiceProvider extends ServiceProvider
@@ -87,7 +86,6 @@ final class AppServiceProvider extends ServiceProvider
 
         View::composer('publishing.status-bar', StatusBar::class);
         View::composer('shop.frame', ShopFrame::class);
-        View::composer('shop.*', fn (ViewOfShop $view) => $view->with('shop', Shop::current()));
 
         // Programs outside are told of every edition; whoever publishes need not know of them.
         Event::listen(EditionPublished::class, fn (EditionPublished $said) => SendNotice::toAll($said->edition));

@@ -1,6 +1,6 @@
 {{-- What stands for a product without a photograph: a cube in its color; the demo brings drawings of its own. --}}
 @props(['colors' => [], 'about' => '', 'label' => ''])
-@if (App\Settings\Shop::current()->pictures === 'demo')
+@if ($shop->pictures === 'demo')
     @include('demo::picture')
 @else
     @php($color = $colors[0] ?? 'var(--line-strong)')

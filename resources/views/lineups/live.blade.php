@@ -5,7 +5,7 @@
             href="{{ request()->fullUrlWithQuery(['why' => $why ? null : 1]) }}">{{ $why ? 'without reasons' : 'why these?' }}</a></span>
 </div>
 <div class="live shop" id="live" hx-get="{{ request()->fullUrl() }}" hx-trigger="focus from:window" hx-select="#live" hx-swap="outerHTML">
-    <p class="small"><b>{{ App\Settings\Shop::current()->name }}</b>{{
+    <p class="small"><b>{{ $shop->name }}</b>{{
         $category ? ' · ' . str_replace(' > ', ' · ', $category->path) : '' }}
     <span class="soft">{{ Format::count($products, 'product') }}</span>
     </p>
