@@ -6,6 +6,7 @@ namespace App\Draft;
 
 use App\Editions\EditionAttribute;
 use App\Editions\EditionFile;
+use App\Editions\EditionMeta;
 use App\Editions\Served;
 use App\History\Remembered;
 use App\Models\Definition;
@@ -38,7 +39,7 @@ final readonly class ServedCounts
         if (
             $edition === null ||
             $attribute === null ||
-            ! $this->remembered->isSince((int) $edition->meta('revision'), About::filter($key))
+            ! $this->remembered->isSince((int) $edition->meta(EditionMeta::Revision), About::filter($key))
         ) {
             return null;
         }
@@ -58,7 +59,7 @@ final readonly class ServedCounts
             $served = Served::now();
             $file = $served->edition === null || $served->problem !== null ? null : $served->file();
 
-            return $file?->meta('made_by') === Version::current() ? $file : null;
+            return $file?->meta(EditionMeta::MadeBy) === Version::current() ? $file : null;
         });
     }
 

@@ -37,14 +37,14 @@ final class EditionDatabase
         }
         $this->pdo = ReadOnlyFile::open($path);
         $this->pdo->exec('PRAGMA mmap_size = 1073741824');
-        if ($this->meta('format') !== (string) self::FORMAT) {
+        if ($this->meta(EditionMeta::Format) !== (string) self::FORMAT) {
             throw new Refused('The current edition was made by another version of Lokum. Publish again.');
         }
     }
 
-    public function meta(string $key): string
+    public function meta(EditionMeta $what): string
     {
-        return $this->meta[$key] ??= (string) ($this->row('SELECT value FROM meta WHERE key = ?', [$key])['value'] ?? '');
+        return $this->meta[$what->value] ??= (string) ($this->row('SELECT value FROM meta WHERE key = ?', [$what->value])['value'] ?? '');
     }
 
     /**

@@ -94,7 +94,7 @@ final class EditionFile implements TermSource
     {
         $this->database = new EditionDatabase($path, $bytes);
         /** @var list<int> $sizes */
-        $sizes = json_decode($this->meta('lanes'), true);
+        $sizes = json_decode($this->meta(EditionMeta::Lanes), true);
         $this->layout = new Layout($sizes);
         $this->live = LivePrices::over($path, $this->layout);
         $this->products = new EditionProducts($this->database, $this->layout, $this->live);
@@ -108,15 +108,15 @@ final class EditionFile implements TermSource
         );
     }
 
-    public function meta(string $key): string
+    public function meta(EditionMeta $what): string
     {
-        return $this->database->meta($key);
+        return $this->database->meta($what);
     }
 
     /** @param  bool  $asMade  without what was said of prices and stock since */
     public function summary(bool $asMade = false): Summary
     {
-        $summary = unserialize($this->meta('summary'), [
+        $summary = unserialize($this->meta(EditionMeta::Summary), [
             'allowed_classes' => [Summary::class, TermLine::class, FilterLine::class],
         ]);
 
@@ -181,7 +181,7 @@ final class EditionFile implements TermSource
     /** What shoppers are helped with at a definition's filter. */
     public function helpOf(string $key): ?string
     {
-        $this->helps ??= (array) json_decode($this->meta('helps') ?: '{}', true);
+        $this->helps ??= (array) json_decode($this->meta(EditionMeta::Helps) ?: '{}', true);
 
         return isset($this->helps[$key]) ? (string) $this->helps[$key] : null;
     }
@@ -189,7 +189,7 @@ final class EditionFile implements TermSource
     /** What a filter would ask for by a key, in words; null where the edition knows nothing of that name. */
     public function labelOf(string $key): ?string
     {
-        $this->labels ??= (array) json_decode($this->meta('labels') ?: '{}', true);
+        $this->labels ??= (array) json_decode($this->meta(EditionMeta::Labels) ?: '{}', true);
 
         return isset($this->labels[$key]) ? (string) $this->labels[$key] : null;
     }
@@ -197,13 +197,13 @@ final class EditionFile implements TermSource
     /** @return array<string, string> where the addresses of merged definitions lead: slug by slug */
     public function endedAttributes(): array
     {
-        return $this->ended ??= (array) json_decode($this->meta('ended_attributes') ?: '{}', true);
+        return $this->ended ??= (array) json_decode($this->meta(EditionMeta::EndedAttributes) ?: '{}', true);
     }
 
     /** @return list<EditionAttribute> attributes whose values have pages of their own */
     public function directories(): array
     {
-        $ids = (array) json_decode($this->meta('directories') ?: '[]', true);
+        $ids = (array) json_decode($this->meta(EditionMeta::Directories) ?: '[]', true);
 
         return array_values(
             array_filter($this->attributes(), fn (EditionAttribute $attribute): bool => in_array($attribute->id, $ids, true)),
@@ -213,7 +213,7 @@ final class EditionFile implements TermSource
     /** The number of the edition. */
     public function number(): int
     {
-        return (int) $this->meta('edition');
+        return (int) $this->meta(EditionMeta::Edition);
     }
 
     /** @return array<int, array{description: string|null, picture: string|null}> by term */
@@ -302,7 +302,7 @@ final class EditionFile implements TermSource
     /** @return list<string> fields that hold numbers; not those that are worked out for some filters only */
     public function numberFields(): array
     {
-        $counted = (array) json_decode($this->meta('counted_numbers'), true);
+        $counted = (array) json_decode($this->meta(EditionMeta::CountedNumbers), true);
 
         return array_values(
             array_filter(

@@ -39,8 +39,8 @@ final class EditionLines
             'edition' => $this->edition->number(),
             'products' => $this->edition->layout->products(),
             'variants' => $this->edition->layout->variants(),
-            'currency' => $this->edition->meta('currency'),
-            'locale' => $this->edition->meta('locale'),
+            'currency' => $this->edition->meta(EditionMeta::Currency),
+            'locale' => $this->edition->meta(EditionMeta::Locale),
         ];
         foreach ($this->edition->categories() as $category) {
             yield [

@@ -81,7 +81,8 @@ final class PostgresScript
     /** @return iterable<string, iterable<list<mixed>>> rows by table; not those of products, of which there are many */
     private function tables(): iterable
     {
-        yield 'edition' => [[$this->edition->number(), $this->edition->meta('currency'), $this->edition->meta('locale')]];
+        $money = $this->edition->meta(EditionMeta::Currency);
+        yield 'edition' => [[$this->edition->number(), $money, $this->edition->meta(EditionMeta::Locale)]];
         yield 'category' => array_map(
             fn (EditionCategory $one): array => [$one->id, $one->slug, $one->name, $one->path, $one->parent, $one->products],
             $this->edition->categories(),

@@ -10,6 +10,7 @@ use App\Draft\DraftLineups;
 use App\Draft\DraftTerms;
 use App\Editions\Blob;
 use App\Editions\EditionDatabase;
+use App\Editions\EditionMeta;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Support\Version;
@@ -105,32 +106,31 @@ final class BuildEdition
     {
         $this->writer->remove('meta');
         $words = fn (array $words): string => (string) json_encode($words, JSON_FORCE_OBJECT | JSON_UNESCAPED_UNICODE);
-        foreach (
-            [
-                'format' => EditionDatabase::FORMAT,
-                'made_by' => Version::current(),
-                // Of History, when the catalog was as it is here.
-                'revision' => (int) Change::query()->max('id'),
-                'edition' => $number,
-                'lanes' => json_encode($this->numbering->layout->sizes),
-                'currency' => config('lokum.currency'),
-                'locale' => config('lokum.locale'),
-                'directories' => json_encode($this->directories()->pluck('id')->values()->all()),
-                // What shoppers are told of definitions, and where the addresses of merged ones lead.
-                'helps' => $words($this->definitions->whereNotNull('help')->where('help', '!=', '')->pluck('help', 'slug')->all()),
-                'labels' => $words($this->definitions->pluck('label', 'slug')->all() + self::titles()),
-                'ended_attributes' => $words(EndedAddresses::ofDefinitions()),
-                'sections' => $words(
+        foreach (EditionMeta::cases() as $what) {
+            $said = match ($what) {
+                EditionMeta::Format => EditionDatabase::FORMAT,
+                EditionMeta::MadeBy => Version::current(),
+                EditionMeta::Revision => (int) Change::query()->max('id'),
+                EditionMeta::Edition => $number,
+                EditionMeta::Lanes => json_encode($this->numbering->layout->sizes),
+                EditionMeta::Currency => config('lokum.currency'),
+                EditionMeta::Locale => config('lokum.locale'),
+                EditionMeta::Directories => json_encode($this->directories()->pluck('id')->values()->all()),
+                EditionMeta::Helps => $words(
+                    $this->definitions->whereNotNull('help')->where('help', '!=', '')->pluck('help', 'slug')->all(),
+                ),
+                EditionMeta::Labels => $words($this->definitions->pluck('label', 'slug')->all() + self::titles()),
+                EditionMeta::EndedAttributes => $words(EndedAddresses::ofDefinitions()),
+                EditionMeta::Sections => $words(
                     $this->definitions->whereNotNull('section')->where('section', '!=', '')->pluck('section', 'label')->all(),
                 ),
-                'counted_numbers' => json_encode([
+                EditionMeta::CountedNumbers => json_encode([
                     ...array_column(ProductField::ownNumbers(), 'value'),
                     ...$this->definitions->where('kind', Kind::Number)->pluck('slug')->all(),
                 ]),
-                'summary' => serialize($summary),
-            ] as $key => $value
-        ) {
-            $this->writer->insert('meta', [$key, (string) $value]);
+                EditionMeta::Summary => serialize($summary),
+            };
+            $this->writer->insert('meta', [$what->value, (string) $said]);
         }
     }
 

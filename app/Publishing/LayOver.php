@@ -7,6 +7,7 @@ namespace App\Publishing;
 use App\Catalog\Discount;
 use App\Data\FileLock;
 use App\Editions\EditionFile;
+use App\Editions\EditionMeta;
 use App\Editions\LivePrices;
 use App\Editions\StoredNumbers;
 use App\Models\Edition;
@@ -45,7 +46,7 @@ final class LayOver
     {
         $edition = new EditionFile($path);
         // An edition that was made from a later state has it.
-        if ((int) $edition->meta('revision') >= $revision) {
+        if ((int) $edition->meta(EditionMeta::Revision) >= $revision) {
             return count($said);
         }
         $self = new self($path, $edition);
@@ -57,7 +58,7 @@ final class LayOver
     public static function carry(string $from, string $to): void
     {
         $before = LivePrices::file($from);
-        $since = (int) (new EditionFile($to))->meta('revision');
+        $since = (int) (new EditionFile($to))->meta(EditionMeta::Revision);
         if (! is_file($before)) {
             return;
         }

@@ -6,6 +6,7 @@ namespace App\Publishing;
 
 use App\Editions\EditionDatabase;
 use App\Editions\EditionFile;
+use App\Editions\EditionMeta;
 use App\Editions\EditionProduct;
 use App\Editions\Served;
 use App\Editions\StoredNumbers;
@@ -42,12 +43,12 @@ final readonly class TakenOver
             return null;
         }
         $edition = $served->file();
-        $revision = (int) $edition->meta('revision');
+        $revision = (int) $edition->meta(EditionMeta::Revision);
         $isSame =
-            $edition->meta('currency') === config('lokum.currency') &&
-            $edition->meta('locale') === config('lokum.locale') &&
+            $edition->meta(EditionMeta::Currency) === config('lokum.currency') &&
+            $edition->meta(EditionMeta::Locale) === config('lokum.locale') &&
             // What another version has written may say otherwise what this one would.
-            $edition->meta('made_by') === Version::current() &&
+            $edition->meta(EditionMeta::MadeBy) === Version::current() &&
             $revision <= (int) Change::query()->max('id');
         $touched = $isSame ? Touched::since($revision) : null;
 

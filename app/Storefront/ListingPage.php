@@ -6,6 +6,7 @@ namespace App\Storefront;
 
 use App\Editions\CountPage;
 use App\Editions\EditionFile;
+use App\Editions\EditionMeta;
 use App\Editions\EditionProduct;
 use App\Editions\Picks;
 use App\Editions\SetQuestion;
@@ -46,7 +47,7 @@ final readonly class ListingPage
 
     public function __construct(private EditionFile $file, private ListingAddress $address)
     {
-        $this->edition = (int) $file->meta('edition');
+        $this->edition = (int) $file->meta(EditionMeta::Edition);
         $settings = $file->filters($address->page->lineup);
         $page = $file->pageSettings($address->page->lineup);
         $inStock = $file->notSoldOut();
@@ -152,7 +153,7 @@ final readonly class ListingPage
 
     public function currency(): string
     {
-        return $this->file->meta('currency');
+        return $this->file->meta(EditionMeta::Currency);
     }
 
     /** @return list<int> numbers of the products on this page */

@@ -6,6 +6,7 @@ namespace App\Storefront;
 
 use App\Editions\EditionCategory;
 use App\Editions\EditionFile;
+use App\Editions\EditionMeta;
 use App\Editions\EditionProduct;
 use App\Editions\Served;
 use Illuminate\Http\RedirectResponse;
@@ -53,14 +54,14 @@ final class ShopController
             'sections' => $this->sections($edition, $product),
             'pages' => $this->pages($edition, $product),
             'trail' => $trail,
-            'currency' => $edition->meta('currency'),
+            'currency' => $edition->meta(EditionMeta::Currency),
         ]);
     }
 
     /** @return array<string, array<string, list<string>>> texts by section and label; those of no section first */
     private function sections(EditionFile $edition, EditionProduct $product): array
     {
-        $known = (array) json_decode($edition->meta('sections') ?: '{}', true);
+        $known = (array) json_decode($edition->meta(EditionMeta::Sections) ?: '{}', true);
         $sections = ['' => []];
         foreach (
             $product->properties + (count($product->variants) === 1 ? $product->variants[0]['properties'] : []) as $label => $texts

@@ -8,6 +8,7 @@ use App\Cells\ChangeCells;
 use App\Cells\Chosen;
 use App\Definitions\MergeDefinitions;
 use App\Draft\DraftLineups;
+use App\Editions\EditionMeta;
 use App\Editions\Served;
 use App\Lineups\ChangeFilter;
 use App\Lineups\EditLineup;
@@ -142,7 +143,7 @@ test('after a merge, a filter, prices and cells it is taken over; where products
     expect($isTaken())->toBeTrue();
     // An update of Lokum may say otherwise what it wrote before.
     $file = new PDO('sqlite:'.Edition::directory().'/'.(string) Edition::query()->latest('id')->value('file'));
-    expect(Served::now()->file()->meta('made_by'))->toBe(Version::current());
+    expect(Served::now()->file()->meta(EditionMeta::MadeBy))->toBe(Version::current());
     $file->exec("UPDATE meta SET value = '0.1.0' WHERE key = 'made_by'");
     expect($isTaken())->toBeFalse();
 });
