@@ -110,7 +110,7 @@ final class OtherWords
                 }
             }
         }
-        // Winter, golf, teflon
+        // Winter, golf
         $isSame = $this->lists->knows($part) || (strlen($part) >= self::PART && $this->english->has($part));
         if ($isSame && $this->lists->named(Evidence::Language, $part) === []) {
             return $part;
