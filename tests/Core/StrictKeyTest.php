@@ -2,8 +2,6 @@
 
 declare(strict_types=1);
 
-use Lokum\Text\Label;
-use Lokum\Text\Slug;
 use Lokum\Text\StrictKey;
 
 test('the same letters have the same key', function (string ...$texts): void {
@@ -60,39 +58,6 @@ test('a key is never empty where something is to be seen, and is its own key', f
     $key = StrictKey::of($text);
     expect($key)->not->toBe('')->and(StrictKey::of($key))->toBe($key);
 })->with(['---', '?', '☕', '0', '!!', '…', '(none)', "👩\u{200D}🎨", 'n/a', '--', '中文', 'क्षि', '"']);
-
-test('labels are what people read', function (): void {
-    expect(Label::of("  Burnt \u{00A0} sienna\t"))
-        ->toBe('Burnt sienna')
-        ->and(Label::of('Caf&eacute; &amp; Co'))
-        ->toBe('Café & Co')
-
-        ->and(Label::isBlank(" \u{00A0}\t"))
-        ->toBeTrue()
-        ->and(Label::isBlank("\u{200B}"))
-        ->toBeTrue()
-        ->and(Label::isBlank('0'))
-        ->toBeFalse()
-        ->and(Label::isBlank('-'))
-        ->toBeFalse();
-});
-
-test('slugs', function (string $label, string $slug): void {
-    expect(Slug::of($label))->toBe($slug);
-})->with([
-    ['Burnt sienna', 'burnt-sienna'],
-    ['  A & B! ', 'a-b'],
-    ['Größe Ü', 'größe-ü'],
-    ['☕', 'x'],
-    ['0', '0'],
-    ['1½"', '1'],
-    ['300 g/m²', '300-g-m'],
-]);
-
-test('a second equal slug gets -2, a third -3', function (): void {
-    $taken = ['red', 'red-2'];
-    expect(Slug::unique('Red!', fn (string $slug): bool => in_array($slug, $taken, true)))->toBe('red-3');
-});
 
 test('the short way for plain words gives what the long way gives', function (): void {
     mt_srand(2);

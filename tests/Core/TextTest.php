@@ -82,6 +82,7 @@ test('a label is what a person reads', function (string $spelling, string $label
     'spaces as entities' => ['&nbsp;&#160;', ''],
     'an entity that is seen' => ['&lt;', '<'],
     'a sign' => ['-', '-'],
+    'a zero' => ['0', '0'],
     'a letter of two bytes' => ['é', 'é'],
     'nothing' => ['', ''],
 ]);
@@ -113,16 +114,24 @@ test('a slug keeps letters and digits of any script', function (string $label, s
     ['--a--', 'a'],
     ['½', 'x'],
     ['!?', 'x'],
+    ['☕', 'x'],
+    ['0', '0'],
+    ['  A & B! ', 'a-b'],
+    ['1½"', '1'],
+    ['300 g/m²', '300-g-m'],
     ['١٢', '١٢'],
     ['हिन्दी', 'हिन्दी'],
     ['ΣΑ', 'σα'],
 ]);
 
 test('a slug is numbered from two on where it is taken', function (): void {
+    $taken = ['red', 'red-2'];
     expect(Slug::unique('Red', fn (): bool => false))
         ->toBe('red')
         ->and(Slug::unique('Red', fn (string $slug): bool => $slug === 'red'))
-        ->toBe('red-2');
+        ->toBe('red-2')
+        ->and(Slug::unique('Red!', fn (string $slug): bool => in_array($slug, $taken, true)))
+        ->toBe('red-3');
 });
 
 test('digits of any script are digits, and what is no text stays', function (): void {
