@@ -162,11 +162,12 @@ final class NameLists
     {
         $names = array_map(trim(...), explode('=', $line));
         $first = $evidence === Evidence::Language ? rtrim($names[0], '!%') : $this->followed($evidence, $names[0]);
+        $itself = implode(' ', self::wordsOf($first));
         foreach ($names as $given) {
             // "de: rot/rote"; elsewhere a stroke belongs to the name.
             $isForeign = preg_match('/^[a-z]{2}: /', $given) === 1;
             foreach ($isForeign ? explode('/', substr($given, 4)) : [$given] as $name) {
-                $this->add($evidence, trim($name), $first, $isForeign ? substr($given, 0, 2) : $source);
+                $this->add($evidence, trim($name), $first, $itself, $isForeign ? substr($given, 0, 2) : $source);
             }
         }
     }
@@ -174,7 +175,7 @@ final class NameLists
     /** The name that a name is read as, where another line has it: of "settee = sofa" and "sofa = couch" all are settees. */
     private function followed(Evidence $evidence, string $name): string
     {
-        $where = preg_match('/[!%]$/', $name) === 1 ? substr($name, -1) : '';
+        $where = self::whereOf($name);
         $name = rtrim($name, '!%');
         for ($step = 0; $step < self::MOST_STEPS; $step++) {
             $words = self::american(implode(' ', self::wordsOf($name)));
@@ -209,9 +210,13 @@ final class NameLists
         }
     }
 
-    private function add(Evidence $evidence, string $name, string $first, string $source): void
+    /**
+     * @param  string  $first  what it is read as
+     * @param  string  $itself  the words of that: a name that is the same needs no line
+     */
+    private function add(Evidence $evidence, string $name, string $first, string $itself, string $source): void
     {
-        $where = preg_match('/[!%]$/', $name) === 1 ? substr($name, -1) : '';
+        $where = self::whereOf($name);
         $tokens = self::wordsOf(rtrim($name, '!%'));
         if ($tokens === []) {
             return;
@@ -220,7 +225,7 @@ final class NameLists
             $this->words[$token] = true;
         }
         $key = $evidence === Evidence::Language ? implode(' ', $tokens) : self::american(implode(' ', $tokens));
-        if ($key !== implode(' ', self::wordsOf($first))) {
+        if ($key !== $itself) {
             $this->phrases[$evidence->value][$key][] = [$first, $where, $source];
             $firsts = $evidence === Evidence::Language ? [$tokens[0]] : array_unique([$tokens[0], self::singular($tokens[0])]);
             foreach ($firsts as $first) {
@@ -256,6 +261,14 @@ final class NameLists
         }
     }
 
+    /** The sign behind a name that says where it holds. */
+    private static function whereOf(string $name): string
+    {
+        $last = substr($name, -1);
+
+        return $last === '!' || $last === '%' ? $last : '';
+    }
+
     /** @return list<string> words of a name, which are letters only in nearly all */
     private static function wordsOf(string $name): array
     {
@@ -266,7 +279,7 @@ final class NameLists
 
     private function addPlace(string $name, string $english, string $language): void
     {
-        $this->add(Evidence::Language, "{$name}!", $english, $language);
+        $this->add(Evidence::Language, "{$name}!", $english, implode(' ', self::wordsOf($english)), $language);
         $this->places[$name] = true;
     }
 
