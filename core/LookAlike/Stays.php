@@ -50,17 +50,23 @@ final class Stays
         return array_reduce($others, fn (string $best, string $label): string => $rank($label) > $rank($best) ? $label : $best, $stays);
     }
 
-    /** Whether a label is a name in a language: 2; 1 where that cannot be told; 0 where it is one in another. */
+    /** Whether a label is a name in a language: 2; 1 where that cannot be told, or it is one in both; 0 where it is one in another. */
     private static function isIn(string $language, string $label): int
     {
         $letters = StrictKey::of($label);
-        $isForeign = isset(Names::shipped()->otherwise($letters)[Evidence::Language->value]);
-        $said = Names::shipped()->language($letters) ?? ($isForeign ? null : 'en');
+        $names = Names::shipped();
+        $isForeign = isset($names->otherwise($letters)[Evidence::Language->value]);
+        if (str_starts_with($language, 'en')) {
+            // Pan is bread in Spanish, and a pan.
+            return match (true) {
+                ! $isForeign => 2,
+                default => $names->isEnglishToo($letters) ? 1 : 0,
+            };
+        }
 
         return match (true) {
-            $said !== null && str_starts_with($language, $said) => 2,
-            $said === null => str_starts_with($language, 'en') ? 0 : 1,
-            default => $said === 'en' ? 1 : 0,
+            in_array(substr($language, 0, 2), $names->languages($letters), true) => 2,
+            default => $isForeign && $names->language($letters) !== null ? 0 : 1,
         };
     }
 

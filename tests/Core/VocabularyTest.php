@@ -61,6 +61,10 @@ test('values that are the same are called in the language of the shop, by the be
 ): void {
     expect(Stays::called($stays, array_values($others), $language))->toBe($called);
 })->with([
+    ['en', 'Steel', 'Stahl', 'Steel', 'acier'],
+    ['en', 'Bread', 'Pan', 'Bread'],
+    ['en', 'Pan', 'Brot', 'Pan'],
+    ['de', 'Hut', 'Hat', 'Hut'],
     ['en', 'Green', 'grn', 'Green', 'green'],
     ['en', 'Cast iron', 'ghisa', 'cast-iron', 'Gusseisen', 'fonte', 'Cast iron'],
     ['de-DE', 'Gusseisen', 'ghisa', 'cast-iron', 'Gusseisen', 'fonte', 'Cast iron'],
