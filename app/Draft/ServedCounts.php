@@ -17,6 +17,7 @@ use Lokum\Facet\Carriers;
 use Lokum\Facet\ProductSet;
 use Lokum\Facet\VariantSet;
 use Lokum\Lineup\ProductField;
+use Throwable;
 
 /** What the served edition has counted already: of what nothing has touched since, the draft counts the same. */
 final readonly class ServedCounts
@@ -33,8 +34,20 @@ final readonly class ServedCounts
      */
     public function terms(?Definition $definition): ?array
     {
-        $key = $definition->slug ?? ProductField::Stock->value;
-        $edition = DB::transactionLevel() > 0 ? null : $this->edition();
+        try {
+            return DB::transactionLevel() > 0 ? null : $this->read($definition->slug ?? ProductField::Stock->value);
+        } catch (Throwable $damage) {
+            // Whatever a damaged file answers: the desk can count by itself.
+            report($damage);
+
+            return null;
+        }
+    }
+
+    /** @return array{counts: array<int, array<int, int>>, carrying: array<int, int>}|null */
+    private function read(string $key): ?array
+    {
+        $edition = $this->edition();
         $attribute = $edition?->attribute($key);
         if (
             $edition === null ||

@@ -6,12 +6,16 @@ use App\Catalog\Coverage;
 use App\Catalog\ProductCounts;
 use App\Draft\DraftLineups;
 use App\Draft\DraftPages;
+use App\Draft\PageCounts;
 use App\Draft\PageFacts;
 use App\Draft\ServedCounts;
+use App\History\Remembered;
 use App\Lineups\EditLineup;
 use App\Lineups\PageWorth;
 use App\Models\Definition;
+use App\Models\Edition;
 use App\Publishing\Publish;
+use App\Support\LookedUp;
 use Illuminate\Support\Facades\Cache;
 use Illuminate\Support\Facades\DB;
 use Tests\Support\RandomActs;
@@ -75,3 +79,18 @@ test('figures that are kept are those that are counted anew, whatever is done', 
     }
     expect($byEdition)->toBeGreaterThan(0);
 })->with(fn (): array => RandomActs::seeds(811, 814));
+
+test('a damaged edition is not counted by', function (): void {
+    $this->read("sku,Color\nA,Red\nB,Blue\nC,Red\n", '{"columns": {"Color": {"kind": "choice"}}}');
+    app(EditLineup::class)->add('color');
+    $this->publish();
+    $color = Definition::query()->where('slug', 'color')->sole();
+    $served = app(ServedCounts::class)->terms($color);
+    expect($served['carrying'] ?? null)->toBe([0 => 3]);
+    $file = Edition::directory().'/'.Edition::query()->sole()->file;
+    (new PDO("sqlite:{$file}"))->exec("UPDATE term_bits SET bits = 'l' || x'ffffff7f'");
+    app()->forgetInstance(LookedUp::class);
+    app()->forgetInstance(Remembered::class);
+    expect(app(ServedCounts::class)->terms($color))->toBeNull();
+    expect(app(PageCounts::class)->terms($color, false))->toEqual($served);
+});
