@@ -38,29 +38,18 @@ final readonly class FilterFacts
     /** Products with a number in a band; those with several count once. */
     public function holding(Band $band): int
     {
-        return $this->holdingEach([$band])[0];
-    }
+        $held = array_filter($this->numbers, fn (string|int $number): bool => $band->holds((float) $number), ARRAY_FILTER_USE_KEY);
+        if ($this->carriers === '') {
+            return array_sum($held);
+        }
+        $carriers = '';
+        $from = 0;
+        foreach ($this->numbers as $number => $products) {
+            $carriers .= isset($held[$number]) ? substr($this->carriers, $from, self::BYTES * $products) : '';
+            $from += self::BYTES * $products;
+        }
 
-    /**
-     * @param  list<Band>  $bands
-     * @return list<int> the same for each of several, in one go
-     */
-    public function holdingEach(array $bands): array
-    {
-        return array_map(function (Band $band): int {
-            $held = array_filter($this->numbers, fn (string|int $number): bool => $band->holds((float) $number), ARRAY_FILTER_USE_KEY);
-            if ($this->carriers === '') {
-                return array_sum($held);
-            }
-            $carriers = '';
-            $from = 0;
-            foreach ($this->numbers as $number => $products) {
-                $carriers .= isset($held[$number]) ? substr($this->carriers, $from, self::BYTES * $products) : '';
-                $from += self::BYTES * $products;
-            }
-
-            return count(array_flip(unpack('V*', $carriers) ?: []));
-        }, $bands);
+        return count(array_flip(unpack('V*', $carriers) ?: []));
     }
 
     /** Products that no range of a filter's scale finds, since its ends are fixed and their numbers lie beyond them. */

@@ -11,7 +11,6 @@ use App\Editions\Served;
 use App\History\Remembered;
 use App\Models\Definition;
 use App\Support\LookedUp;
-use App\Support\Version;
 use Illuminate\Support\Facades\DB;
 use Lokum\Facet\Carriers;
 use Lokum\Facet\ProductSet;
@@ -65,14 +64,14 @@ final readonly class ServedCounts
         return ['counts' => $this->counts($edition)[$attribute->id] ?? [], 'carrying' => array_filter($carrying)];
     }
 
-    /** Null where there is none, or another version has written it, which may have counted by other rules. */
+    /** Null where there is none that the draft can count by. */
     private function edition(): ?EditionFile
     {
         return $this->lookedUp->of('edition to count by', function (): ?EditionFile {
             $served = Served::now();
             $file = $served->edition === null || $served->problem !== null ? null : $served->file();
 
-            return $file?->meta(EditionMeta::MadeBy) === Version::current() ? $file : null;
+            return $file?->isOfThisVersion() === true ? $file : null;
         });
     }
 

@@ -6,6 +6,7 @@ namespace App\Editions;
 
 use App\Models\Edition;
 use App\Support\Refused;
+use App\Support\Version;
 use Lokum\Edition\FilterLine;
 use Lokum\Edition\Summary;
 use Lokum\Edition\TermLine;
@@ -111,6 +112,12 @@ final class EditionFile implements TermSource
     public function meta(EditionMeta $what): string
     {
         return $this->database->meta($what);
+    }
+
+    /** Whether this version of Lokum has written it; another may have counted and compared by other rules. */
+    public function isOfThisVersion(): bool
+    {
+        return $this->meta(EditionMeta::MadeBy) === Version::current();
     }
 
     /** @param  bool  $asMade  without what was said of prices and stock since */

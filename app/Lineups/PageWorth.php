@@ -160,7 +160,7 @@ final readonly class PageWorth
                 ? $settings->bands
                 : Band::between(ProposedBands::equalShares($facts->numbers, self::SCALE_BANDS));
 
-        return array_filter($facts->holdingEach($bands));
+        return array_filter(array_map($facts->holding(...), $bands));
     }
 
     /**

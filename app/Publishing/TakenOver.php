@@ -14,7 +14,6 @@ use App\History\Touched;
 use App\Models\Change;
 use App\Models\Definition;
 use App\Models\Edition;
-use App\Support\Version;
 use Lokum\Edition\Summary;
 use Lokum\Lineup\ProductField;
 
@@ -47,8 +46,7 @@ final readonly class TakenOver
         $isSame =
             $edition->meta(EditionMeta::Currency) === config('lokum.currency') &&
             $edition->meta(EditionMeta::Locale) === config('lokum.locale') &&
-            // What another version has written may say otherwise what this one would.
-            $edition->meta(EditionMeta::MadeBy) === Version::current() &&
+            $edition->isOfThisVersion() &&
             $revision <= (int) Change::query()->max('id');
         $touched = $isSame ? Touched::since($revision) : null;
 

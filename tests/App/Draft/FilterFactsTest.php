@@ -5,7 +5,7 @@ declare(strict_types=1);
 use App\Draft\FilterFacts;
 use Lokum\Lineup\Band;
 
-test('bands hold each product once, whatever it has, counted together or one by one', function (): void {
+test('bands hold each product once, whatever it has', function (): void {
     mt_srand(12);
     for ($round = 0; $round < 40; $round++) {
         $own = $numbers = [];
@@ -35,11 +35,6 @@ test('bands hold each product once, whatever it has, counted together or one by 
             )),
             $bands,
         );
-        expect($facts->holdingEach($bands))
-            ->toBe($wanted)
-            ->and(array_map($facts->holding(...), $bands))
-            ->toBe($wanted)
-            ->and($facts->holdingEach([]))
-            ->toBe([]);
+        expect(array_map($facts->holding(...), $bands))->toBe($wanted);
     }
 });
