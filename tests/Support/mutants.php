@@ -1,0 +1,84 @@
+<?php
+
+declare(strict_types=1);
+
+/*
+ * How much the tests of the core hold: a file or folder of it is changed in a thousand small ways, and each change should make a test
+ * fail. Each is tried against the files of tests that reach its line, the quickest first. Takes the folder, the coverage and the times of
+ * a run of these tests (`bin/lokum test mutants` makes them), and prints every change that no test noticed, then how many there were.
+ */
+
+use Pest\Mutate\Cache\NullStore;
+use Pest\Mutate\Mutators\Sets\DefaultSet;
+use Pest\Mutate\Support\FileFinder;
+use Pest\Mutate\Support\MutationGenerator;
+use Pest\Support\Container;
+use Psr\SimpleCache\CacheInterface;
+use Tests\Support\Mutants\Reached;
+use Tests\Support\Mutants\Trial;
+
+require __DIR__.'/../../vendor/autoload.php';
+
+[, $path, $coverage, $times] = $argv;
+$atOnce = (int) shell_exec('nproc');
+$reached = Reached::read($coverage, $times);
+$root = dirname(__DIR__, 2);
+$mutants = [];
+// A change is made for this run only.
+Container::getInstance()->add(CacheInterface::class, new NullStore());
+foreach (FileFinder::files([$path], []) as $file) {
+    // Lists of data are no rules: what stands in them is held by what is found with them.
+    if (! str_contains($file->getContents(), "\nreturn [")) {
+        array_push($mutants, ...(new MutationGenerator())->generate($file, DefaultSet::mutators()));
+    }
+}
+
+/** @var array<string, array{died: int, lived: int, unreached: int}> $counts */
+$counts = [];
+$count = function (string $file, string $fate) use (&$counts): void {
+    $counts[$file] ??= ['died' => 0, 'lived' => 0, 'unreached' => 0];
+    $counts[$file][$fate]++;
+};
+/** @var list<Trial> $trials */
+$trials = [];
+while ($mutants !== [] || $trials !== []) {
+    while ($mutants !== [] && count($trials) < $atOnce) {
+        $mutant = array_shift($mutants);
+        $file = (string) $mutant->file->getRealPath();
+        $tests = $reached->by($file, $mutant->startLine, $mutant->endLine);
+        if ($tests === []) {
+            $count(substr($file, strlen($root) + 1), 'unreached');
+            printf("%s:%d is reached by no test\n", substr($file, strlen($root) + 1), $mutant->startLine);
+        } else {
+            $trials[] = Trial::start($mutant, $tests, $reached->takes($tests));
+        }
+    }
+    usleep(5_000);
+    foreach ($trials as $i => $trial) {
+        $died = $trial->died();
+        if ($died !== null) {
+            unset($trials[$i]);
+            $file = substr((string) $trial->mutant->file->getRealPath(), strlen($root) + 1);
+            $count($file, $died ? 'died' : 'lived');
+            if (! $died) {
+                printf("%s:%d lives\n%s\n", $file, $trial->mutant->startLine, $trial->told());
+            }
+        }
+    }
+    $trials = array_values($trials);
+}
+
+ksort($counts);
+$line = fn (string $of, array $n): string => sprintf(
+    "%-40s %5d died %5d lived %5d reached by no test %5.1f %%\n",
+    $of,
+    $n['died'],
+    $n['lived'],
+    $n['unreached'],
+    100 * $n['died'] / max(1, array_sum($n)),
+);
+foreach ($counts as $file => $n) {
+    echo $line($file, $n);
+}
+$sum = fn (string $fate): int => array_sum(array_column($counts, $fate));
+echo $line($path, ['died' => $sum('died'), 'lived' => $sum('lived'), 'unreached' => $sum('unreached')]);
