@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace Lokum\LookAlike;
 
-/** What a box holds, where a list puts as many into nothing else (C2): a box of 100 is 100 pieces, unless there is a pack of 100. */
+/**
+ * What a box holds, where a list puts as many into nothing else (C2): a box of 100 is 100 pieces, and a set of 4 is
+ * 4 pieces, unless there is a pack of as many.
+ */
 final class Boxes
 {
     /** 10 packs, 10-pk */
-    private const PACKS = '/^(\d+)[ -]?(pack|pk|pkt|packet|set|bag)s?$/';
+    private const PACKS = '/^(\d+)[ -]?(?:piece )?(pack|pk|pkt|packet|set|bag)s?$/';
 
     /** @var array<int|string, array<string, true>> what so many are put into, by the number */
     private array $into = [];
@@ -31,8 +34,13 @@ final class Boxes
      */
     public function opened(array $words): array
     {
-        return count($words) === 3 && $words[1] === 'of' && ($this->into[$words[2]] ?? []) === [$words[0] => true]
-            ? ["{$words[2]} pieces", "{$words[2]} piece"]
-            : [];
+        [$into, $many] = match (true) {
+            count($words) !== 3 => ['', ''],
+            $words[1] === 'of' => [$words[0], $words[2]],
+            "{$words[1]} {$words[2]}" === 'piece set' => ['set', $words[0]],
+            default => ['', ''],
+        };
+
+        return $into !== '' && ($this->into[$many] ?? []) === [$into => true] ? ["{$many} pieces", "{$many} piece"] : [];
     }
 }

@@ -74,7 +74,7 @@ final class Context
             }
         }
         $this->boxes = new Boxes([...array_map(StrictKey::of(...), $written), ...$plainly]);
-        foreach (['with', 'for'] as $before) {
+        foreach (['with', 'for', 'in'] as $before) {
             $named = array_map(fn (array $some): string => $this->known[$this->behind($before, $some)] ?? '', $this->words);
             $this->namesAlone[$before] = count(array_unique(array_diff($named, ['']))) > 1;
         }
@@ -83,7 +83,7 @@ final class Context
         $lastWords = array_map(array_flip(...), $lists);
         $this->glosses = new Glosses($written, $this->known);
         $unexplained = array_filter($this->words, fn (int $i): bool => $this->glosses->of($texts[$i]) === null, ARRAY_FILTER_USE_KEY);
-        $this->labels = new Labels($unexplained, $this->known, $lastWords['heads'], $lastWords['changing']);
+        $this->labels = new Labels($unexplained, $this->known, $lastWords['heads'], $lastWords['naming'], $lastWords['changing']);
         $this->units = new Units($this->words);
         /** @var array<string, array<string, string>> $dimensions */
         $dimensions = require __DIR__.'/data/dimension-words.php';
@@ -102,6 +102,7 @@ final class Context
                 ...$this->inAnotherForm($words),
                 ...$this->having($words),
                 ...$this->boxes->opened($words),
+                self::writtenOut($this->written[$i]),
             ]),
             Evidence::Named->value => array_filter([$this->glosses->of($this->texts[$i])], is_string(...)),
             Evidence::Thousands->value => array_filter([$this->shorthand->thousands($this->texts[$i])], is_string(...)),
@@ -157,12 +158,16 @@ final class Context
             $shorter = substr($stem, 0, -1);
             $forms = isset(self::FORMS[$word]) ? [self::FORMS[$word]] : [];
             // bunting is nothing that is bunt
-            if (preg_match(count($words) > 1 ? '/^\pL{4,}ing$/u' : '/^\pL{5,}ing$/u', $word) === 1) {
+            if (preg_match(count($words) > 1 ? '/^(?=.*[aeiou].*ing$)\pL{3,}ing$/u' : '/^\pL{5,}ing$/u', $word) === 1) {
                 array_push($forms, $stem, "{$stem}e", "{$stem}ed", "{$shorter}ed", $shorter);
             }
             // dark roasted, dark roast
             if (count($words) > 1 && preg_match('/^\pL{3,}ed$/u', $word) === 1) {
                 array_push($forms, substr($word, 0, -2), substr($word, 0, -1));
+            }
+            // sports horse, sport horse
+            if ($place < count($words) - 1 && preg_match('/^\pL{4,}(?<!s)s$/u', $word) === 1) {
+                $forms[] = substr($word, 0, -1);
             }
             foreach ($forms as $form) {
                 $found[] = implode(' ', array_replace($words, [$place => $form]));
@@ -172,9 +177,15 @@ final class Context
         return $found;
     }
 
+    /** With its umlauts written out: müsli, muesli. Strict keys have their letters without the dots. */
+    private static function writtenOut(string $written): string
+    {
+        return StrictKey::of(strtr(mb_strtolower($written), ['ä' => 'ae', 'ö' => 'oe', 'ü' => 'ue']));
+    }
+
     /**
-     * What has something, or has it not, or is for it, in one word or by its name alone: with salt, salted; without facing, unfaced;
-     * with castors, castors; for kitchens, kitchen.
+     * What has something, or has it not, or is for it or in it, in one word or by its name alone: with salt, salted; without facing,
+     * unfaced; with insulation, insulated; with castors, castors; for kitchens, kitchen; in pellets, pellets.
      *
      * @param  list<string>  $words
      * @return list<string>
@@ -183,15 +194,20 @@ final class Context
     {
         $first = $words[0] ?? '';
         $named = implode(' ', array_slice($words, 1));
-        $participle = preg_replace('/(?:ing|e)?s?$/', '', $named).'ed';
+        $participle = preg_replace('/(?:ing|e|(?<=at)ion)?s?$/', '', $named).'ed';
         // With a trickle vent; with salt is no salt.
         $hasMany = $first === 'with' && count($words) > 2 && preg_match('/\d/', $named) !== 1;
         $alone = $hasMany || ($this->namesAlone[$first] ?? false) ? [$this->behind($first, $words)] : [];
 
         return match (true) {
+            $named === '' && preg_match('/^\pL{3,}ed$/u', $first) === 1 => [
+                'with '.substr($first, 0, -2),
+                'with '.substr($first, 0, -1),
+                'with '.preg_replace('/(?<=at)ed$/', 'ion', $first),
+            ],
             $named === '' => [],
-            $first === 'with' => [$participle, ...$alone],
-            $first === 'for' => $alone,
+            $first === 'with' => [...$alone, $participle],
+            $first === 'for' || $first === 'in' => $alone,
             in_array($first, ['without', 'not', 'non'], true) => [
                 "un{$participle}",
                 "un{$named}",

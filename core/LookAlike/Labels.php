@@ -28,6 +28,9 @@ final class Labels
     /** Labels that name nothing of their own, whatever stands beside them. */
     private const EMPTY = ['type', 'design', 'version', 'model', 'size', 'format'];
 
+    /** Kinds of current, of which a voltage that is given with one alone has that: 230 V, 230 V AC. */
+    private const CURRENTS = ['ac' => true, 'dc' => true];
+
     /** What could be a label before others: words of which none denies or compares. */
     private const FIRST = '/^(?!.*\b(?:not|no|non|without|with|for|from|to|up|over|under|above|below|half|double|extra|super|ultra|mini|'.
         'semi|anti|light|dark|pale|deep|bright|left|right|upper|lower|inner|outer|front|rear|top|bottom|new|old|un|less|more)\b)'.
@@ -61,9 +64,10 @@ final class Labels
      * @param  array<int, list<string>>  $words  of each value
      * @param  array<string, string>  $known  what each meets others by, by its text
      * @param  array<string, int>  $heads  words that say what the values of an attribute are
+     * @param  array<string, int>  $naming  those of them that say so before a value too
      * @param  array<string, int>  $changing  words behind others that make another thing of them
      */
-    public function __construct(array $words, private readonly array $known, private array $heads, array $changing)
+    public function __construct(array $words, private readonly array $known, private array $heads, private array $naming, array $changing)
     {
         $this->heads += array_diff_key($this->lastWords($words), $changing);
         $this->firstWords = $this->firstWords($words);
@@ -125,7 +129,7 @@ final class Labels
             for ($length = 1; $length < min(count($some), 4) && count($some) <= Notation::MOST_WORDS; $length++) {
                 $label = implode(' ', array_slice($some, 0, $length));
                 $rest = $this->known[implode(' ', array_slice($some, $length))] ?? null;
-                $isHead = isset($this->heads[$some[$length - 1]]) && preg_match(self::FIRST, $label) === 1;
+                $isHead = isset($this->naming[$some[$length - 1]]) && preg_match(self::FIRST, $label) === 1;
                 if ($rest !== null && ($isHead || preg_match(self::STANDARD, $label) === 1)) {
                     $without[$label][$rest] = true;
                 }
@@ -202,9 +206,10 @@ final class Labels
         $isNumber = preg_match('/\d/', $bare[0]) === 1 && count($bare) < 4;
         foreach ($label as $word) {
             $says = match (true) {
+                $before && ! $isNumber => $word !== 'for' && ! isset($this->naming[$word]),
                 isset($this->heads[$word]) => false,
-                $word === 'for' => ! $before || $isNumber,
-                $before && $isNumber => preg_match(self::CHANGING, $word) === 1 ||
+                $word === 'for' => true,
+                $before => preg_match(self::CHANGING, $word) === 1 ||
                     (isset($this->known[$word]) && preg_match('/^\pL/u', $bare[0]) !== 1),
                 ! $isNumber => true,
                 count($bare) === 1 => preg_match(self::MEASURED, $word) !== 1,
@@ -227,6 +232,7 @@ final class Labels
         }
 
         return count($told) < count($this->dressed[$bare]) ||
+            array_diff_key($told, self::CURRENTS) === [] ||
             preg_match('/^\d[^x]*$/', $bare) !== 1 ||
             array_filter(array_keys($told), fn (int|string $label): bool => count($this->left[$label]) > 1) !== [] ||
             self::areOne(array_keys($this->labels[self::counted($bare)]));

@@ -57,6 +57,10 @@ final class MeaningReader
     /** Two years, two-year */
     private const NUMBER_WORD = '/^\s*(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)[ -](?=\pL+\s*$)/iu';
 
+    /** Ten-year warranty, for two days */
+    private const TIME_IN_WORDS = '/\b(one|two|three|four|five|six|seven|eight|nine|ten|eleven|twelve)[ -]'.
+        '(?=(?:year|month|week|day|hour|minute)s?\b)/iu';
+
     private const DIRECTIONS = [
         'on',
         'in',
@@ -116,7 +120,7 @@ final class MeaningReader
         // A raised o is typed for a degree; behind it stands the letter of the scale.
         $text = (string) preg_replace('/(?<=[\d\s])[º˚]\s?(?=[CF]\b)/u', '°', Unicode::digits($text));
         $text = (string) preg_replace('/(?<=\d)\s?([kKMGT])b(?:ps|\/s)\b/', ' $1bit/s', $text);
-        $plain = Notation::plain(StrictKey::of($text));
+        $plain = Notation::plain(StrictKey::of(self::inDigits(self::TIME_IN_WORDS, $text)));
         $measure = $this->wholeMeasure($text);
         if ($measure !== null) {
             return new Meaning($letters, exact: $measure[0], rough: $measure[1], units: $measure[2]);
@@ -306,15 +310,15 @@ final class MeaningReader
             : $word;
     }
 
+    private static function inDigits(string $numbers, string $text): string
+    {
+        return (string) preg_replace_callback($numbers, fn (array $part): string => self::NUMBERS[strtolower($part[1])].' ', $text);
+    }
+
     /** @return array{0: list<string>, 1: list<string>, 2: list<string>}|null exact, rough and units where the whole text is a measure */
     private function wholeMeasure(string $text): ?array
     {
-        // Two years
-        $text = (string) preg_replace_callback(
-            self::NUMBER_WORD,
-            fn (array $part): string => self::NUMBERS[strtolower($part[1])].' ',
-            $text,
-        );
+        $text = self::inDigits(self::NUMBER_WORD, $text);
         if (preg_match(self::NUMBER_FIRST, $text) !== 1) {
             return null;
         }

@@ -34,10 +34,10 @@ final class Notation
         // G 1/2" is a thread's name, not a length (ISO 228-1, ISO 7-1); M8 x 40 is 40 mm long (ISO 4014)
         '/^(g|r|rp|rc|npt|bsp) ?(\d+(?: \d+)?\/\d+|\d) ?(?:"|in|inch)$/u' => '$1 $2',
         '/^m ?(\d+(?:[.,]\d+)?) ?x ?(\d+)$/u' => 'm$1 x $2 mm',
-        // +/- 0.02 mm; 80 degrees C; f = 2.8 mm
+        // +/- 0.02 mm; 80 degrees C; f = 2.8 mm, U = 1.4 W/m²K
         '/\+ ?\/ ?- ?|± /u' => '±',
         '/(?<=\d) ?(?:degrees?|deg\.?) ?([cf])(?:elsius|ahrenheit)?\b/' => ' °$1',
-        '/^([lhwbdf]) ?= ?(?=\d)/' => '$1 ',
+        '/^([lhwbdfu]) ?= ?(?=\d)/' => '$1 ',
         // HDMI v2.1, HDMI version 2.1; 8K@60Hz; 26 AWG
         '/(?<=\pL) (?:v|ver\.?|version|rev\.?) ?(?=\d+\.\d)/u' => ' ',
         '/ ?@ ?(?=\d)/' => ' at ',
@@ -100,8 +100,8 @@ final class Notation
         // 15 mm ø, ø 15 mm
         '/^([^ø⌀]*\d[^ø⌀]*?) ?[ø⌀]$/u' => 'diameter $1',
         '/[ø⌀]\s?(?=\d)/u' => 'diameter ',
-        // gr. 52, in German and Dutch
-        '/^gr\.? (?=(?:\d{2}|x{0,3}[sml]$))/' => '',
+        // gr. 52, Größe 40, taille M
+        '/^(?:gr(?:osse)?|taille|talla|taglia|maat)\.? (?=(?:\d{2}|x{0,3}[sml]$))/' => '',
         // for 2 players
         '/^for (?=\d+ \pL+$)/u' => '',
         '/\b(?:no|nr|num|number|size|sz)\.?\s?(?=\d)|#\s?(?=\d)/u' => '',

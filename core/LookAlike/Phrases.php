@@ -87,6 +87,9 @@ final class Phrases
         'handle|lever|'.
         'bowl|door|seater|drawer|ring|hole|gang|pin|wire|axis|blade|slot|wheel|button|pocket|panel|section|piece|tap';
 
+    /** What something happens in, so many times. */
+    private const SPAN = 'second|minute|hour|day|night|week|month|year|season';
+
     /** A side and its letter: h160, 160 cm h. */
     private const SIDE = '/^([lwhdbt]?) ?(\d[\d.,]*(?: ?(?:mm|cm|m|in|"))?) ?([lwhdbt]?)( (?:mm|cm|m|in))?$/';
 
@@ -97,7 +100,7 @@ final class Phrases
     private const ANY = '/[\d+:\/–-]|(?:effect|optics?|appearance)$|^(?:'.self::ORDINAL.') |'.
         '(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
         '\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|'.
-        'wall|ip|resistan(?:t|ce)|powered|via|do|don|against|after|to|through|until|bis|a|au|al|tot|'.
+        'wall|ip|in|eur|half|resistan(?:t|ce)|powered|via|do|don|against|after|to|through|until|bis|a|au|al|tot|'.
         'fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
         'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
         'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
@@ -129,6 +132,20 @@ final class Phrases
         '/^(?:bis zu|bis|jusqu\'? ?a|hasta|fino a|tot) (?=\d)/' => 'up to ',
         // 6 mm dick, where dick alone is a name
         '/(?<=\d) ?(mm|cm) (?:dick|stark)$/' => '$1 thick',
+        // 50 cycles a day, 50 cycles/day
+        '/^(\d[\d.,]* ?\pL{3,}) ?(?:\/| an? | each ) ?(?='.self::SPAN.'$)/u' => '$1 per ',
+        // in powder form
+        '/^in (\pL+) form$/u' => '$1',
+        // low in sugar
+        '/^(low|high|rich) in (?=\pL+$)/u' => '$1 ',
+        // CE EN 795
+        '/^ce[ -]+(?=en ?\d)/' => '',
+        // EUR 42, the size
+        '/^eur ?(?=\d\d(?:[.,]5)?$)/' => 'eu ',
+        // 30#
+        '/^(\d[\d.,]*) ?#$/' => '$1 lb',
+        // half a dozen
+        '/^half (?:a )?dozen$/' => '6 pieces',
         // wash at 60°
         '/\bwash(?:able|ed|ing)?\b.*\d\K ?°$/' => ' °c',
         // resistant to oil, oil resistance

@@ -76,6 +76,18 @@ test('what the others of the list say of a value holds there and not alone', fun
     $values = array_map(fn (string $text): array => [$text, 1], explode(', ', $list));
     expect(LabelledSet::pairs(alike($values)))->toEqualCanonicalizing(array_values($pairs));
 })->with([
+    'a thing in a form' => ['In pellets, Pellets, In flakes, Flakes', 'In pellets ~ Pellets', 'Flakes ~ In flakes'],
+    'what is made of a noun' => ['Insulated, with insulation, Lined', 'Insulated ~ with insulation'],
+    'umlauts written out' => ['Müsli, muesli', 'Müsli ~ muesli'],
+    'one kind of current' => ['230 V, 230 V AC, 24 V, 24 V DC', '230 V ~ 230 V AC', '24 V ~ 24 V DC'],
+    'two kinds of current' => ['24 V, 24 V AC, 24 V DC'],
+    'a set where nothing else holds as many' => [
+        'Set of 4, 4 pieces, Pack of 6, Set of 6, 6 pieces',
+        '4 pieces ~ Set of 4',
+        '6 pieces ~ Pack of 6',
+    ],
+    'a first word that is many' => ['sports horse, sport horse', 'sport horse ~ sports horse'],
+    'a label before others, not what makes another thing' => ['Heel high, high, Beer glass, glass', 'Heel high ~ high'],
     'a label where nothing else is called so' => ['Hook size 6, 6, Hook size 8', '6 ~ Hook size 6'],
     'no label where two are' => ['Width 6 mm, 6 mm, Height 6 mm'],
     'a label of a code' => ['HEPA H13, H13, HEPA', 'H13 ~ HEPA H13'],
@@ -372,6 +384,18 @@ test('guards forbid what is close in letters only', function (string $one, strin
 test('what is the same is found however it is written', function (string $one, string $other): void {
     expect(alike([$one, $other]))->toHaveCount(1);
 })->with([
+    ['50 cycles per day', '50 cycles/day'],
+    ['50 cycles per day', '50 cycles a day'],
+    ['low sugar', 'low in sugar'],
+    ['powder', 'in powder form'],
+    ['EU 42', 'EUR 42'],
+    ['EN 12277', 'CE EN 12277'],
+    ['30 lb', '30#'],
+    ['6 pieces', 'half a dozen'],
+    ['10-year warranty', 'ten-year warranty'],
+    ['1.4 W/m²K', 'U = 1.4 W/m²K'],
+    ['mesh lined', 'mesh lining'],
+    ['Größe 40', 'size 40'],
     ['Blue, cobalt', 'cobalt BLUE'],
     ['Off-white', 'offwhite'],
     ['Brushes', 'brush'],

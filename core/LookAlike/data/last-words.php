@@ -17,6 +17,15 @@ return [
         'bulb', 'tire', 'tyre', 'hinge', 'spring', 'bearing', 'design', 'motif', 'theme', 'genre', 'language', 'operation', 'control',
         'technology', 'technique', 'use', 'region', 'label', 'category', 'group', 'powered', 'operated', 'driven', 'envelope', 'port', 'ports', 'input', 'inputs', 'flavor', 'flavour', 'scent', 'aroma',
     ],
+    /* Of these, what says so before them as well: finish matt, heel high. Before others than numbers the rest make another thing: beer glass. */
+    'naming' => [
+        'system', 'type', 'shape', 'material', 'surface', 'finish', 'formula', 'class', 'size', 'scale', 'mode', 'method', 'series',
+        'version', 'quality', 'grade', 'level', 'connection', 'rating', 'standard', 'closure', 'fastening', 'neck', 'neckline', 'collar',
+        'sleeve', 'sleeves', 'fit', 'cut', 'heel', 'toe', 'rise', 'waist', 'length', 'weight', 'season', 'zone', 'model', 'edition',
+        'format', 'interface', 'protocol', 'roast', 'filling', 'fill', 'side', 'process', 'design', 'motif', 'theme', 'genre', 'language',
+        'operation', 'control', 'technology', 'technique', 'use', 'region', 'label', 'category', 'group', 'flavor', 'flavour', 'scent',
+        'aroma', 'hold', 'mount', 'mounting', 'installation', 'warranty', 'fabric',
+    ],
     /* Are written as their beginning in many trades: loco, mono. */
     'clipped' => [
         'mono', 'combi', 'loco', 'tab', 'cap', 'temp', 'auto', 'combo', 'deco', 'spec', 'vac', 'vit', 'lam', 'poly', 'perf', 'prog', 'alt',

@@ -41,14 +41,15 @@ final class Reached
         return new self($lines, self::seconds($times));
     }
 
-    /** @return list<string> */
+    /**
+     * A line that does nothing by itself, as one of a constant, is reached by all that reach its file.
+     *
+     * @return list<string>
+     */
     public function by(string $file, int $from, int $to): array
     {
-        $tests = [];
-        for ($line = $from; $line <= $to; $line++) {
-            $tests = [...$tests, ...$this->lines[$file][$line] ?? []];
-        }
-        $tests = array_values(array_unique($tests));
+        $lines = array_intersect_key($this->lines[$file] ?? [], array_flip(range($from, $to)));
+        $tests = array_values(array_unique(array_merge(...array_values($lines === [] ? $this->lines[$file] ?? [] : $lines))));
         usort($tests, fn (string $a, string $b): int => $this->takes([$a]) <=> $this->takes([$b]));
 
         return $tests;
