@@ -12,7 +12,6 @@ use Lokum\Vocabulary\TermOrder;
 /** One filter with everything that shoppers notice of it. */
 final readonly class FilterSettings
 {
-    /** The filter over the categories below a page. */
     /** What each property is where nobody says otherwise. */
     public const DEFAULTS = [
         'title' => '',

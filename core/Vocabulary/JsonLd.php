@@ -26,10 +26,11 @@ final class JsonLd
         $triples = [];
         foreach (is_array($nodes) ? $nodes : [] as $node) {
             if (is_array($node) && is_string($node['@id'] ?? null)) {
-                foreach (array_diff_key($node, ['@id' => 0, '@type' => 0, '@context' => 0]) as $name => $values) {
-                    $property = self::whole((string) $name, $context);
+                foreach (array_diff_key($node, ['@id' => 0, '@context' => 0]) as $name => $values) {
                     foreach (is_array($values) && array_is_list($values) ? $values : [$values] as $value) {
-                        $triples[] = self::triple($node['@id'], $property, $value, $context);
+                        $triples[] = $name === '@type'
+                            ? self::triple($node['@id'], Triple::TYPE, is_string($value) ? self::whole($value, $context) : $value)
+                            : self::triple($node['@id'], self::whole((string) $name, $context), $value);
                     }
                 }
             }
@@ -38,8 +39,7 @@ final class JsonLd
         return array_values(array_filter($triples));
     }
 
-    /** @param  array<mixed>  $context */
-    private static function triple(string $subject, string $property, mixed $value, array $context): ?Triple
+    private static function triple(string $subject, string $property, mixed $value): ?Triple
     {
         $object = is_array($value) ? $value['@value'] ?? ($value['@id'] ?? null) : $value;
         $language = is_array($value) && is_string($value['@language'] ?? null) ? strtolower($value['@language']) : null;

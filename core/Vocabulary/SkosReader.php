@@ -22,9 +22,11 @@ final class SkosReader
     {
         $start = ltrim($text, "\u{FEFF} \t\r\n");
         $said = [];
-        foreach ($start !== '' && ($start[0] === '{' || $start[0] === '[') ? JsonLd::triples($text) : Turtle::triples($text) as $triple) {
+        foreach ($start !== '' && ($start[0] === '{' || $start[0] === '[') ? JsonLd::triples($start) : Turtle::triples($text) as $triple) {
             if (str_starts_with($triple->property, self::SKOS)) {
                 $said[$triple->subject][substr($triple->property, strlen(self::SKOS))][] = $triple;
+            } elseif ($triple->property === Triple::TYPE && str_starts_with($triple->object, self::SKOS)) {
+                $said[$triple->subject][substr($triple->object, strlen(self::SKOS))][] = $triple;
             }
         }
         $labels = array_map(self::label(...), $said);
@@ -65,10 +67,14 @@ final class SkosReader
         return $rows === [] ? throw UnreadableSkos::noConcepts() : $rows;
     }
 
-    /** @param  array<string, list<Triple>>  $concept */
+    /**
+     * Whether what has a label is a concept: it says so, or says more than a scheme does.
+     *
+     * @param  array<string, list<Triple>>  $concept
+     */
     private static function isConcept(array $concept): bool
     {
-        return array_diff(array_keys($concept), ['prefLabel', 'hasTopConcept']) !== [];
+        return ! isset($concept['ConceptScheme']) && array_diff(array_keys($concept), ['prefLabel', 'hasTopConcept']) !== [];
     }
 
     /**

@@ -24,8 +24,6 @@ final class Turtle
         (?<name>(?:[^\s<>"\';,\#()\[\]^@\\\\]|\\\\[^\s\pL\pN])+)
     )/xsu';
 
-    private const TYPE = 'http://www.w3.org/1999/02/22-rdf-syntax-ns#type';
-
     private const ESCAPES = [
         't' => "\t",
         'b' => "\x08",
@@ -164,7 +162,7 @@ final class Turtle
             throw UnreadableSkos::onLine($line, "a name was expected, and \"{$text}\" came");
         }
         if (! str_contains($text, ':')) {
-            return $text === 'a' ? self::TYPE : $text;
+            return $text === 'a' ? Triple::TYPE : $text;
         }
         [$prefix, $local] = explode(':', $text, 2);
 

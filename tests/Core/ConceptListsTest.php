@@ -67,6 +67,11 @@ test('Turtle is read as its Recommendation has it', function (string $turtle, ar
         ['http://e/a.b http://e/c http://e/d', 'http://e/e http://e/f true'],
     ],
     'escaped marks in names' => ['@prefix x: <http://e/> . x:a\\,b x:c x:d .', ['http://e/a,b http://e/c http://e/d']],
+    'every escape' => [
+        '<http://e/a> <http://e/b> "\\t\\b\\n\\r\\f\\"\\\'\\\\.", "\\u0041\\U0001F600" .',
+        ["http://e/a http://e/b \t\x08\n\r\f\"'\\.", 'http://e/a http://e/b A😀'],
+    ],
+    'colons in names' => ['@prefix x: <http://e/> . x:a:b x:c x:d.', ['http://e/a:b http://e/c http://e/d']],
     'nothing' => ["# only a comment\n", []],
 ]);
 
@@ -83,6 +88,11 @@ test('what is no Turtle is refused by its line', function (string $turtle, strin
     'a prefix without an address' => ['@prefix x: "e" .', 'Line 1: ""e"" was not expected.'],
     'a declaration that ends with the file' => ["\n@prefix x:", 'Line 2: "the end" was not expected.'],
     'a declaration without its stop' => ["@prefix x: <http://e/>\nx:a x:b x:c .", 'Line 2: a full stop was expected, and "x:a" came.'],
+    'a point alone' => ["\n.", 'Line 2: a name was expected, and "." came.'],
+    'no end behind lines' => ["<http://e/a>\n<http://e/b>\n\"c\"", 'Line 3: a full stop was expected, and "the end" came.'],
+    'a long rest' => ['<http://e/a> ) 34567890123456789012', 'Line 1: ") 34567890123456789…" is no Turtle that Lokum reads.'],
+    'no stop, lines on' => ["@prefix x: <http://e/> .\nx:a x:b x:c.d\n\nx:e", 'Line 4: a full stop was expected, and "x:e" came.'],
+    'a point behind a name, lines on' => ["@prefix x: <http://e/> .\n\nx:a x:b. x:c", 'Line 3: a name was expected, and "." came.'],
     'a text over lines' => ["<http://e/a> <http://e/b> \"one\ntwo\" .", 'Line 1: ""one'],
     'a line after long texts' => ["<http://e/a> <http://e/b> \"\"\"one\ntwo\n\"\"\" .\n )", 'Line 4: ")" is no Turtle'],
 ]);
@@ -108,6 +118,7 @@ test('JSON-LD is read as its Recommendation has it', function (array $document, 
             'http://whole/name' => true,
         ],
         [
+            'http://e/a http://www.w3.org/1999/02/22-rdf-syntax-ns#type http://s/Thing',
             'http://e/a http://s/label One',
             'http://e/a http://o/other Two',
             'http://e/a http://o/other Three',
@@ -277,4 +288,112 @@ test('a list in Turtle reads like this', function (): void {
             skos:topConceptOf <{$iri}> .
 
         TURTLE);
+});
+
+test('a list in JSON-LD reads like this', function (): void {
+    $list = new Skos('color', 'Color', [
+        new ListedValue('Olive', 'olive', 'Greens', ['OLIVE', 'Olive', 'Olivgrün', 'Olivgrün', 'vert/olive'], [], 'Like', [
+            'Olive' => 'en',
+            'Olivgrün' => 'de',
+        ]),
+        new ListedValue('Mist 2/3', 'mist-2/3'),
+    ]);
+    $iri = 'tag:lokum.invalid,2026:color';
+    expect($list->jsonLd())->toBe(<<<JSON
+        {
+            "@context": {
+                "skos": "http://www.w3.org/2004/02/skos/core#"
+            },
+            "@graph": [
+                {
+                    "@id": "{$iri}",
+                    "@type": "skos:ConceptScheme",
+                    "skos:prefLabel": "Color"
+                },
+                {
+                    "@id": "{$iri}/umbrella/greens-501b408d",
+                    "@type": "skos:Concept",
+                    "skos:inScheme": {
+                        "@id": "{$iri}"
+                    },
+                    "skos:prefLabel": "Greens",
+                    "skos:narrower": [
+                        {
+                            "@id": "{$iri}/value/olive"
+                        }
+                    ],
+                    "skos:topConceptOf": [
+                        {
+                            "@id": "{$iri}"
+                        }
+                    ]
+                },
+                {
+                    "@id": "{$iri}/value/olive",
+                    "@type": "skos:Concept",
+                    "skos:inScheme": {
+                        "@id": "{$iri}"
+                    },
+                    "skos:prefLabel": "Olive",
+                    "skos:altLabel": [
+                        {
+                            "@value": "Olivgrün",
+                            "@language": "de"
+                        },
+                        "vert/olive"
+                    ],
+                    "skos:hiddenLabel": "OLIVE",
+                    "skos:notation": "olive",
+                    "skos:definition": "Like",
+                    "skos:broader": [
+                        {
+                            "@id": "{$iri}/umbrella/greens-501b408d"
+                        }
+                    ]
+                },
+                {
+                    "@id": "{$iri}/value/mist-2/3",
+                    "@type": "skos:Concept",
+                    "skos:inScheme": {
+                        "@id": "{$iri}"
+                    },
+                    "skos:prefLabel": "Mist 2/3",
+                    "skos:notation": "mist-2/3",
+                    "skos:topConceptOf": [
+                        {
+                            "@id": "{$iri}"
+                        }
+                    ]
+                }
+            ]
+        }
+        JSON);
+});
+
+// RDF 1.1 Turtle, 6.4: what has to be escaped in a short text
+test('no text breaks a list in Turtle', function (): void {
+    $turtle = (new Skos('c', "a\\b\"c\nd\re\tf\x08g\fh", [new ListedValue('x', 'p q/r%')]))->turtle();
+    expect($turtle)
+        ->toContain('skos:prefLabel "a\\\\b\\"c\\nd\\re\\tf\\bg\\fh" .')
+        ->toContain('<tag:lokum.invalid,2026:c/value/p%20q/r%25> a skos:Concept');
+});
+
+test('concept lists are read whatever stands before them, and the first umbrella said counts', function (): void {
+    $one = fn (string $iri, string $label, array $more = []): array => [
+        '@id' => $iri,
+        '@type' => 'skos:Concept',
+        'skos:prefLabel' => $label,
+        ...$more,
+    ];
+    $document = [
+        '@context' => ['skos' => 'http://www.w3.org/2004/02/skos/core#'],
+        '@graph' => [
+            $one('x:a', 'Olive', ['skos:broader' => [['@id' => 'x:g'], ['@id' => 'x:h']]]),
+            $one('x:g', 'Greens'),
+            $one('x:h', 'Fruits', ['skos:narrower' => [['@id' => 'x:a'], ['@id' => 'x:b']]]),
+            $one('x:b', 'Plum'),
+        ],
+    ];
+    $rows = SkosReader::rows("\u{FEFF} \t\r\n".json_encode($document));
+    expect(array_map(fn (array $row): string => "{$row['value']} {$row['umbrella']}", $rows))->toBe(['Olive Greens', 'Plum Fruits']);
 });

@@ -205,8 +205,16 @@ test('a newcomer is proposed under the umbrella of its words, or else of its bas
     'part of a word is none' => ['Evergreens', [], null],
     'its color' => ['Cherry', ['#d01030'], 'Red'],
     'two colors are none' => ['Cherry and snow', ['#d01030', '#ffffff'], null],
+    'a word at the end' => ['Pine, green', [], 'Green'],
+    'a word with others around it' => ['Pale green stripes', [], 'Green'],
+    'words that only begin so' => ['Greenish, warm whites', [], null],
     'nothing' => ['Plain', [], null],
 ]);
+
+test('a number is a name for an umbrella, too', function (): void {
+    // PHP keeps such a name as a number.
+    expect(FittingUmbrella::of('Size 38 wide', [], array_fill_keys(array_map(strval(...), range(38, 38)), [])))->toBe('38');
+});
 
 test('the one that stays is the same wherever it is asked for', function (int $seed): void {
     mt_srand($seed);
@@ -259,6 +267,9 @@ test('a label stands at one height of one ladder', function (string $label, ?str
     ['Mondo 260', 'MONDO', 260.0],
     ['A4', 'Sheets', -4.0],
     ['c4', 'Sheets', -3.75],
+    ['a10', 'Sheets', -10.0],
+    ['10XL', 'Letter sizes', 11.0],
+    ['2XM', 'Numbers', 2.0],
     ['B5', 'Sheets', -4.5],
     ['2A0', 'Sheets', 1.0],
     ['4a0', 'Sheets', 2.0],
@@ -318,7 +329,32 @@ test('yes and no in every word that suppliers write', function (): void {
 
 test('colors go round from red, dark before light; grays from light to dark come behind, then what has none', function (): void {
     $terms = [];
-    $colors = ['#400000', '#ff0000', '#ff8000', '#ffff00', '#00ff00', '#0000ff', '#ff00ff', '#ffffff', '#888888', '#000000', null];
+    // In tens of degrees of CIE Lab hue from 15 on; beside each its hue, and its lightness where others share the ten.
+    $colors = [
+        '#b12c3a', // 24.8, L 40
+        '#e57584', // 15.1, L 63
+        '#400000', // 27
+        '#ff0000', // 40
+        '#ff8000', // 67
+        '#2e281f', // 82, chroma 7.0
+        '#ffff00', // 103
+        '#00ff00', // 136
+        '#2f8b99', // 214.9
+        '#44c6da', // 215.3
+        '#0000ff', // 306
+        '#ff00ff', // 328
+        '#f67ac1', // 344.9
+        '#8e2256', // 355.0, L 33
+        '#ae0179', // 345.2, L 39
+        '#d29caf', // 355.2
+        '#d3385c', // 14.6
+        '#ffffff',
+        '#888888',
+        '#718386', // chroma 6.9, L 53
+        '#777a77', // L 51
+        '#000000',
+        null,
+    ];
     foreach ($colors as $i => $color) {
         $terms[] = new Term(100 - $i, 'same', 0, 0, $color);
     }
