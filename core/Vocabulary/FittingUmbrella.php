@@ -14,7 +14,7 @@ final class FittingUmbrella
      * One whose name is among the words of the value, or else one that wears the same basic color.
      *
      * @param  list<string>  $colors  that the value wears, as "#rrggbb"
-     * @param  array<string, list<string>>  $umbrellas  their colors, by name
+     * @param  array<array-key, list<string>>  $umbrellas  their colors, by name
      * @return string|null a name; null where none fits
      */
     public static function of(string $label, array $colors, array $umbrellas): ?string

@@ -5,7 +5,8 @@ declare(strict_types=1);
 /*
  * How much the tests of the core hold: a file or folder of it is changed in a thousand small ways, and each change should make a test
  * fail. Each is tried against the files of tests that reach its line, the quickest first. Takes the folder, the coverage and the times of
- * a run of these tests (`bin/lokum test mutants` makes them), and prints every change that no test noticed, then how many there were.
+ * a run of these tests (`bin/lokum test mutants` makes them), and prints every change that no test noticed, then how many there were;
+ * those of Mutants/same.txt are counted apart.
  */
 
 use Pest\Mutate\Cache\NullStore;
@@ -15,6 +16,7 @@ use Pest\Mutate\Support\MutationGenerator;
 use Pest\Support\Container;
 use Psr\SimpleCache\CacheInterface;
 use Tests\Support\Mutants\Reached;
+use Tests\Support\Mutants\Same;
 use Tests\Support\Mutants\Trial;
 
 require __DIR__.'/../../vendor/autoload.php';
@@ -33,10 +35,12 @@ foreach (FileFinder::files([$path], []) as $file) {
     }
 }
 
-/** @var array<string, array{died: int, lived: int, unreached: int}> $counts */
+$fates = ['died', 'lived', 'unreached', 'same'];
+$same = Same::read(__DIR__.'/Mutants/same.txt');
+/** @var array<string, array<string, int>> $counts */
 $counts = [];
-$count = function (string $file, string $fate) use (&$counts): void {
-    $counts[$file] ??= ['died' => 0, 'lived' => 0, 'unreached' => 0];
+$count = function (string $file, string $fate) use (&$counts, $fates): void {
+    $counts[$file] ??= array_fill_keys($fates, 0);
     $counts[$file][$fate]++;
 };
 /** @var list<Trial> $trials */
@@ -59,8 +63,9 @@ while ($mutants !== [] || $trials !== []) {
         if ($died !== null) {
             unset($trials[$i]);
             $file = substr((string) $trial->mutant->file->getRealPath(), strlen($root) + 1);
-            $count($file, $died ? 'died' : 'lived');
-            if (! $died) {
+            $fate = $died ? 'died' : ($same->has($file, $trial->mutant->diff) ? 'same' : 'lived');
+            $count($file, $fate);
+            if ($fate === 'lived') {
                 printf("%s:%d lives\n%s\n", $file, $trial->mutant->startLine, $trial->told());
             }
         }
@@ -70,15 +75,16 @@ while ($mutants !== [] || $trials !== []) {
 
 ksort($counts);
 $line = fn (string $of, array $n): string => sprintf(
-    "%-40s %5d died %5d lived %5d reached by no test %5.1f %%\n",
+    "%-40s %5d died %5d lived %5d reached by no test %5d that say the same %5.1f %%\n",
     $of,
     $n['died'],
     $n['lived'],
     $n['unreached'],
-    100 * $n['died'] / max(1, array_sum($n)),
+    $n['same'],
+    100 * $n['died'] / max(1, array_sum($n) - $n['same']),
 );
 foreach ($counts as $file => $n) {
     echo $line($file, $n);
 }
 $sum = fn (string $fate): int => array_sum(array_column($counts, $fate));
-echo $line($path, ['died' => $sum('died'), 'lived' => $sum('lived'), 'unreached' => $sum('unreached')]);
+echo $line($path, array_combine($fates, array_map($sum, $fates)));
