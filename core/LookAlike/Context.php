@@ -203,10 +203,11 @@ final class Context
             $named === '' && preg_match('/^\pL{3,}ed$/u', $first) === 1 => [
                 'with '.substr($first, 0, -2),
                 'with '.substr($first, 0, -1),
+                'with '.preg_replace('/(.)\1ed$/', '$1', $first),
                 'with '.preg_replace('/(?<=at)ed$/', 'ion', $first),
             ],
             $named === '' => [],
-            $first === 'with' => [...$alone, $participle],
+            $first === 'with' => [...$alone, $participle, preg_replace('/(?<=[aeiou])([bdgmnpt])$/', '$1$1', $named).'ed'],
             $first === 'for' || $first === 'in' => $alone,
             in_array($first, ['without', 'not', 'non'], true) => [
                 "un{$participle}",

@@ -64,7 +64,7 @@ final class Notation
         // size: L; for men; 18 ct gold
         '/^sizes? (?=\pL{1,4}$)/u' => '',
         '/^for (?=(?:men|women|boys|girls|kids|children|adults|babies)$)/u' => '',
-        '/(?<![\d.,])(\d\d?) ?(?:kt|k|karat|carat|ct)(?= (?:\pL+ )?gold$)/u' => '$1k',
+        '/(?<![\d.,])(\d\d?)[ -]?(?:kt|k|karat|carat|ct)(?= (?:\pL+ )?gold\b)/u' => '$1k',
         // 192 pp.
         '/(?<=\d\d) ?pp?$/u' => ' pages',
         // lid not included, excl. lid, w/o lid, free of lids

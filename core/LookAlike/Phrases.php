@@ -98,7 +98,7 @@ final class Phrases
 
     /** What any of the phrases has: most texts are none. */
     private const ANY = '/[\d+:\/–-]|(?:effect|optics?|appearance)$|^(?:'.self::ORDINAL.') |'.
-        '(?:free|less|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
+        '(?:free|less|shaped|compatible|suitable|ready|enabled|equipped|yes|no)$|'.
         '\b(?:for|(?:left|right)?-?hand(?:ed)?|lh|rh|'.
         'wall|ip|in|eur|half|resistan(?:t|ce)|powered|via|do|don|against|after|to|through|until|bis|a|au|al|tot|'.
         'fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
@@ -132,6 +132,13 @@ final class Phrases
         '/^(?:bis zu|bis|jusqu\'? ?a|hasta|fino a|tot) (?=\d)/' => 'up to ',
         // 6 mm dick, where dick alone is a name
         '/(?<=\d) ?(mm|cm) (?:dick|stark)$/' => '$1 thick',
+        // washable at 30 °C, 30 °C wash
+        '/^wash(?:able)?(?: at)? (\d\d) ?°(?: ?c)?$/' => 'wash $1 °c',
+        '/^(\d\d) ?°(?: ?c)? wash(?:able)?$/' => 'wash $1 °c',
+        // max. load 150 kg
+        '/^max(?:imum|\.)? (?:user )?(?:load|weight|capacity)(?: capacity)?:? (?=\d)/' => 'up to ',
+        // oval-shaped
+        '/^(\pL{3,})[- ]shaped$/u' => '$1',
         // 50 cycles a day, 50 cycles/day
         '/^(\d[\d.,]* ?\pL{3,}) ?(?:\/| an? | each ) ?(?='.self::SPAN.'$)/u' => '$1 per ',
         // in powder form

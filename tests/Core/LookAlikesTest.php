@@ -78,6 +78,7 @@ test('what the others of the list say of a value holds there and not alone', fun
 })->with([
     'a thing in a form' => ['In pellets, Pellets, In flakes, Flakes', 'In pellets ~ Pellets', 'Flakes ~ In flakes'],
     'what is made of a noun' => ['Insulated, with insulation, Lined', 'Insulated ~ with insulation'],
+    'what has a thing, with its last letter twice' => ['Zipped, with zip, Plain', 'Zipped ~ with zip'],
     'umlauts written out' => ['Müsli, muesli', 'Müsli ~ muesli'],
     'one kind of current' => ['230 V, 230 V AC, 24 V, 24 V DC', '230 V ~ 230 V AC', '24 V ~ 24 V DC'],
     'two kinds of current' => ['24 V, 24 V AC, 24 V DC'],
@@ -396,6 +397,10 @@ test('what is the same is found however it is written', function (string $one, s
     ['1.4 W/m²K', 'U = 1.4 W/m²K'],
     ['mesh lined', 'mesh lining'],
     ['Größe 40', 'size 40'],
+    ['30 °C wash', 'washable at 30 °C'],
+    ['max. load 150 kg', 'up to 150 kg'],
+    ['oval', 'oval-shaped'],
+    ['14k gold nib', '14-karat gold nib'],
     ['Blue, cobalt', 'cobalt BLUE'],
     ['Off-white', 'offwhite'],
     ['Brushes', 'brush'],
