@@ -10,6 +10,9 @@ use SebastianBergmann\CodeCoverage\CodeCoverage;
 /** Which files of tests reach a line of the core, the quickest first. */
 final class Reached
 {
+    /** Seconds. */
+    private const BEARABLE = 10.0;
+
     /** One test that ran: <testcase name="…" file="tests/Core/SetsTest.php::sets meet" … time="0.01"> */
     private const CASE = '/<testcase [^>]*file="([^":]+)::[^>]* time="([0-9.]+)"/';
 
@@ -42,7 +45,8 @@ final class Reached
     }
 
     /**
-     * A line that does nothing by itself, as one of a constant, is reached by all that reach its file.
+     * The quickest of them, which together take no longer than is bearable for each of thousands of changes, and those called after the
+     * folder. A line that does nothing by itself, as one of a constant, is reached by all that reach its file.
      *
      * @return list<string>
      */
@@ -52,7 +56,13 @@ final class Reached
         $tests = array_values(array_unique(array_merge(...array_values($lines === [] ? $this->lines[$file] ?? [] : $lines))));
         usort($tests, fn (string $a, string $b): int => $this->takes([$a]) <=> $this->takes([$b]));
 
-        return $tests;
+        $taken = 0.0;
+
+        return array_values(array_filter($tests, function (string $test) use (&$taken, $file): bool {
+            $taken += $this->takes([$test]);
+
+            return $taken <= self::BEARABLE || str_contains($test, basename(dirname($file)));
+        }));
     }
 
     /** @param  list<string>  $tests */

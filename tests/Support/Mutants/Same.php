@@ -7,6 +7,9 @@ namespace Tests\Support\Mutants;
 /** Changes of the core after which it says the same, so that no test can notice them; each stands in a list with its reason. */
 final readonly class Same
 {
+    /** Of what this gives, which is a text but for patterns that are none, and all of ours are. */
+    private const CAST = '(string) preg_';
+
     /** @param  list<array{0: string, 1: string}>  $known  file, and code in the changed line */
     private function __construct(private array $known)
     {
@@ -29,9 +32,17 @@ final readonly class Same
     /** @param  string  $change  lines taken out and put in, as the mutant tells them */
     public function has(string $file, string $change): bool
     {
-        preg_match_all('/^ *<fg=red>\s*-(.*)<\/>$/m', $change, $lines);
-        $taken = str_replace(['\\<', '\\>'], ['<', '>'], implode("\n", $lines[1]));
+        [$taken, $put] = [self::lines('red', '-', $change), self::lines('green', '+', $change)];
 
-        return array_filter($this->known, fn (array $one): bool => $one[0] === $file && str_contains($taken, $one[1])) !== [];
+        return str_replace(self::CAST, substr(self::CAST, strlen('(string) ')), $taken) === $put ||
+            array_filter($this->known, fn (array $one): bool => $one[0] === $file && str_contains($taken, $one[1])) !== [];
+    }
+
+    /** The lines of one color, as code. */
+    private static function lines(string $color, string $sign, string $change): string
+    {
+        preg_match_all("/^ *<fg={$color}>\\s*\\{$sign}(.*)<\\/>$/m", $change, $lines);
+
+        return str_replace(['\\<', '\\>'], ['<', '>'], implode("\n", $lines[1]));
     }
 }
