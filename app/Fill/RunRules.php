@@ -44,7 +44,7 @@ final readonly class RunRules
             $gone = array_sum(array_map(fn (FillFigures $one): int => $one->goes, $figures));
 
             return ($only === null
-                ? 'Ran '.count($figures).' fill rules'
+                ? 'Ran '.count($figures).(count($figures) === 1 ? ' fill rule' : ' fill rules')
                 : "Ran the fill rule for {$only->definition->label}").
                 ': '.
                 number_format($filled).

@@ -144,7 +144,7 @@ final class DriftInWords
             $add(
                 $drift->products < 0 ? '−' : '+',
                 'Products',
-                Format::difference($drift->products).' products, '.Format::difference($drift->variants).' variants',
+                implode(', ', array_filter([self::more($drift->products, 'product'), self::more($drift->variants, 'variant')])),
             );
         } elseif ($drift->content) {
             $add('~', 'Products', 'Names, prices, stock or other data of products differ');
@@ -161,6 +161,14 @@ final class DriftInWords
             : $how.
                     implode(', ', array_slice($labels, 0, 4)).
                     (count($labels) > 4 ? ' and '.(count($labels) - 4).' more' : '');
+    }
+
+    /** How many more there are, or how many fewer; nothing where as many. */
+    private static function more(int $count, string $thing): string
+    {
+        return $count === 0
+            ? ''
+            : Format::number(abs($count)).($count > 0 ? ' more ' : ' fewer ').$thing.(abs($count) === 1 ? '' : 's');
     }
 
     private static function products(int $count): string

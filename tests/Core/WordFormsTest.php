@@ -33,6 +33,14 @@ test('each way in which the UK and the US spell is one', function (string $uk, s
     expect(WordForms::american($uk))->toBe(WordForms::american($us));
 })->with([
     ['colouring', 'coloring'],
+    ['colourfast', 'colorfast'],
+    ['colourway', 'colorway'],
+    ['silvergrey', 'silvergray'],
+    ['flavourings', 'flavorings'],
+    ['savouriness', 'savoriness'],
+    ['favouritism', 'favoritism'],
+    ['behaviouristically', 'behavioristically'],
+    ['neighbourhood', 'neighborhood'],
     ['grey', 'gray'],
     ['greyish', 'grayish'],
     ['flavoured', 'flavored'],

@@ -12,6 +12,7 @@ use App\Models\Filter;
 use App\Models\Role;
 use App\Models\State;
 use App\Publishing\CurrentDrift;
+use App\Publishing\DriftInWords;
 use App\Publishing\Publish;
 use App\Settings\SaveShop;
 use App\Settings\Shop;
@@ -205,3 +206,12 @@ test('an earlier edition is served again under a new number, and History says wh
 test('how many products more or fewer is said with its sign, in thousands', function (int $number, string $said): void {
     expect(Format::difference($number))->toBe($said);
 })->with([[22000, '+22,000'], [-3, '−3'], [0, '0']]);
+
+test('what comes and what goes is said by its number', function (): void {
+    $this->publish();
+    $said = fn (): array => array_column(DriftInWords::lines(app(CurrentDrift::class)()), 'text');
+    $this->read("sku,name,category\nS,Stick,Ink\n", SHOP_MAP);
+    expect($said())->toContain('1 more product, 1 more variant');
+    $this->read("sku,parent_sku,name\nP3,P,\nP4,P,\n", SHOP_MAP);
+    expect($said())->toContain('1 more product, 3 more variants');
+});
