@@ -21,8 +21,6 @@ final class Chrome
     private const ARGUMENTS = [
         '--no-sandbox',
         '--disable-gpu',
-        // Without a processor for pictures, pages are drawn a quarter faster by the thread that made them.
-        '--disable-threaded-compositing',
         '--disable-quic',
         '--no-first-run',
         '--disable-background-networking',
