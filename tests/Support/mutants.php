@@ -6,7 +6,7 @@ declare(strict_types=1);
  * How much the tests of the core hold: a file or folder of it is changed in a thousand small ways, and each change should make a test
  * fail. Each is tried against the files of tests that reach its line, the quickest first. Takes the folder, the coverage and the times of
  * a run of these tests (`bin/lokum test mutants` makes them), and prints every change that no test noticed, then how many there were;
- * those of Mutants/same.txt are counted apart.
+ * those of Mutants/same.txt are counted apart. With a number behind, so many of them are tried, picked at random.
  */
 
 use Pest\Mutate\Cache\NullStore;
@@ -22,6 +22,7 @@ use Tests\Support\Mutants\Trial;
 require __DIR__.'/../../vendor/autoload.php';
 
 [, $path, $coverage, $times] = $argv;
+$most = (int) ($argv[4] ?? 0);
 $atOnce = (int) shell_exec('nproc');
 $reached = Reached::read($coverage, $times);
 $root = dirname(__DIR__, 2);
@@ -35,6 +36,12 @@ foreach (FileFinder::files([$path], []) as $file) {
     }
 }
 
+if ($most > 0) {
+    // Always the same ones, so that what is mended can be seen.
+    mt_srand(1);
+    shuffle($mutants);
+    $mutants = array_slice($mutants, 0, $most);
+}
 $fates = ['died', 'lived', 'unreached', 'same'];
 $same = Same::read(__DIR__.'/Mutants/same.txt');
 /** @var array<string, array<string, int>> $counts */
