@@ -24,15 +24,13 @@ final class Turtle
         (?<name>(?:[^\s<>"\';,\#()\[\]^@\\\\]|\\\\[^\s\pL\pN])+)
     )/xsu';
 
+    /** Of letters; any other mark stands for itself. */
     private const ESCAPES = [
         't' => "\t",
         'b' => "\x08",
         'n' => "\n",
         'r' => "\r",
         'f' => "\f",
-        '"' => '"',
-        "'" => "'",
-        '\\' => '\\',
     ];
 
     /** @var list<array{0: string, 1: string, 2: int}> kind, text and line */
