@@ -27,7 +27,6 @@ final class WordForms
         '/neighbour/' => 'neighbor',
         '/aluminium/' => 'aluminum',
         '/jewell/' => 'jewel',
-        '/jewelery/' => 'jewelry',
         '/^(?!scour|flour)(.+[bcdfghklmnprstvy])our('.
             's|ed|ing|ful|less|able|ably|ite|ites|ise|ize|ized|ised|er|ers|al|ally|y|ies|ist|ists|istic|ism)?$/' => '$1or$2',
         '/gramme/' => 'gram',
@@ -37,7 +36,8 @@ final class WordForms
         '/^chilli/' => 'chili',
         '/^cos(y|ie|in|il)/' => 'coz$1',
         '/(ag|bing|whing|cring)eing$/' => '$1ing',
-        '/^(.*[a-z])([bt])re(?:(s)?|d)$/' => '$1$2er$3',
+        '/^(.*[a-z])([bt])re(s)?$/' => '$1$2er$3',
+        '/^(?!.*bred$)(.*[a-z])([bt])red$/' => '$1$2ered',
         '/^(mea|o)gre(s)?$/' => '$1ger$2',
         '/^ochre(s)?$/' => 'ocher$1',
         '/^manoeuv/' => 'maneuv',
@@ -61,13 +61,6 @@ final class WordForms
 
     /** Words that only look as if they followed those rules. */
     private const NOT_BRITISH = [
-        'hour',
-        'four',
-        'pour',
-        'tour',
-        'sour',
-        'flour',
-        'scour',
         'contour',
         'velour',
         'detour',
@@ -103,16 +96,9 @@ final class WordForms
         'otherwise',
         'likewise',
         'clockwise',
-        'raised',
-        'raise',
         'praise',
         'cruise',
         'bruise',
-        'noise',
-        'poise',
-        'rise',
-        'wise',
-        'vise',
     ];
 
     /** Words whose spelling is kept at hand. */
@@ -136,7 +122,8 @@ final class WordForms
         foreach (['', 's', 'es', 'ed', 'd', 'ing'] as $ending) {
             $stem = $ending === '' ? $word : (str_ends_with($word, $ending) ? substr($word, 0, -strlen($ending)) : null);
             if ($stem !== null && isset($told[$stem])) {
-                return $known[$word] = $told[$stem].$ending;
+                // centred, centered
+                return $known[$word] = $told[$stem].($ending === 'd' && ! str_ends_with($told[$stem], 'e') ? 'ed' : $ending);
             }
         }
         if (
