@@ -44,7 +44,7 @@ final class ColorNames
         }
         $plain = self::inAnyOrder(array_filter($words, fn (string $word): bool => ! self::isBeside($word)));
 
-        return $plain === null ? null : Shade::of($plain, self::shades($words));
+        return $plain === null ? null : Shade::of($plain, $words);
     }
 
     /** The color that its last word names: "Ninefold crimson" is a crimson. */
@@ -54,7 +54,7 @@ final class ColorNames
         $plain = array_values(array_filter($words, fn (string $word): bool => ! self::isBeside($word)));
         $color = self::names()[$plain[count($plain) - 1] ?? ''] ?? null;
 
-        return $color === null ? null : Shade::of($color, self::shades($words));
+        return $color === null ? null : Shade::of($color, $words);
     }
 
     /** @param  array<string>  $words */
@@ -68,15 +68,6 @@ final class ColorNames
     private static function isBeside(string $word): bool
     {
         return Shade::knows($word) || in_array($word, self::BESIDE, true);
-    }
-
-    /**
-     * @param  list<string>  $words
-     * @return list<string>
-     */
-    private static function shades(array $words): array
-    {
-        return array_values(array_filter($words, Shade::knows(...)));
     }
 
     /** @return list<string> abbreviations written out: "grn." is green */

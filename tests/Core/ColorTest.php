@@ -245,3 +245,12 @@ test('a name speaks of one to three colors', function (string $name, array $colo
     'shaded' => ['Pale tomato', [Shade::of('#ff6347', ['pale'])]],
     'shaded twice' => ['Dusty pale tomato', [Shade::of('#ff6347', ['dusty', 'pale'])]],
 ]);
+
+test('words that say nothing of a color are passed over, before its name and behind it', function (string $word): void {
+    expect(ColorNames::in("{$word} tomato"))
+        ->toBe(['#ff6347'])
+        ->and(ColorNames::in("Tomato-{$word} and white"))
+        ->toBe(['#ff6347', '#ffffff'])
+        ->and(ColorNames::in("Ninefold tomato, {$word}"))
+        ->toBe(['#ff6347']);
+})->with(['hue', 'medium', 'permanent', 'transparent', 'opaque', 'genuine', 'color', 'colour', 'tone', 'shade']);
