@@ -59,7 +59,7 @@ final class NumberText
             (string) preg_replace('/(?<=\d)\x{2019}(?=\d{3})/u', "'", $plain),
         );
         foreach (self::FRACTIONS as $sign => $fraction) {
-            $plain = trim(str_replace($sign, ' '.$fraction, $plain));
+            $plain = trim(str_replace([" {$sign}", $sign], " {$fraction}", $plain));
         }
         if (preg_match(self::PATTERN, $plain, $part, PREG_UNMATCHED_AS_NULL) !== 1) {
             throw UnreadableQuantity::notANumber($text);

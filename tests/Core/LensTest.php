@@ -263,6 +263,8 @@ test('quartiles count products, and fences lie three times their distance outsid
         ->toBe([false, true, false, true])
         ->and([$line->place(1.0), $line->place(2.5), $line->place(4.0)])
         ->toBe([0.0, 0.5, 1.0]);
+    // Where nobody says its products, a number counts as one: 5, 1, 1 and 1.
+    expect((new NumberLine([1.0, 2.0, 3.0, 4.0], [5]))->fences)->toBe([-2.0, 5.0]);
     // Without a product a number still counts as one.
     expect((new NumberLine([1.0, 2.0, 3.0, 4.0], [0, 0, 0, 0]))->fences)->toBe([-5.0, 9.0]);
     $powers = new NumberLine([1.0, 10.0, 100.0, 1000.0, 1e4]);
@@ -287,6 +289,8 @@ test('marks of an axis are round numbers within it', function (array $numbers, a
     expect((new NumberLine($numbers))->marks())->toEqualWithDelta($marks, 1e-9);
 })->with([
     'one number' => [[5.0], [5.0]],
+    'far from nothing' => [[1000.0, 1007.0], [1000.0, 1001.0, 1002.0, 1003.0, 1004.0, 1005.0, 1006.0, 1007.0]],
+    'a little more than five steps' => [[0.0, 5.5], [0.0, 1.0, 2.0, 3.0, 4.0, 5.0]],
     'by one' => [[1.0, 7.0], [1.0, 2.0, 3.0, 4.0, 5.0, 6.0, 7.0]],
     'by two' => [[0.0, 11.0], [0.0, 2.0, 4.0, 6.0, 8.0, 10.0]],
     'by five' => [[0.0, 26.0], [0.0, 5.0, 10.0, 15.0, 20.0, 25.0]],
@@ -314,8 +318,8 @@ test('measures of the kind that most are come to the unit that most are written 
         ->toBe('ml')
         ->and(array_map(fn (float $n): float => round($n, 6), $measures->numbers))
         ->toBe([0 => 10.0, 1 => 500.0, 2 => 20.0])
-        ->and(Measures::among(['a', 'b'])->numbers)
-        ->toBe([]);
+        ->and([Measures::among(['a', 'b'])->numbers, Measures::among(['a', 'b'])->unit, (new FlowValue(1, 2, 3, []))->otherProducts])
+        ->toBe([[], '', 0]);
 });
 
 test('what the shop has merged and kept apart comes before all other evidence', function (): void {

@@ -165,3 +165,73 @@ test('a change by a share keeps twelve decimals, and says what is no number', fu
         ->and(fn () => NumberChange::by(str_repeat('x', 40)))
         ->toThrow(InvalidArgumentException::class, '"'.str_repeat('x', 40).'" is not a number.');
 });
+
+test('each sign for a fraction is that fraction', function (string $sign, int $over, int $under): void {
+    $read = fn (string $text): float => Quantity::in(null, $text);
+    expect([$read($sign), $read("2{$sign}"), $read("2 {$sign}"), $read("{$over}\u{2044}{$under}")])
+        ->toBe([$over / $under, 2 + $over / $under, 2 + $over / $under, $over / $under]);
+})->with([
+    ['½', 1, 2],
+    ['⅓', 1, 3],
+    ['⅔', 2, 3],
+    ['¼', 1, 4],
+    ['¾', 3, 4],
+    ['⅕', 1, 5],
+    ['⅖', 2, 5],
+    ['⅗', 3, 5],
+    ['⅘', 4, 5],
+    ['⅙', 1, 6],
+    ['⅚', 5, 6],
+    ['⅛', 1, 8],
+    ['⅜', 3, 8],
+    ['⅝', 5, 8],
+    ['⅞', 7, 8],
+]);
+
+test('fractions are halves to twelfths, and those of inches and of a hundred', function (): void {
+    foreach ([2, 4, 5, 7, 8, 10, 16, 20, 32, 64, 100, 128] as $under) {
+        expect(Quantity::in(null, "3/{$under}"))->toBe(3 / $under);
+    }
+    foreach ([3, 9] as $under) {
+        expect(Quantity::in(null, "2/{$under}"))->toBe(2 / $under);
+    }
+    foreach ([6, 12] as $under) {
+        expect(Quantity::in(null, "5/{$under}"))->toBe(5 / $under);
+    }
+    foreach ([11, 13, 17, 19, 23, 31, 33, 63, 65, 99, 101, 127, 129] as $under) {
+        expect(fn () => Quantity::in(null, "2/{$under}"))->toThrow(UnreadableQuantity::class, 'is not a number');
+    }
+});
+
+test('parts of a unit are called by its prefixes', function (string $name, string $symbol, string $ucum): void {
+    expect([Unit::find($name)?->symbol, Unit::find($name)?->ucum])->toBe([$symbol, $ucum]);
+})->with([
+    ['µm', 'µm', 'um'],
+    ['um', 'µm', 'um'],
+    ["\u{03BC}m", 'µm', 'um'],
+    ['micrometre', 'µm', 'um'],
+    ['µg', 'µg', 'ug'],
+    ['kg·m', 'kg·m', 'kg.m'],
+    ['kg/m', 'kg/m', 'kg/m'],
+    ['m/m', 'm/m', 'm/m'],
+]);
+
+test('what is divided by its like measures nothing, and what is multiplied by it measures it twice', function (): void {
+    expect([Unit::of('m/m')->powers, Unit::of('m·m')->powers, Unit::of('m²/m')->powers])->toBe([[], ['mm' => 2], ['mm' => 1]]);
+});
+
+// ISO 216 and ISO 269, in millimetres.
+test('sheets of the series B and C', function (string $name, float $short, float $long): void {
+    $sides = MeasureText::read($name);
+    expect($sides instanceof Dimensions ? array_map(fn (Quantity $side): float => $side->float(), $sides->sides) : [])
+        ->toBe([$short, $long]);
+})->with([
+    ['B0', 1000.0, 1414.0],
+    ['B1', 707.0, 1000.0],
+    ['B4', 250.0, 353.0],
+    ['B10', 31.0, 44.0],
+    ['C0', 917.0, 1297.0],
+    ['C4', 229.0, 324.0],
+    ['C6', 114.0, 162.0],
+    ['C10', 28.0, 40.0],
+]);
