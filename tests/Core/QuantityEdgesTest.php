@@ -10,6 +10,7 @@ use Lokum\Quantity\NumberChange;
 use Lokum\Quantity\OwnUnit;
 use Lokum\Quantity\Quantity;
 use Lokum\Quantity\QuantityRange;
+use Lokum\Quantity\ShownNumber;
 use Lokum\Quantity\TypedNumber;
 use Lokum\Quantity\Unit;
 use Lokum\Quantity\UnreadableQuantity;
@@ -235,3 +236,31 @@ test('sheets of the series B and C', function (string $name, float $short, float
     ['C6', 114.0, 162.0],
     ['C10', 28.0, 40.0],
 ]);
+
+test('a millionth is written with either mu or a u', function (): void {
+    foreach (Unit::symbols() as $symbol) {
+        if (str_starts_with($symbol, 'µ')) {
+            $rest = mb_substr($symbol, 1);
+            expect([Unit::find("u{$rest}")?->symbol, Unit::find("\u{03BC}{$rest}")?->symbol])->toBe([$symbol, $symbol]);
+        }
+    }
+    expect(array_map(fn (string $name): ?string => Unit::find($name)?->symbol, ['micron', 'microns', 'kilo', 'kilos', 'm^3']))
+        ->toBe(['µm', 'µm', 'kg', 'kg', 'm³']);
+});
+
+test('numbers of forty digits are read, and what is shown is shown without the room around it', function (): void {
+    expect(fn () => Quantity::in(null, str_repeat('9', 40)))
+        ->toThrow(UnreadableQuantity::class, 'too large')
+        ->and(fn () => Quantity::in(null, str_repeat('9', 41)))
+        ->toThrow(UnreadableQuantity::class, 'is not a number')
+        ->and(ShownNumber::of(' 5 cm ', 5.0, null))
+        ->toBe('5 cm')
+        ->and(ShownNumber::of("\t5 cm", 5.0, 'cm'))
+        ->toBe('5 cm')
+        ->and(ShownNumber::of('0 in', 0.0, 'cm'))
+        ->toBe('0 in (0 cm)')
+        ->and(ShownNumber::of('1 m', 1000.0, 'mm'))
+        ->toBe('1 m (1000 mm)')
+        ->and(ShownNumber::of('2 m', 1999.6, 'mm'))
+        ->toBe('2 m (2000 mm)');
+});

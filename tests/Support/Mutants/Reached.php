@@ -45,17 +45,16 @@ final class Reached
     }
 
     /**
-     * The quickest of them, which together take no longer than is bearable for each of thousands of changes, and those called after the
-     * folder. A line that does nothing by itself, as one of a constant, is reached by all that reach its file.
+     * The quickest of them, then those that reach its file (what is read once and kept is reached by the first of them only), as long as
+     * is bearable for each of thousands of changes; and those called after the folder.
      *
      * @return list<string>
      */
     public function by(string $file, int $from, int $to): array
     {
-        $lines = array_intersect_key($this->lines[$file] ?? [], array_flip(range($from, $to)));
-        $tests = array_values(array_unique(array_merge(...array_values($lines === [] ? $this->lines[$file] ?? [] : $lines))));
-        usort($tests, fn (string $a, string $b): int => $this->takes([$a]) <=> $this->takes([$b]));
-
+        $lines = $this->lines[$file] ?? [];
+        $byLine = $this->inOrder(array_merge(...array_values(array_intersect_key($lines, array_flip(range($from, $to))))));
+        $tests = array_values(array_unique([...$byLine, ...$this->inOrder(array_merge(...array_values($lines)))]));
         $taken = 0.0;
 
         return array_values(array_filter($tests, function (string $test) use (&$taken, $file): bool {
@@ -63,6 +62,18 @@ final class Reached
 
             return $taken <= self::BEARABLE || str_contains($test, basename(dirname($file)));
         }));
+    }
+
+    /**
+     * @param  list<string>  $tests
+     * @return list<string> each once, the quickest first
+     */
+    private function inOrder(array $tests): array
+    {
+        $tests = array_values(array_unique($tests));
+        usort($tests, fn (string $a, string $b): int => $this->takes([$a]) <=> $this->takes([$b]));
+
+        return $tests;
     }
 
     /** @param  list<string>  $tests */
