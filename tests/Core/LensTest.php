@@ -199,6 +199,12 @@ test('a color stands where its hue and lightness say, in the middle of a place o
     }
 });
 
+test('a color of so little chroma that nobody sees a hue stands in the strip of grays', function (): void {
+    // 6.9 and 7.0 of chroma.
+    $plane = new ColorPlane([1 => '#718386', 2 => '#2e281f'], 800, 480, 20);
+    expect($plane->dots[1]['x'])->toBe(30.0)->and($plane->dots[2]['x'])->toBeGreaterThan(70.0);
+});
+
 test('a color whose place is taken has the nearest free one of the first ring that has any', function (): void {
     $plane = new ColorPlane(array_fill(1, 25, '#ff0000'), 800, 480, 20);
     $rings = array_map(
