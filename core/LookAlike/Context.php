@@ -23,6 +23,15 @@ final class Context
         'spinning' => 'spun',
     ];
 
+    private const UMLAUTS = [
+        'ä' => 'ae',
+        'ö' => 'oe',
+        'ü' => 'ue',
+        'Ä' => 'ae',
+        'Ö' => 'oe',
+        'Ü' => 'ue',
+    ];
+
     /** mm, m2, km/h; but not S3 */
     private const UNIT = '/^..(?<![^mnt][23])/u';
 
@@ -102,7 +111,7 @@ final class Context
                 ...$this->inAnotherForm($words),
                 ...$this->having($words),
                 ...$this->boxes->opened($words),
-                self::writtenOut($this->written[$i]),
+                ...self::writtenOut($this->written[$i]),
             ]),
             Evidence::Named->value => array_filter([$this->glosses->of($this->texts[$i])], is_string(...)),
             Evidence::Thousands->value => array_filter([$this->shorthand->thousands($this->texts[$i])], is_string(...)),
@@ -177,10 +186,16 @@ final class Context
         return $found;
     }
 
-    /** With its umlauts written out: müsli, muesli. Strict keys have their letters without the dots. */
-    private static function writtenOut(string $written): string
+    /**
+     * With its umlauts written out: müsli, muesli. Strict keys have their letters without the dots.
+     *
+     * @return list<string>
+     */
+    private static function writtenOut(string $written): array
     {
-        return StrictKey::of(strtr(mb_strtolower($written), ['ä' => 'ae', 'ö' => 'oe', 'ü' => 'ue']));
+        $out = strtr($written, self::UMLAUTS);
+
+        return $out === $written ? [] : [StrictKey::of($out)];
     }
 
     /**
