@@ -142,7 +142,7 @@ final class DriftInWords
         }
         if ($drift->products !== 0 || $drift->variants !== 0) {
             $add(
-                $drift->products < 0 ? '−' : '+',
+                ($drift->products ?: $drift->variants) < 0 ? '−' : '+',
                 'Products',
                 implode(', ', array_filter([self::more($drift->products, 'product'), self::more($drift->variants, 'variant')])),
             );

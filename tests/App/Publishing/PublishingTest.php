@@ -10,6 +10,7 @@ use App\Models\Definition;
 use App\Models\Edition;
 use App\Models\Filter;
 use App\Models\Role;
+use App\Models\Room;
 use App\Models\State;
 use App\Publishing\CurrentDrift;
 use App\Publishing\DriftInWords;
@@ -20,6 +21,7 @@ use App\Support\Format;
 use App\Support\Refused;
 use Symfony\Component\Process\Exception\ProcessSignaledException;
 use Symfony\Component\Process\Process;
+use Tests\Support\Acts;
 
 const SHOP = "sku,parent_sku,name,category,brand,price,stock,Color,Size\nP,,Paint,Paint > Oil,Ninefold,,,,\nP1,P,,,,4,0,Red,10\n".
     "P2,P,,,,6,3,Blue,20\nQ,,Ink,Ink,Ostrelle,5,1,Red,10\nR,,Pad,Paper,Ostrelle,65,,,\n";
@@ -209,9 +211,13 @@ test('how many products more or fewer is said with its sign, in thousands', func
 
 test('what comes and what goes is said by its number', function (): void {
     $this->publish();
-    $said = fn (): array => array_column(DriftInWords::lines(app(CurrentDrift::class)()), 'text');
+    $said = fn (string $part = 'text'): array => array_column(DriftInWords::lines(app(CurrentDrift::class)()), $part);
     $this->read("sku,name,category\nS,Stick,Ink\n", SHOP_MAP);
     expect($said())->toContain('1 more product, 1 more variant');
     $this->read("sku,parent_sku,name\nP3,P,\nP4,P,\n", SHOP_MAP);
     expect($said())->toContain('1 more product, 3 more variants');
+    // Variants alone that go are fewer by their sign, too.
+    $this->publish();
+    Acts::takeBack(Change::query()->where('room', Room::Feeds)->latest('id')->firstOrFail());
+    expect($said())->toContain('2 fewer variants')->and($said('sign'))->toBe(['−']);
 });
