@@ -83,7 +83,7 @@ final class Context
             }
         }
         $this->boxes = new Boxes([...array_map(StrictKey::of(...), $written), ...$plainly]);
-        foreach (['with', 'for', 'in'] as $before) {
+        foreach (['with', 'for'] as $before) {
             $named = array_map(fn (array $some): string => $this->known[$this->behind($before, $some)] ?? '', $this->words);
             $this->namesAlone[$before] = count(array_unique(array_diff($named, ['']))) > 1;
         }
@@ -199,8 +199,8 @@ final class Context
     }
 
     /**
-     * What has something, or has it not, or is for it or in it, in one word or by its name alone: with salt, salted; without facing,
-     * unfaced; with insulation, insulated; with castors, castors; for kitchens, kitchen; in pellets, pellets.
+     * What has something, or has it not, or is for it, in one word or by its name alone: with salt, salted; without facing, unfaced;
+     * with insulation, insulated; with castors, castors; for kitchens, kitchen.
      *
      * @param  list<string>  $words
      * @return list<string>
@@ -223,7 +223,7 @@ final class Context
             ],
             $named === '' => [],
             $first === 'with' => [...$alone, $participle, preg_replace('/(?<=[aeiou])([bdgmnpt])$/', '$1$1', $named).'ed'],
-            $first === 'for' || $first === 'in' => $alone,
+            $first === 'for' => $alone,
             in_array($first, ['without', 'not', 'non'], true) => [
                 "un{$participle}",
                 "un{$named}",

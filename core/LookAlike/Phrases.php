@@ -141,8 +141,9 @@ final class Phrases
         '/^(\pL{3,})[- ]shaped$/u' => '$1',
         // 50 cycles a day, 50 cycles/day
         '/^(\d[\d.,]* ?\pL{3,}) ?(?:\/| an? | each ) ?(?='.self::SPAN.'$)/u' => '$1 per ',
-        // in powder form
+        // in powder form, in pellets; what is in a wall is no wall
         '/^in (\pL+) form$/u' => '$1',
+        '/^in (?=\pL{4,}(?<!s)s$)/u' => '',
         // low in sugar
         '/^(low|high|rich) in (?=\pL+$)/u' => '$1 ',
         // CE EN 795

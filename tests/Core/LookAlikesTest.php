@@ -76,10 +76,10 @@ test('what the others of the list say of a value holds there and not alone', fun
     $values = array_map(fn (string $text): array => [$text, 1], explode(', ', $list));
     expect(LabelledSet::pairs(alike($values)))->toEqualCanonicalizing(array_values($pairs));
 })->with([
-    'a thing in a form' => ['In pellets, Pellets, In flakes, Flakes', 'In pellets ~ Pellets', 'Flakes ~ In flakes'],
     'what is made of a noun' => ['Insulated, with insulation, Lined', 'Insulated ~ with insulation'],
     'what has a thing, with its last letter twice' => ['Zipped, with zip, Plain', 'Zipped ~ with zip'],
     'umlauts written out' => ['Müsli, muesli', 'Müsli ~ muesli'],
+    'what is in a thing is none' => ['In wall, Wall, In ceiling, Ceiling'],
     'one kind of current' => ['230 V, 230 V AC, 24 V, 24 V DC', '230 V ~ 230 V AC', '24 V ~ 24 V DC'],
     'two kinds of current' => ['24 V, 24 V AC, 24 V DC'],
     'a set where nothing else holds as many' => [
@@ -389,6 +389,7 @@ test('what is the same is found however it is written', function (string $one, s
     ['50 cycles per day', '50 cycles a day'],
     ['low sugar', 'low in sugar'],
     ['powder', 'in powder form'],
+    ['pellets', 'in pellets'],
     ['EU 42', 'EUR 42'],
     ['EN 12277', 'CE EN 12277'],
     ['30 lb', '30#'],
