@@ -18,6 +18,7 @@ use Bench\Pages;
 use Bench\Publishing;
 use Bench\Replicated;
 use Bench\SaidPrices;
+use Bench\Starting;
 use Illuminate\Support\Facades\DB;
 
 final class BenchCommand extends Command
@@ -34,9 +35,11 @@ final class BenchCommand extends Command
         'desk' => Desk::class,
         'prices' => SaidPrices::class,
         'replicas' => Replicated::class,
+        'start' => Starting::class,
     ];
 
-    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes, pages, desk, prices or replicas} '.
+    protected $signature = 'bench {what=facets : facets, feed, publish, bulk, fill, grid, lookalikes, pages, desk, prices, '.
+        'replicas or start} '.
         '{--products=100000 : size of the catalog} {--json : answer with one JSON document}';
 
     protected $description = 'Measures speed and memory beside a baseline in the same run';

@@ -132,7 +132,9 @@ abstract class CatalogTestCase extends TestCase
             'queue.default' => 'sync',
             'session.driver' => 'array',
             'cache.default' => 'array',
-            'hashing.bcrypt.rounds' => 4,
+            // The least that there is: passwords of tests are no secret.
+            'hashing.argon.memory' => 8,
+            'hashing.argon.time' => 1,
         ]);
         Setup::ensure();
 

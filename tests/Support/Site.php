@@ -7,10 +7,10 @@ namespace Tests\Support;
 use RuntimeException;
 use Symfony\Component\Process\Process;
 
-/** Lokum as a user runs it, on a catalog of its own: pages, worker, data directory. Gone when the test run ends. */
+/** Lokum as a user runs it, on a catalog of its own: pages, worker, data directory. Gone when nobody is at it any more. */
 final class Site
 {
-    private Process $process;
+    private ?Process $process = null;
 
     private function __construct(public readonly string $data, public readonly string $address)
     {
@@ -27,6 +27,14 @@ final class Site
         $site->serve([__DIR__.'/serve.php', $site->port()], $settings);
 
         return $site;
+    }
+
+    public function __destruct()
+    {
+        if ($this->process !== null) {
+            $this->process->stop(5);
+            exec('rm -rf '.escapeshellarg($this->data).' '.escapeshellarg("{$this->data}.log"));
+        }
     }
 
     /** A data directory with the demo shop in it, for another server than ours. */
@@ -52,7 +60,7 @@ final class Site
     {
         for ($i = 0; $i < 100; $i++) {
             // What came meanwhile is taken in when the process is looked at.
-            $this->process->getStatus();
+            $this->process?->getStatus();
             $said = (string) @file_get_contents("{$this->data}.log");
             if (str_contains($said, 'stops Lokum')) {
                 return $said;
@@ -85,12 +93,9 @@ final class Site
             null,
             null,
         );
-        $this->process->start(function (string $type, string $said): void {
-            file_put_contents("{$this->data}.log", $said, FILE_APPEND);
-        });
-        register_shutdown_function(function (): void {
-            $this->process->stop(5);
-            exec('rm -rf '.escapeshellarg($this->data).' '.escapeshellarg("{$this->data}.log"));
+        $log = "{$this->data}.log";
+        $this->process->start(static function (string $type, string $said) use ($log): void {
+            file_put_contents($log, $said, FILE_APPEND);
         });
         for ($i = 0; ! self::answers($this->address.'/sign-in'); $i++) {
             usleep(200_000);
@@ -120,9 +125,13 @@ final class Site
         flock($lock, LOCK_EX);
         if (! is_file("{$made}/whole")) {
             exec('rm -rf '.escapeshellarg($made));
-            [$status, , $why] = (new self($made, ''))->command($withDemo ? ['demo', '--no-serve'] : ['values', 'none']);
-            if ($withDemo && $status !== 0) {
-                throw new RuntimeException("The demo cannot be built: {$why}");
+            if ($withDemo) {
+                [$status, , $why] = (new self($made, ''))->command(['demo', '--no-serve']);
+                if ($status !== 0) {
+                    throw new RuntimeException("The demo cannot be built: {$why}");
+                }
+            } else {
+                self::inside($made, 'App\Access\DemoAccount::createAll();');
             }
             touch("{$made}/whole");
         }

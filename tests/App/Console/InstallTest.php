@@ -8,19 +8,24 @@ use Symfony\Component\Process\Process;
 
 /**
  * @param  array<string, string>  $commands  scripts that stand for the machine's, by name
+ * @param  string|null  $root  where Lokum is installed
  * @return array{0: int, 1: string} exit status and what was said
  */
-function onMachine(string $data, array $commands): array
+function onMachine(string $data, array $commands, ?string $root = null): array
 {
     @mkdir("{$data}/machine");
-    foreach (['bash', 'readlink', 'dirname', 'grep', 'cat', 'env'] as $real) {
+    foreach (['bash', 'readlink', 'dirname', 'grep', 'cat', 'env', 'mkdir'] as $real) {
         @symlink((string) trim((string) shell_exec("command -v {$real}")), "{$data}/machine/{$real}");
     }
     foreach ($commands as $name => $script) {
         file_put_contents("{$data}/machine/{$name}", "#!/bin/bash\n{$script}\n");
         chmod("{$data}/machine/{$name}", 0755);
     }
-    $process = new Process(['bash', dirname(__DIR__, 3).'/bin/lokum', 'list'], null, ['PATH' => "{$data}/machine"], null, 20);
+    $process = new Process(['bash', ($root ?? dirname(__DIR__, 3)).'/bin/lokum', 'list'], null, [
+        'PATH' => "{$data}/machine",
+        'PHP_INI_SCAN_DIR' => false,
+        'LOKUM_COMPILED' => false,
+    ], null, 20);
     $process->run();
 
     return [(int) $process->getExitCode(), $process->getErrorOutput()];
@@ -34,8 +39,7 @@ function phpWithout(string $version, string $missing): string
         [$missing],
     );
 
-    return 'if [ "$1" = -m ]; then printf "%s\n" '.implode(' ', $has).'; elif [ "${2:0:4}" = exit ]; then exit 0; else printf '.
-        $version.'; fi';
+    return 'printf "%s\n" '.implode(' ', [$version, ...$has]);
 }
 
 test('for whoever may not install, the exact line is said', function (): void {
@@ -90,4 +94,24 @@ test('what no package brings is said by its name', function (): void {
 test('another system than Debian is told what to look for', function (): void {
     [$status, $said] = onMachine($this->data(), ['php' => phpWithout('8.2', 'intl'), 'id' => 'echo 1000']);
     expect($status)->toBe(1)->and($said)->toContain('Lokum needs: php-intl. They are Debian\'s names');
+});
+
+test('a PHP that is too old is told apart from one that does not start', function (string $php, string $is): void {
+    expect(onMachine($this->data(), ['php' => $php]))->toBe([1, "Lokum needs PHP 8.2 or newer. Here is PHP {$is}.\n"]);
+})->with([
+    [phpWithout('8.1', ''), '8.1'],
+    [phpWithout('7.4', ''), '7.4'],
+    ['exit 127', 'that does not start'],
+]);
+
+test('what PHP compiled is kept beside the code, and not where that cannot be written', function (): void {
+    $app = "{$this->data()}/app";
+    exec('mkdir -p '.escapeshellarg("{$app}/vendor").' && cp -r '.escapeshellarg(dirname(__DIR__, 3).'/bin').' '.escapeshellarg($app));
+    touch("{$app}/vendor/autoload.php");
+    $php = phpWithout('8.2', '').'; case "$*" in *console.php*) echo "$PHP_INI_SCAN_DIR $LOKUM_COMPILED" >&2;; esac';
+    expect(onMachine($this->data(), ['php' => $php], $app))
+        ->toBe([0, ":{$app}/bin/php {$app}/storage/framework/compiled\n"]);
+    rmdir("{$app}/storage/framework/compiled");
+    touch("{$app}/storage/framework/compiled");
+    expect(onMachine($this->data(), ['php' => $php], $app)[1])->toBe(" \n");
 });
