@@ -7,8 +7,6 @@ namespace Lokum\Feed;
 /** How one CSV file is written. */
 final readonly class Dialect
 {
-    public const ENCODINGS = ['UTF-8', 'UTF-16LE', 'UTF-16BE', 'Windows-1252'];
-
     public const DELIMITERS = [
         ',' => 'comma',
         ';' => 'semicolon',
@@ -17,7 +15,7 @@ final readonly class Dialect
     ];
 
     /**
-     * @param  string  $encoding  one of {@see ENCODINGS}
+     * @param  string  $encoding  "UTF-8", "UTF-16LE", "UTF-16BE" or "Windows-1252"
      * @param  bool  $marked  whether the file begins with a byte order mark
      * @param  key-of<self::DELIMITERS>  $delimiter  one of the keys of {@see DELIMITERS}
      * @param  int  $headingLine  physical line of the headings, from 1

@@ -27,9 +27,6 @@ final class Encoding
         'GIF8' => 'a picture',
         "\x1F\x8B" => 'a compressed file',
         'SQLite format 3' => 'a database',
-        '<!DOCTYPE' => 'a web page',
-        '<!doctype' => 'a web page',
-        '<html' => 'a web page',
         '<?xml' => 'an XML file',
         '{"' => 'a JSON file',
         '[{' => 'a JSON file',
@@ -40,9 +37,12 @@ final class Encoding
         'RIFF' => 'a sound or video file',
     ];
 
+    /** " <!DOCTYPE html>", "<HTML lang=…": what a shop's server sends where the file is not there any more. */
+    private const WEB_PAGE = '/^\s*<(?:!doctype|html)\b/i';
+
     /**
      * @param  resource  $file  open for reading, at its start
-     * @return array{0: string, 1: bool} one of {@see Dialect::ENCODINGS}, and whether a byte order mark says so
+     * @return array{0: string, 1: bool} "UTF-8", "UTF-16LE", "UTF-16BE" or "Windows-1252", and whether a byte order mark says so
      *
      * @throws UnreadableFile when it is empty, or no text
      */
@@ -63,6 +63,9 @@ final class Encoding
             if (str_starts_with($head, $bytes) && ($bytes !== 'MZ' || $hasNuls)) {
                 throw UnreadableFile::otherKind($kind);
             }
+        }
+        if (preg_match(self::WEB_PAGE, $head) === 1) {
+            throw UnreadableFile::otherKind('a web page');
         }
         $nuls = substr_count($head, "\0");
         if ($nuls * 4 > strlen($head)) {

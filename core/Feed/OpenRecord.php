@@ -7,16 +7,7 @@ namespace Lokum\Feed;
 /** A record of a CSV file (RFC 4180) while it is read, piece by piece; each byte is looked at once. */
 final class OpenRecord
 {
-    private const BEGINS = 0;
-
-    private const PLAIN = 1;
-
-    private const QUOTED = 2;
-
-    /** Behind a quote that closes the cell, or is the first of two that mean one. */
-    private const CLOSING = 3;
-
-    private int $state = self::BEGINS;
+    private CellState $state = CellState::Begins;
 
     private string $cell = '';
 
@@ -44,7 +35,7 @@ final class OpenRecord
         $stop = strlen($piece) - (str_ends_with($piece, "\r\n") ? 2 : (str_ends_with($piece, "\n") ? 1 : 0));
         $at = 0;
         while ($this->problem === null) {
-            if ($this->state === self::QUOTED) {
+            if ($this->state === CellState::Quoted) {
                 $close = strpos($piece, '"', $at);
                 if ($close === false) {
                     $this->keep(substr($piece, $at));
@@ -52,7 +43,7 @@ final class OpenRecord
                     return false;
                 }
                 $this->keep(substr($piece, $at, $close - $at));
-                $this->state = self::CLOSING;
+                $this->state = CellState::Closing;
                 $at = $close + 1;
             } elseif ($at >= $stop) {
                 break;
@@ -67,7 +58,7 @@ final class OpenRecord
     /** Whether it may end here, at the end of the file. */
     public function mayEnd(): bool
     {
-        return $this->state !== self::QUOTED;
+        return $this->state !== CellState::Quoted;
     }
 
     public function hasProblem(): bool
@@ -91,19 +82,19 @@ final class OpenRecord
         if ($piece[$at] === $this->delimiter) {
             $this->cells[] = $this->cell;
             $this->cell = '';
-            $this->state = self::BEGINS;
+            $this->state = CellState::Begins;
 
             return 1;
         }
-        if ($piece[$at] === '"' && $this->state !== self::PLAIN) {
-            if ($this->state === self::CLOSING) {
+        if ($piece[$at] === '"' && $this->state !== CellState::Plain) {
+            if ($this->state === CellState::Closing) {
                 $this->keep('"');
             }
-            $this->state = self::QUOTED;
+            $this->state = CellState::Quoted;
 
             return 1;
         }
-        if ($this->state === self::CLOSING) {
+        if ($this->state === CellState::Closing) {
             $this->problem =
                 'text follows a closing quote in cell '.
                 (count($this->cells) + 1).
@@ -113,7 +104,7 @@ final class OpenRecord
         }
         $length = strcspn($piece, $this->delimiter, $at, $stop - $at);
         $this->keep(substr($piece, $at, $length));
-        $this->state = self::PLAIN;
+        $this->state = CellState::Plain;
 
         return $length;
     }

@@ -114,3 +114,75 @@ test('a delivery is missed by the days on which it usually comes', function (): 
         ->and(Bounds::missed([], range(3, 60), 60))
         ->toBe(0);
 });
+
+test('what nobody counted is none', function (): void {
+    expect((array) new DeliveryFigures(7))->toBe([
+        'rows' => 7,
+        'refused' => 0,
+        'new' => 0,
+        'changed' => 0,
+        'gone' => 0,
+        'jumps' => 0,
+        'values' => 0,
+        'headings' => 0,
+    ]);
+});
+
+test('a delivery at its bounds is read, one beyond them is held', function (): void {
+    $bounds = Bounds::from(['least_rows' => 5, 'most_rows' => 7, 'gone' => 1]);
+    $why = fn (int $rows, int $gone): array => $bounds->exceededBy(new DeliveryFigures($rows, gone: $gone));
+    expect($why(5, 1))
+        ->toBe([])
+        ->and($why(7, 0))
+        ->toBe([])
+        ->and($why(4, 0))
+        ->toBe(['4 rows, at least 5 are usual'])
+        ->and($why(8, 2))
+        ->toBe(['8 rows, at most 7 are usual', '2 products and variants are gone, at most 1 are let pass']);
+});
+
+test('each figure of one is said of one', function (string $figure, string $words): void {
+    $bounds = Bounds::from([$figure => 0]);
+    expect($bounds->exceededBy(new DeliveryFigures(1, ...[$figure => 1])))
+        ->toBe(["1 {$words}, none is let pass"])
+        ->and(Bounds::figures())
+        ->toHaveKey($figure);
+})->with([
+    ['refused', 'row is refused'],
+    ['new', 'product or variant is new'],
+    ['changed', 'product or variant changes'],
+    ['gone', 'product or variant is gone'],
+    ['jumps', 'price becomes less than half or more than twice'],
+    ['values', 'value is new'],
+    ['headings', 'heading is new'],
+]);
+
+test('bounds are said in one sentence, of one and of thousands', function (array $said, string $words): void {
+    expect(Bounds::from($said)->inWords())->toBe("Read by itself with {$words}; else it is held.");
+})->with([
+    [[], 'at least 1 row'],
+    [['least_rows' => 2], 'at least 2 rows'],
+    [['least_rows' => 0, 'most_rows' => 12_000], '0 to 12,000 rows'],
+    [['most_rows' => 999_999_999], '1 to 999,999,999 rows'],
+    [['most_rows' => 1_000_000_000], 'at least 1 row'],
+    [['gone' => 2000, 'values' => 0], 'at least 1 row, where at most 2,000 products and variants are gone, no values are new'],
+]);
+
+test('after one or two deliveries a fifth of the rows may differ, and five always', function (): void {
+    $bounds = Bounds::proposed(nights(1000, 1000));
+    expect([$bounds->leastRows, $bounds->mostRows, $bounds->most['new'], $bounds->most['gone']])
+        ->toBe([600, 1400, 203, 201])
+        ->and(Bounds::proposed(nights(1000, 1000, 1000))->most['gone'])
+        ->toBe(51);
+    $few = Bounds::proposed(nights(10, 10, 10));
+    expect([$few->leastRows, $few->mostRows, $few->most['gone'], $few->most['refused']])->toBe([5, 15, 6, 0]);
+    // Half of two in the middle: 20 and 30 rows are 25, ten and ten from it.
+    $two = Bounds::proposed(nights(20, 30));
+    expect([$two->leastRows, $two->mostRows])->toBe([2, 48]);
+});
+
+test('what is refused now and then is let pass as often as usual, whatever the rows', function (): void {
+    $past = array_map(fn (int $refused): DeliveryFigures => new DeliveryFigures(1000, $refused), [2, 4, 6, 8, 10]);
+    // Median 6, distances 4 2 0 2 4 with median 2; 6 + 3 · 1.4826 · 2 is 14.9.
+    expect(Bounds::proposed($past)->most['refused'])->toBe(15);
+});

@@ -3,51 +3,20 @@
 declare(strict_types=1);
 
 use Lokum\Feed\ColumnName;
-use Lokum\Feed\Formats\Formats;
 use Lokum\Feed\Formats\SheetNumber;
 use Lokum\Feed\UnreadableFile;
 use PhpOffice\PhpSpreadsheet\IOFactory;
 use PhpOffice\PhpSpreadsheet\RichText\RichText;
 use PhpOffice\PhpSpreadsheet\Shared\Date;
-use Tests\Support\Acts;
+use Tests\Support\Supplied;
 
 /* Files that are no CSV: what they are is told by what stands in them, and what they say is the same rows. */
-
-/** @return array{0: list<string>, 1: array<int, list<string>|string>} headings, and cells or the problem by line */
-function rows_of(string $bytes, ?string $pattern = null): array
-{
-    $file = Formats::open(Acts::file($bytes), $pattern);
-    $rows = [];
-    foreach ($file->rows() as $row) {
-        $rows[$row->line] = $row->problem ?? $row->cells;
-    }
-    // What can be read once can be read again.
-    expect(iterator_count($file->rows()))->toBe(count($rows));
-
-    return [$file->headings(), $rows];
-}
-
-/** @param  array<string, string>  $files */
-function zipped(array $files): string
-{
-    $path = tempnam(sys_get_temp_dir(), 'lokum-zip-');
-    $zip = new ZipArchive();
-    $zip->open($path, ZipArchive::OVERWRITE);
-    foreach ($files as $name => $bytes) {
-        $zip->addFromString($name, $bytes);
-    }
-    $zip->close();
-    $bytes = (string) file_get_contents($path);
-    unlink($path);
-
-    return $bytes;
-}
 
 const LINES = "{\"sku\":\"A\",\"size\":{\"cm\":5.10,\"box\":true},\"for\":[\"home\",\"shop\"],\"ean\":40063813339310000000}\n\n".
     "{\"sku\":\"B\",\"note\":\"é \\\"x\\\"\",\"size\":null}\n";
 
 test('records of JSON, one a line or in a list somewhere, are rows', function (string $bytes, array $lines): void {
-    [$headings, $rows] = rows_of($bytes);
+    [$headings, $rows] = Supplied::rows($bytes);
     expect($headings)
         ->toBe(['sku', 'size.cm', 'size.box', 'for', 'ean', 'note', 'size'])
         ->and($rows)
@@ -67,7 +36,7 @@ test('records of JSON, one a line or in a list somewhere, are rows', function (s
 
 test('the longest list is the one of products, however its texts are cut between chunks', function (): void {
     $objects = array_map(fn (int $i): array => ['sku' => "S{$i}", 'name' => str_repeat('\\"ä{[', $i % 40)], range(1, 5000));
-    [, $rows] = rows_of((string) json_encode(['a' => [['x' => 1]], 'b' => $objects], JSON_UNESCAPED_UNICODE));
+    [, $rows] = Supplied::rows((string) json_encode(['a' => [['x' => 1]], 'b' => $objects], JSON_UNESCAPED_UNICODE));
     expect(array_column($rows, 0))
         ->toBe(array_column($objects, 'sku'))
         ->and(array_column($rows, 1))
@@ -86,7 +55,7 @@ test('elements of XML that come again are rows, with their attributes and what i
           </goods>
         </shop>
         XML;
-    [$headings, $rows] = rows_of(str_replace('One', "Caf\xE9", $xml));
+    [$headings, $rows] = Supplied::rows(str_replace('One', "Caf\xE9", $xml));
     expect($headings)
         ->toBe(['sku', 'name', 'price.currency', 'price', 'tag', 'size.cm'])
         ->and($rows)
@@ -95,24 +64,24 @@ test('elements of XML that come again are rows, with their attributes and what i
 
 test('what is packed is unpacked, and what is in an archive is named', function (): void {
     $csv = "sku,name\nA,Tea\n";
-    expect(rows_of((string) gzencode($csv)))
+    expect(Supplied::rows((string) gzencode($csv)))
         ->toBe([['sku', 'name'], [2 => ['A', 'Tea']]])
-        ->and(rows_of(zipped(['notes.pdf' => '%PDF', 'in/goods.csv' => $csv])))
+        ->and(Supplied::rows(Supplied::zip(['notes.pdf' => '%PDF', 'in/goods.csv' => $csv])))
         ->toBe([['sku', 'name'], [2 => ['A', 'Tea']]])
-        ->and(rows_of(zipped(['goods.xml.gz' => (string) gzencode('<a><b sku="A"/><b sku="B"/></a>')])))
+        ->and(Supplied::rows(Supplied::zip(['goods.xml.gz' => (string) gzencode('<a><b sku="A"/><b sku="B"/></a>')])))
         ->toBe([['sku'], [1 => ['A'], 2 => ['B']]])
-        ->and(rows_of(zipped(['prices.csv' => 'sku', 'goods.csv' => $csv]), 'good*.CSV')[1])
+        ->and(Supplied::rows(Supplied::zip(['prices.csv' => 'sku', 'goods.csv' => $csv]), 'good*.CSV')[1])
         ->toBe([2 => ['A', 'Tea']]);
 });
 
 test('what cannot be read says why', function (string $bytes, string $why): void {
-    expect(fn () => rows_of($bytes))->toThrow(UnreadableFile::class, $why);
+    expect(fn () => Supplied::rows($bytes))->toThrow(UnreadableFile::class, $why);
 })->with([
     'a gzip that is cut off' => [substr((string) gzencode(str_repeat('sku,name', 500)), 0, -9), 'not all of it has come'],
     'a trap' => [(string) gzencode(str_repeat("\0", 40 << 20)), '200 times'],
-    'a trap in an archive' => [zipped(['goods.csv' => str_repeat('a', 40 << 20)]), '200 times'],
-    'several files' => [zipped(['a.csv' => 'x', 'b.csv' => 'y']), 'a.csv, b.csv'],
-    'no file of use' => [zipped(['a.exe' => 'x']), 'a.exe'],
+    'a trap in an archive' => [Supplied::zip(['goods.csv' => str_repeat('a', 40 << 20)]), '200 times'],
+    'several files' => [Supplied::zip(['a.csv' => 'x', 'b.csv' => 'y']), 'a.csv, b.csv'],
+    'no file of use' => [Supplied::zip(['a.exe' => 'x']), 'a.exe'],
     'JSON that ends too early' => ['[{"sku":"A"},{"sku":', 'middle of a list'],
     'JSON without a list' => ['{"sku": "A", "n": [1, 2]}'."\n".'x', 'no list'],
     'XML that is cut off' => ["<a>\n<b sku=\"1\"/><b", 'line 2'],
@@ -124,14 +93,14 @@ test('what cannot be read says why', function (string $bytes, string $why): void
 ]);
 
 test('a line that is no object is refused alone', function (): void {
-    [, $rows] = rows_of("{\"sku\":\"A\"}\n{\"sku\":\n[1]\n{\"sku\":\"B\"}\n");
+    [, $rows] = Supplied::rows("{\"sku\":\"A\"}\n{\"sku\":\n[1]\n{\"sku\":\"B\"}\n");
     expect(array_keys($rows))->toBe([1, 2, 3, 4])->and($rows[2])->toContain('no JSON object')->and($rows[4])->toBe(['B']);
 });
 
 // The files are LibreOffice's (tests/Outside/Sheets); the other reader is phpoffice/phpspreadsheet.
 test('a sheet says what another reader finds in it, cell by cell', function (string $name): void {
     $path = dirname(__DIR__)."/Outside/Sheets/{$name}";
-    [$headings, $rows] = rows_of((string) file_get_contents($path));
+    [$headings, $rows] = Supplied::rows((string) file_get_contents($path));
     $sheet = IOFactory::load($path)->getSheetByName(str_starts_with($name, 'goods') ? 'Goods' : 'many');
     assert($sheet !== null);
     $compared = 0;
@@ -159,7 +128,7 @@ test('a sheet says what another reader finds in it, cell by cell', function (str
 })->with(['goods.xlsx', 'goods.ods', 'many.xlsx', 'many.ods']);
 
 test('merged cells hold what their first one does, and headings stand where the sku is', function (string $name): void {
-    [$headings, $rows] = rows_of((string) file_get_contents(dirname(__DIR__)."/Outside/Sheets/{$name}"));
+    [$headings, $rows] = Supplied::rows((string) file_get_contents(dirname(__DIR__)."/Outside/Sheets/{$name}"));
     expect($headings[0])
         ->toBe('sku')
         ->and(array_keys($rows))

@@ -40,7 +40,16 @@ test('a path with an empty part, or without end, is refused', function (string $
 
 test('prices', function (string $cell, ?float $price): void {
     expect(Money::price($cell))->toBe($price);
-})->with([['12.50', 12.5], [' 12,5 ', 12.5], ['0', 0.0], ['1250', 1250.0], ['', null], ["\u{00A0}", null]]);
+})->with([
+    ['12.50', 12.5],
+    [' 12,5 ', 12.5],
+    ['0', 0.0],
+    ['1250', 1250.0],
+    ['1.2345', 1.2345],
+    ['999999999999.99', 999_999_999_999.99],
+    ['', null],
+    ["\u{00A0}", null],
+]);
 
 test('bad prices have a reason', function (string $cell, string $reason): void {
     expect(fn () => Money::price($cell))->toThrow(BadCell::class, $reason);
@@ -52,7 +61,24 @@ test('bad prices have a reason', function (string $cell, string $reason): void {
     ['1e400', 'exponent'],
     ['1,250', 'thousands'],
     ['1 250', 'thousands'],
-    ['99999999999999', 'too large'],
+    ['1000000000000', 'too large'],
+    ['12,345', 'thousands'],
+    ['12,5 zl', 'is not a price'],
+    ["\u{2212}5", 'is negative'],
+    ['5-', 'is not a price'],
+    ['5 -', 'is not a price'],
+    ['5 EUR', 'carries a currency'],
+    ['5EUR', 'carries a currency'],
+    ['EUR5', 'carries a currency'],
+    ['5 eur', 'is not a price'],
+    ['1e5', 'exponent'],
+    ['1.5E+5', 'exponent'],
+    ['1e-5', 'exponent'],
+    ['e5', 'is not a price'],
+    ["1'250.00", 'thousands'],
+    ['1.250,00', 'thousands'],
+    [',5', 'is not a price'],
+    ['5,', 'thousands'],
 ]);
 
 test('stock is a whole number, also of what is owed', function (string $cell, ?int $stock): void {
