@@ -9,6 +9,8 @@ use Lokum\Feed\Column;
 use Lokum\Feed\ColumnMap;
 use Lokum\Feed\ColumnWish;
 use Lokum\Feed\Money;
+use Lokum\Feed\Separator;
+use Lokum\Vocabulary\DayOrder;
 use Lokum\Vocabulary\Kind;
 use Lokum\Vocabulary\Level;
 
@@ -151,3 +153,26 @@ test('a wish changes what was guessed, and keeps what its kind can have', functi
         ->and($asChoice)
         ->toEqual(new Column('width', 'Width', Kind::Choice, false, ';', Level::Variant, null, ['-'], null));
 });
+
+test('an order of days is kept where the column stays one of days', function (): void {
+    $guessed = new Column('until', 'Until', Kind::Date, dayOrder: DayOrder::MonthFirst);
+    expect((new ColumnWish('Best before'))->of($guessed)->dayOrder)
+        ->toBe(DayOrder::MonthFirst)
+        ->and((new ColumnWish(kind: Kind::Text))->of($guessed)->dayOrder)
+        ->toBeNull()
+        ->and((new ColumnWish())->of($guessed))
+        ->toEqual($guessed);
+});
+
+test('what parts values in a cell is one text, or any of several', function (string $said, string $cell, array $parts, bool $stands): void {
+    $separator = Separator::of($said === '' ? '|' : $said);
+    expect([$separator->parts($cell), $separator->standsIn($cell)])->toBe([$parts, $stands]);
+})->with([
+    ['|', 'a | b|', ['a', 'b', ''], true],
+    ['|', 'a', ['a'], false],
+    ['; or ,', 'a;b,c', ['a', 'b', 'c'], true],
+    ['; or ,', 'a,b', ['a', 'b'], true],
+    [' or , or ;', 'a,b or c;d', ['a', 'b or c', 'd'], true],
+    ['; or ', 'a,b;c', ['a,b', 'c'], true],
+    ['or', 'red or blue', ['red', 'blue'], true],
+]);
