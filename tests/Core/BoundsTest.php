@@ -94,7 +94,9 @@ test('a bound that is none is refused by its name', function (array $data, strin
 
 test('a delivery is missed by the days on which it usually comes', function (): void {
     // Nightly; the third night came to nothing, however often it was looked for, and today does not count.
-    expect(Bounds::missed([1, 2], [2, 2, 3, 3, 3, 4, 4], 4))
+    expect(Bounds::missed([2, 1, 1, 2, 1], [3, 4, 5], 6))
+        ->toBe(3)
+        ->and(Bounds::missed([1, 2], [2, 2, 3, 3, 3, 4, 4], 4))
         ->toBe(1)
         ->and(Bounds::missed([1, 2], [2, 3], 3))
         ->toBe(0)
@@ -185,4 +187,69 @@ test('what is refused now and then is let pass as often as usual, whatever the r
     $past = array_map(fn (int $refused): DeliveryFigures => new DeliveryFigures(1000, $refused), [2, 4, 6, 8, 10]);
     // Median 6, distances 4 2 0 2 4 with median 2; 6 + 3 · 1.4826 · 2 is 14.9.
     expect(Bounds::proposed($past)->most['refused'])->toBe(15);
+});
+
+test('the first deliveries may bring anything new, and nothing that is never usual', function (): void {
+    expect(Bounds::proposed([]))->toEqual(new Bounds(1, 1_000_000_000, [
+        'refused' => 0,
+        'gone' => 0,
+        'jumps' => 0,
+        'headings' => 0,
+    ]));
+});
+
+test('only what adds up grows with the deliveries that were missed, and rows are no figure to bound', function (): void {
+    $bounds = Bounds::from([
+        'least_rows' => 3,
+        'most_rows' => 9,
+        'refused' => 2,
+        'new' => 3,
+        'changed' => 4,
+        'gone' => 5,
+        'jumps' => 6,
+        'values' => 7,
+        'headings' => 8,
+    ]);
+    expect($bounds->most)
+        ->not->toHaveKeys(['least_rows', 'most_rows'])
+        ->and($bounds->after(1))
+        ->toEqual(new Bounds(3, 9, [
+            'refused' => 2,
+            'new' => 6,
+            'changed' => 8,
+            'gone' => 10,
+            'jumps' => 6,
+            'values' => 14,
+            'headings' => 8,
+        ]));
+});
+
+test('a bound that is none is said whole, or as much of it as is of use', function (): void {
+    $said = function (array $data): string {
+        try {
+            Bounds::from($data);
+        } catch (BadBound $why) {
+            return $why->getMessage();
+        }
+
+        return 'nothing';
+    };
+    expect($said(['gone' => str_repeat('x', 41)]))
+        ->toBe('The bound of gone is a whole number from 0, or empty for any; "'.str_repeat('x', 39).'…" is not.')
+        ->and($said(['gone' => str_repeat('x', 40)]))
+        ->toContain('"'.str_repeat('x', 40).'" is not.')
+        ->and($said(['gone' => -1]))
+        ->toContain('"-1" is not.')
+        ->and($said(['x' => 1]))
+        ->toBe(
+            'No figure of a delivery is called "x". There are least_rows, most_rows, refused, new, changed, gone, jumps, values, headings.',
+        );
+});
+
+test('medians between two numbers are rounded to the nearer row, and what may differ to the next', function (): void {
+    // 1001 and 1004 rows: 1002.5 is 1003; two fifths of 1003 are 401.2, so 402.
+    $bounds = Bounds::proposed(nights(1001, 1004));
+    expect([$bounds->leastRows, $bounds->mostRows])->toBe([601, 1405]);
+    // 20 are changed as a rule, and a fifth of 1003 rows, 200.6.
+    expect($bounds->most['changed'])->toBe(221);
 });

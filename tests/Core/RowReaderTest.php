@@ -10,6 +10,7 @@ use Lokum\Feed\Row;
 use Lokum\Feed\RowReader;
 use Lokum\Feed\UnreadableFile;
 use Lokum\Vocabulary\Kind;
+use Lokum\Vocabulary\Level;
 
 /* What a row says, field by field, and how long each may be. */
 
@@ -95,6 +96,27 @@ test('a cell that cannot be taken names its column, the first one', function ():
         ->toBeNull()
         ->and($why('A', '1', '', '', '', 'z'.str_repeat('y', 60)))
         ->toBe(['column' => '', 'reason' => '6 cells under 4 headings; cell 6 holds "z'.str_repeat('y', 38).'…"']);
+});
+
+test('what cannot be taken is quoted, up to sixty characters of it', function (string $cell, string $quoted): void {
+    expect(rowOf('price', $cell)->refusal['reason'] ?? '')->toBe("\"{$quoted}\" is not a price; write it as 12.50");
+})->with([
+    ['x', 'x'],
+    [str_repeat('x', 60), str_repeat('x', 60)],
+    [str_repeat('x', 61), str_repeat('x', 59).'…'],
+    ["a\xC3", 'a?'],
+]);
+
+test('a column leads to a choice of one value for each variant, and takes what is written', function (): void {
+    $column = new Column('color', 'Color', empty: ['n/a', '-']);
+    expect([$column->kind, $column->multiple, $column->separator, $column->level, $column->unit, $column->dayOrder])
+        ->toBe([Kind::Choice, false, '|', Level::Variant, null, null])
+        ->and($column->spellings('red|blue'))
+        ->toBe(['red|blue'])
+        ->and($column->spellings(' n/a '))
+        ->toBe([])
+        ->and((new Column('color', 'Color', multiple: true, empty: ['-']))->spellings('-| red ||blue'))
+        ->toBe(['red', 'blue']);
 });
 
 test('a row with a problem of its own says that, with its line', function (): void {

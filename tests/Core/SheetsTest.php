@@ -184,7 +184,7 @@ test('headings are looked for among the first twenty rows that are not empty', f
 })->with([[0, ['sku']], [19, ['sku']], [20, ['note']]]);
 
 test('a row that is wider than its headings keeps its cells, and a thousand columns are enough', function (): void {
-    $file = new SheetFile('X', ['only'], fn (): array => [1 => ['sku', 2 => 'c'], 2 => ['A', 5 => 'beyond'], 3 => []]);
+    $file = new SheetFile('X', ['only'], fn (): array => [1 => ['sku', 2 => 'c'], 2 => ['A', 5 => 'beyond'], 3 => [' ', ' ']]);
     expect(array_map(fn ($row): array => $row->cells, iterator_to_array($file->rows(), false)))
         ->toBe([['A', '', '', '', '', 'beyond']])
         ->and((new SheetFile('X', ['only'], fn (): array => [1 => ['sku', 999 => 'x']]))->headings())
@@ -299,6 +299,7 @@ test('a format in words says what a number is', function (string $number, string
     ['35064', 'd.m.y', true, '2000-01-01'],
     ['36526.000001', 'd.m.y', false, '2000-01-01'],
     ['36526.75', 'd.m.y', false, '2000-01-01 18:00:00'],
+    ['36526.430902777778', 'd.m.y', false, '2000-01-01 10:20:30'],
     ['5', 'd;0', false, '1900-01-05'],
     ['5', '0;d', false, '5'],
     ['5', '"day" 0', false, '5'],

@@ -56,6 +56,6 @@ final class SheetNumber
 
         return preg_match('/[eE]/', $shortest) === 1
             ? rtrim(rtrim(sprintf('%.12F', (float) $number), '0'), '.')
-            : (string) preg_replace('/\.0$/D', '', $shortest);
+            : $shortest;
     }
 }
