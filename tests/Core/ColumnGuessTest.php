@@ -63,6 +63,11 @@ test('a column says what it holds, and the reason', function (array $cells, Kind
     'one of twenty' => [['a|b', ...array_fill(0, 19, 'a')], Kind::Choice, 'several values in a cell, parted by "|"'],
     'one of twenty-one' => [['a|b', ...array_fill(0, 20, 'a')], Kind::Choice, '2 values that repeat'],
     'numbers with a sign here and there' => [['5', '6', '7', '8', '9|10'], Kind::Choice, 'several values in a cell, parted by "|"'],
+    'long ones with a sign between' => [
+        [str_repeat('a', 90).'|b', str_repeat('c', 90)],
+        Kind::Choice,
+        'several values in a cell, parted by "|"',
+    ],
     'half of them numbers' => [['5', 'a|b'], Kind::Choice, 'several values in a cell, parted by "|"'],
 ]);
 

@@ -176,3 +176,8 @@ test('what parts values in a cell is one text, or any of several', function (str
     ['; or ', 'a,b;c', ['a,b', 'c'], true],
     ['or', 'red or blue', ['red', 'blue'], true],
 ]);
+
+test('a category that a cell names twice is written as it was first', function (): void {
+    $paths = CategoryPath::several('Paint > Oil | PAINT>oil | | Gifts');
+    expect(array_map(fn (CategoryPath $path): array => $path->names, $paths))->toBe([['Paint', 'Oil'], ['Gifts']]);
+});

@@ -21,9 +21,8 @@ final readonly class LocalFile
      */
     public static function of($source): self
     {
-        $about = stream_get_meta_data($source);
-        $path = $about['uri'] ?? '';
-        if ($about['wrapper_type'] === 'plainfile' && is_file($path)) {
+        $path = stream_get_meta_data($source)['uri'] ?? '';
+        if (is_file($path)) {
             return new self($source, $path);
         }
         $copy = self::unpacked();
