@@ -198,35 +198,35 @@ test('records have the names that any of them has', function (): void {
         ->toThrow(UnreadableFile::class, 'no list of them');
 });
 
-const GOODS = "sku,name\nA,Tea\n";
+const PACKED_ROWS = "sku,name\nA,Tea\n";
 
 test('one file of an archive is read, whichever can be meant', function (array $files, ?string $pattern): void {
     expect(Supplied::rows(Supplied::zip($files), $pattern))->toBe([['sku', 'name'], [2 => ['A', 'Tea']]]);
 })->with([
-    'in a folder' => [['in/' => '', 'in/goods.TXT' => GOODS], null],
-    'beside what a system leaves behind' => [['__MACOSX/goods.csv' => 'x', 'goods.tsv' => GOODS], null],
-    'by a pattern, whatever its ending' => [['a.csv' => 'x', 'b.dat' => GOODS], 'B.*'],
-    'by a pattern of its name alone' => [['x/goods.csv' => GOODS, 'y/other.csv' => 'x'], 'goods.csv'],
-    'an archive inside' => [['inner.gz' => (string) gzencode(GOODS)], null],
-    'a name of digits' => [['1' => GOODS], '1'],
+    'in a folder' => [['in/' => '', 'in/goods.TXT' => PACKED_ROWS], null],
+    'beside what a system leaves behind' => [['__MACOSX/goods.csv' => 'x', 'goods.tsv' => PACKED_ROWS], null],
+    'by a pattern, whatever its ending' => [['a.csv' => 'x', 'b.dat' => PACKED_ROWS], 'B.*'],
+    'by a pattern of its name alone' => [['x/goods.csv' => PACKED_ROWS, 'y/other.csv' => 'x'], 'goods.csv'],
+    'an archive inside' => [['inner.gz' => (string) gzencode(PACKED_ROWS)], null],
+    'a name of digits' => [['1' => PACKED_ROWS], '1'],
 ]);
 
 test('each ending that can be read is looked for in an archive', function (string $ending): void {
-    expect(Supplied::rows(Supplied::zip(["goods.{$ending}" => GOODS, 'read.me' => 'x']))[0])->toBe(['sku', 'name']);
+    expect(Supplied::rows(Supplied::zip(["goods.{$ending}" => PACKED_ROWS, 'read.me' => 'x']))[0])->toBe(['sku', 'name']);
 })->with(['csv', 'tsv', 'txt', 'json', 'jsonl', 'ndjson', 'xml', 'xlsx', 'ods', 'gz', 'CSV']);
 
 test('packed twice is unpacked twice', function (): void {
-    expect(Supplied::rows((string) gzencode((string) gzencode(GOODS)))[1])
+    expect(Supplied::rows((string) gzencode((string) gzencode(PACKED_ROWS)))[1])
         ->toBe([2 => ['A', 'Tea']])
-        ->and(Supplied::rows((string) gzencode(Supplied::zip(['goods.csv' => GOODS])))[1])
+        ->and(Supplied::rows((string) gzencode(Supplied::zip(['goods.csv' => PACKED_ROWS])))[1])
         ->toBe([2 => ['A', 'Tea']]);
 });
 
 test('an archive that cannot be opened says why', function (string $bytes, ?string $pattern, string $why): void {
     expect(fn () => Supplied::rows($bytes, $pattern))->toThrow(UnreadableFile::class, $why);
 })->with([
-    'damaged' => [substr(Supplied::zip(['goods.csv' => GOODS]), 0, 40), null, 'It is damaged, or not all of it has come.'],
-    'with a password' => [Supplied::zip(['goods.csv' => GOODS], 'secret'), null, 'It is damaged, or has a password.'],
+    'damaged' => [substr(Supplied::zip(['goods.csv' => PACKED_ROWS]), 0, 40), null, 'It is damaged, or not all of it has come.'],
+    'with a password' => [Supplied::zip(['goods.csv' => PACKED_ROWS], 'secret'), null, 'It is damaged, or has a password.'],
     'nothing in it' => [Supplied::zip(['in/' => '']), null, 'no file that can be read, only: .'],
     'no file for the pattern' => [Supplied::zip(['a.csv' => 'x']), 'b.*', 'only: a.csv.'],
     'two for the pattern' => [Supplied::zip(['a.csv' => 'x', 'b.csv' => 'x', 'c.txt' => 'x']), '*.csv', 'files: a.csv, b.csv. Say which'],
@@ -235,13 +235,13 @@ test('an archive that cannot be opened says why', function (string $bytes, ?stri
 ]);
 
 test('what lies nowhere is put down to be read, and what does is read where it lies', function (): void {
-    $file = LocalFile::of(Acts::file(GOODS));
+    $file = LocalFile::of(Acts::file(PACKED_ROWS));
     expect(file_get_contents($file->path))
-        ->toBe(GOODS)
+        ->toBe(PACKED_ROWS)
         ->and($file->bytes())
-        ->toBe(strlen(GOODS))
+        ->toBe(strlen(PACKED_ROWS))
         ->and(stream_get_contents($file->opened()))
-        ->toBe(GOODS);
+        ->toBe(PACKED_ROWS);
     $handle = fopen($file->path, 'rb') ?: throw new RuntimeException();
     expect(LocalFile::of($handle)->path)->toBe($file->path);
     $path = $file->path;
