@@ -6,6 +6,7 @@ namespace Tests\Support;
 
 use RuntimeException;
 use Symfony\Component\Process\Process;
+use WeakReference;
 
 /** Lokum as a user runs it, on a catalog of its own: pages, worker, data directory. Gone when nobody is at it any more. */
 final class Site
@@ -31,7 +32,12 @@ final class Site
 
     public function __destruct()
     {
-        if ($this->process !== null) {
+        $this->stop();
+    }
+
+    private function stop(): void
+    {
+        if ($this->process?->isRunning() === true) {
             $this->process->stop(5);
             exec('rm -rf '.escapeshellarg($this->data).' '.escapeshellarg("{$this->data}.log"));
         }
@@ -97,6 +103,9 @@ final class Site
         $this->process->start(static function (string $type, string $said) use ($log): void {
             file_put_contents($log, $said, FILE_APPEND);
         });
+        // At the end of a run the process might be ended before the site, and could not end what it has started.
+        $site = WeakReference::create($this);
+        register_shutdown_function(static fn () => $site->get()?->stop());
         for ($i = 0; ! self::answers($this->address.'/sign-in'); $i++) {
             usleep(200_000);
             if ($i > 100) {
