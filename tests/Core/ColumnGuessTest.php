@@ -35,6 +35,8 @@ test('a column says what it holds, and the reason', function (array $cells, Kind
     'days but one' => [['2026-11-28', 'soon'], Kind::Choice, '2 values that repeat'],
     'numbers' => [['5', '7.5', '1,200'], Kind::Number, 'the cells are numbers'],
     'numbers with units' => [['5 mm', '7.5 mm'], Kind::Number, 'the cells are numbers with units'],
+    'numbers with several units of a kind' => [['30 ml', '1,5 cl', '60 ml'], Kind::Number, 'the cells are numbers with units'],
+    'noughts that are codes' => [['000', '00', '0', '1'], Kind::Choice, '4 values that repeat'],
     'numbers with what is no unit' => [['5 zorks', '7 zorks'], Kind::Choice, '2 values that repeat'],
     'nineteen numbers of twenty' => [[...array_fill(0, 19, '5'), 'five'], Kind::Number, 'the cells are numbers'],
     'eighteen numbers of nineteen' => [[...array_fill(0, 18, '5'), 'five'], Kind::Choice, '2 values that repeat'],
@@ -137,4 +139,16 @@ test('how many rows have something, and what comes most often', function (): voi
 test('a known text is counted on, also when no more are kept', function (): void {
     $guess = guessed([...array_map(fn (int $n): string => "name {$n}", range(1, 2001)), 'name 1', 'name 2001']);
     expect($guess->samples(1))->toBe(['name 1' => 2])->and($guess->samples(3000))->toHaveCount(2000);
+});
+
+test('one long cell among short ones makes no column of texts', function (): void {
+    $guess = new ColumnGuess('Wax');
+    foreach (range(1, 60) as $i) {
+        $guess->add($i === 7 ? str_repeat('x', 9000) : ['Soy wax', 'Beeswax'][$i % 2], false);
+    }
+    expect($guess->column('wax')[0]->kind)->toBe(Kind::Choice);
+    foreach (range(1, 40) as $i) {
+        $guess->add(str_repeat("A text that is as long as texts are, {$i}. ", 9), false);
+    }
+    expect($guess->column('wax')[0]->kind)->toBe(Kind::Text);
 });

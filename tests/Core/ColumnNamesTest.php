@@ -69,6 +69,11 @@ test('a heading with the name itself comes before others, wherever it stands, an
         ->and(ColumnName::amongHeadings('sku', ['Color', 'Size']))
         ->toBeNull()
         ->and(ColumnName::amongHeadings('finish', ['Finish']))
+        ->toBeNull()
+        // A part of a usual heading is none.
+        ->and(ColumnName::amongHeadings('sku', ['Artist']))
+        ->toBeNull()
+        ->and(ColumnName::amongHeadings('stock', ['Quantity in set']))
         ->toBeNull();
 });
 

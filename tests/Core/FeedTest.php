@@ -3,8 +3,6 @@
 declare(strict_types=1);
 
 use Lokum\Feed\Column;
-use Lokum\Feed\ColumnGuess;
-use Lokum\Feed\ColumnName;
 use Lokum\Feed\CsvFile;
 use Lokum\Feed\CsvReader;
 use Lokum\Feed\CsvWriter;
@@ -12,8 +10,6 @@ use Lokum\Feed\Row;
 use Lokum\Feed\RowReader;
 use Lokum\Feed\Separator;
 use Lokum\Feed\UnreadableFile;
-use Lokum\Vocabulary\Kind;
-use Lokum\Vocabulary\Level;
 use Tests\Support\Acts;
 
 /** @return resource */
@@ -26,41 +22,6 @@ function file_of(string $bytes): CsvFile
 {
     return CsvFile::open(stream($bytes));
 }
-
-test('a known column is found by what its heading is usually called, however the words are set apart', function (
-    string $column,
-    string $heading,
-    bool $isFound,
-): void {
-    expect(ColumnName::amongHeadings($column, ['Color', $heading], ['EUR', '€']))->toBe($isFound ? 1 : null);
-})->with([
-    ['sku', 'Art-Nr', true],
-    ['sku', 'Art.-Nr.', true],
-    ['sku', 'ITEM_NO', true],
-    ['sku', 'Item No.', true],
-    ['sku', 'Artist', false],
-    ['stock', 'Qty.', true],
-    ['stock', 'Stock qty', true],
-    ['stock', 'Quantity in set', false],
-    ['price', 'Price (EUR)', true],
-    ['price', 'Preis in €', true],
-    ['price', 'Unit price [eur]', true],
-    'another currency is another column' => ['price', 'Price USD', false],
-    'a currency alone is no price' => ['price', 'EUR', false],
-    'nor one that belongs to another column' => ['stock', 'Stock EUR', false],
-]);
-
-test('one long cell among short ones makes no column of texts', function (): void {
-    $guess = new ColumnGuess('Wax');
-    foreach (range(1, 60) as $i) {
-        $guess->add($i === 7 ? str_repeat('x', 9000) : ['Soy wax', 'Beeswax'][$i % 2], false);
-    }
-    expect($guess->column('wax')[0]->kind)->toBe(Kind::Choice);
-    foreach (range(1, 40) as $i) {
-        $guess->add(str_repeat("A text that is as long as texts are, {$i}. ", 9), false);
-    }
-    expect($guess->column('wax')[0]->kind)->toBe(Kind::Text);
-});
 
 test('delimiter, encoding and headings are found', function (
     string $bytes,
@@ -101,19 +62,6 @@ test('characters at the border of a chunk stay whole', function (): void {
     }
     expect($rows)->toBe(40000);
 });
-
-test('files of another kind are named', function (string $bytes, string $reason): void {
-    expect(fn () => file_of($bytes))->toThrow(UnreadableFile::class, $reason);
-})->with([
-    ['', 'empty'],
-    ["  \n\n", 'empty'],
-    ["PK\x03\x04rest", 'spreadsheet'],
-    ["%PDF-1.7\n", 'PDF'],
-    ["\x89PNG\r\n", 'picture'],
-    ['{"a": 1}', 'JSON'],
-    ['<!DOCTYPE html><p>', 'web page'],
-    ["\x01\x02\x03\x04\x05\x06", 'binary'],
-]);
 
 test('a quote that is never closed costs its own row only', function (): void {
     $rows = iterator_to_array(
@@ -204,21 +152,3 @@ test('several ways to part values in a cell, of which any does', function (): vo
         ->and(Separator::of(' or ')->parts('red or blue'))
         ->toBe(['red', 'blue']);
 });
-
-test('a column is guessed from its cells', function (array $cells, Kind $kind, bool $multiple, ?string $unit): void {
-    $guess = new ColumnGuess('Column');
-    foreach ($cells as $cell) {
-        $guess->add($cell, true);
-    }
-    [$column] = $guess->column('column');
-    expect([$column->kind, $column->multiple, $column->unit, $column->level])->toBe([$kind, $multiple, $unit, Level::Variant]);
-})->with([
-    [['yes', 'no', 'Y', ''], Kind::Flag, false, null],
-    [['0', '1', '1'], Kind::Number, false, null],
-    [['30 ml', '1,5 cl', '60 ml'], Kind::Number, false, 'ml'],
-    [['red', 'blue', 'red'], Kind::Choice, false, null],
-    [['red|blue', 'red'], Kind::Choice, true, null],
-    [['2026-01-02', '2025-12-31'], Kind::Date, false, null],
-    [['000', '00', '0', '1'], Kind::Choice, false, null],
-    [[str_repeat('long words ', 9), str_repeat('other words ', 9)], Kind::Text, false, null],
-]);

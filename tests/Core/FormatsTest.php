@@ -2,8 +2,6 @@
 
 declare(strict_types=1);
 
-use Lokum\Feed\ColumnName;
-use Lokum\Feed\Formats\SheetNumber;
 use Lokum\Feed\UnreadableFile;
 use PhpOffice\PhpSpreadsheet\IOFactory;
 use PhpOffice\PhpSpreadsheet\RichText\RichText;
@@ -138,28 +136,3 @@ test('merged cells hold what their first one does, and headings stand where the 
         ->and($rows[5][7] ?? '')
         ->toBe('000742');
 })->with(['goods.xlsx', 'goods.ods']);
-
-// ECMA-376, 18.17.4.1: serial 1 is 1900-01-01, 61 is 1900-03-01; in the 1904 system 0 is 1904-01-01.
-test('numbers of sheets are shown as people see them', function (string $number, string|int $format, bool $from1904, string $shown): void {
-    expect(SheetNumber::text($number, $format, $from1904))->toBe($shown);
-})->with([
-    ['0.1', 0, false, '0.1'],
-    ['0.30000000000000004', 0, false, '0.30000000000000004'],
-    ['1E-7', 0, false, '0.0000001'],
-    ['4.0063813339310E13', 0, false, '40063813339310'],
-    ['61', 14, false, '1900-03-01'],
-    ['1', 'yyyy-mm-dd', false, '1900-01-01'],
-    ['0', 'd.m.yyyy', true, '1904-01-01'],
-    ['45000.5', 22, false, '2023-03-15 12:00:00'],
-    ['742', '000000', false, '000742'],
-    ['0.125', '0.0%', false, '12.5 %'],
-    ['5', '0 "days"', false, '5'],
-    ['5', '[Red]0.00', false, '5'],
-    ['x', 14, false, 'x'],
-]);
-
-test('headings of nested records are called by what is inside, where that says enough', function (): void {
-    $written = ['sku', 'attributes.Material', 'attributes.name', 'size.value', 'front.Color', 'back.color', 'Fit.', 'a.b.Grip'];
-    expect(ColumnName::inner($written))
-        ->toBe(['sku', 'Material', 'attributes.name', 'size.value', 'front.Color', 'back.color', 'Fit.', 'Grip']);
-});

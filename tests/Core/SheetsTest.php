@@ -287,10 +287,21 @@ test('formats that have a number are known by it', function (int $format, string
     ...array_map(fn (int $n): array => [$n, '61'], [0, 1, 2, 3, 4, 11, 12, 13, 18, 19, 20, 21, 23, 26, 32, 33, 34, 35, 37, 49, 59]),
 ]);
 
-// Serials by ECMA-376, 18.17.4.1, with the 29th of February 1900 that there was not.
+// ECMA-376, 18.17.4.1: serial 1 is 1900-01-01, 61 is 1900-03-01, since a 29th of February is counted that there was not; in the 1904
+// system 0 is 1904-01-01.
 test('a format in words says what a number is', function (string $number, string $format, bool $from1904, string $shown): void {
     expect(SheetNumber::text($number, $format, $from1904))->toBe($shown);
 })->with([
+    ['1', 'yyyy-mm-dd', false, '1900-01-01'],
+    ['0', 'd.m.yyyy', true, '1904-01-01'],
+    ['742', '000000', false, '000742'],
+    ['0.125', '0.0%', false, '12.5 %'],
+    ['5', '0 "days"', false, '5'],
+    ['5', '[Red]0.00', false, '5'],
+    ['0.1', '', false, '0.1'],
+    ['0.30000000000000004', '', false, '0.30000000000000004'],
+    ['4.0063813339310E13', '', false, '40063813339310'],
+    ['x', 'd', false, 'x'],
     ['59', 'yyyy', false, '1900-02-28'],
     ['60', 'd.m.', false, '1900-02-28'],
     ['60.5', 'd.m. hh:mm', false, '1900-02-28 12:00:00'],

@@ -106,6 +106,17 @@ test('an array of more than three entries with keys has one a line', function ()
     expect(found($isCrowded))->toBe([]);
 });
 
+test('files of tests, which one process may read all of, name nothing twice', function (): void {
+    $names = [];
+    foreach (sources('php') as $file) {
+        if (str_contains($file, '/tests/')) {
+            preg_match_all('/^(?:const|function) (\w+)/m', (string) file_get_contents($file), $found);
+            $names = [...$names, ...$found[1]];
+        }
+    }
+    expect(array_keys(array_filter(array_count_values($names), fn (int $times): bool => $times > 1)))->toBe([]);
+});
+
 test('every PHP file is one, strictly typed', function (): void {
     $isSound = fn (string $file): bool => str_ends_with($file, '.blade.php') ||
         preg_match('/\A(?:#![^\n]*\n)?<\?php\n\ndeclare\(strict_types=1\);\n/', (string) file_get_contents($file)) === 1;

@@ -37,8 +37,9 @@ final class Site
 
     private function stop(): void
     {
-        if ($this->process?->isRunning() === true) {
+        if ($this->process !== null) {
             $this->process->stop(5);
+            $this->process = null;
             exec('rm -rf '.escapeshellarg($this->data).' '.escapeshellarg("{$this->data}.log"));
         }
     }

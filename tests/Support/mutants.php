@@ -22,6 +22,11 @@ use Tests\Support\Mutants\Trial;
 require __DIR__.'/../../vendor/autoload.php';
 
 [, $path, $coverage, $times] = $argv;
+// Told to stop, it ends what it tries: a change may never end by itself.
+pcntl_async_signals(true);
+foreach ([SIGINT, SIGTERM, SIGHUP] as $signal) {
+    pcntl_signal($signal, fn () => exit(128 + $signal));
+}
 $most = (int) ($argv[4] ?? 0);
 $atOnce = (int) shell_exec('nproc');
 $reached = Reached::read($coverage, $times);
