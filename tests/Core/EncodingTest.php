@@ -96,6 +96,8 @@ test('what is no text is named', function (string $bytes, string $kind): void {
 test('what looks like another kind at a glance is read', function (string $bytes): void {
     expect(told($bytes)[2])->toBe($bytes);
 })->with([
+    'one with a NUL far behind' => ["MZ,sku\n".str_repeat('a', 600)."\0\n"],
+    'a NUL in every fourth place' => [str_repeat("abc\0", 20)],
     'a heading of a program' => ["MZ,sku\n1,A\n"],
     'nothing but signs that texts have' => ["\t\n\v\f\r\x1B\x1B\x1B"],
     'one sign of twenty' => [str_repeat("abcdefghijklmnopqrs\x01", 9)],
@@ -121,6 +123,7 @@ test('the headings of a CSV are found, whatever stands above them', function (
     'a sku decides against more cells' => ["sku;a,b,c\nA;1,2,3\nB;1,2,3\n", ';', 1, ['sku', 'a,b,c']],
     'the width that most rows have' => ["a;b\n1;2,3\n4;5\n6;7\n", ';', 1, ['a', 'b']],
     'as even, but more cells' => ["a;b,c,d\n1;2,3,4\n", ',', 1, ['a;b', 'c', 'd']],
+    'a title above rows of several' => ["Clocks\n1;2;3\n4;5;6\n", ';', 1, ['Clocks']],
     'tabs' => ["sku\tname\nA\tTea, green\n", "\t", 1, ['sku', 'name']],
     'one column' => ["sku\nA\n", ',', 1, ['sku']],
     'one column with another name' => ["foo\nA\n", ',', 1, ['foo']],
@@ -153,6 +156,14 @@ test('as many columns, and headings as long, as are allowed', function (): void 
         ->toBe(str_repeat('ü', 500))
         ->and(fn () => CsvFile::open(Acts::file('sku,'.str_repeat('ü', 501)."\n")))
         ->toThrow(UnreadableFile::class, '2');
+});
+
+test('headings are looked for behind rows that are not sound, not without end', function (): void {
+    $bad = fn (int $rows): string => str_repeat("\"\0\"\n", $rows)."sku\nA\n";
+    expect(CsvFile::open(Acts::file($bad(399)))->dialect->headingLine)
+        ->toBe(400)
+        ->and(fn () => CsvFile::open(Acts::file($bad(400))))
+        ->toThrow(UnreadableFile::class, 'no row of headings');
 });
 
 test('where no row is sound, there are no headings', function (): void {

@@ -42,6 +42,7 @@ test('what begins like JSON or XML is read as what it is', function (string $byt
     'one object alone' => ['{"sku": "A"}', 'JSON, one object a line', ['A']],
     'one object, with an object inside' => ['{"sku": "A", "size": {"cm": 5}}', 'JSON, one object a line', ['A', '5']],
     'two lines, whatever is inside' => ["{\"sku\": \"A\", \"l\": [{\"x\": 1}]}\n{\"sku\": \"B\"}", 'JSON, one object a line', ['A', '1']],
+    'lines before the first' => ["\n\n{\"sku\": \"A\"}\n{\"sku\": \"B\"}", 'JSON, one object a line', ['A']],
     'old line ends' => ["{\"sku\": \"A\"}\r\n\r\n{\"sku\": \"B\"}\r\n", 'JSON, one object a line', ['A']],
     'a list inside' => ['{"x": 1, "goods": [{"sku": "A"}]}', 'JSON', ['A']],
     'a list deeper inside' => ['{"a": {"goods": [{"sku": "A"}]}}', 'JSON', ['A']],
@@ -233,6 +234,16 @@ test('an archive that cannot be opened says why', function (string $bytes, ?stri
     'a gzip that is none' => ["\x1F\x8Bnot at all", null, 'It is damaged, or not all of it has come.'],
     'a gzip that is cut off' => [substr((string) gzencode(random_bytes(9000)), 0, -20), null, 'not all of it has come'],
 ]);
+
+test('what is small may become many times as large', function (): void {
+    $rows = "sku,name\n".str_repeat("A,Tea\n", 200_000);
+    foreach ([(string) gzencode($rows, 9), Supplied::zip(['goods.csv' => $rows])] as $bytes) {
+        expect(strlen($rows) / strlen($bytes))
+            ->toBeGreaterThan(200)
+            ->and(Supplied::rows($bytes)[1])
+            ->toHaveCount(200_000);
+    }
+});
 
 test('what lies nowhere is put down to be read, and what does is read where it lies', function (): void {
     $file = LocalFile::of(Acts::file(PACKED_ROWS));

@@ -124,6 +124,10 @@ test('a map says what columns lead to', function (): void {
         ->toEqual(new ColumnMap());
 });
 
+test('a column is called by its heading, without the spaces at its ends', function (): void {
+    expect(ColumnMap::fromJson('{"columns": {" Farbe ": {}}}')->for(' Farbe '))->toEqual(new Column('farbe', 'Farbe'));
+});
+
 test('a map that cannot be used says where', function (string $json, string $why): void {
     expect(fn () => ColumnMap::fromJson($json))->toThrow(BadMap::class, $why);
 })->with([

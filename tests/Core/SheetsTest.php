@@ -73,7 +73,7 @@ test('each kind of cell of a workbook says what people see', function (string $c
         ['Goods' => '<sheetData>'.sheetRow('sku', 'x', 'end').sheetRow('A', $cell, 'z').'</sheetData>'],
         [
             'xl/sharedStrings.xml' => '<sst><si><t>first</t></si>'.
-                '<si><r><t>two </t></r><rPh><t>said</t></rPh><r><t>parts</t></r></si></sst>',
+                '<si><r><t>two </t></r><rPh><t>said</t><t>so</t></rPh><r><t>parts</t></r></si></sst>',
             'xl/styles.xml' => '<styleSheet><numFmts><numFmt numFmtId="164" formatCode="0000"/></numFmts>'.
                 '<cellStyleXfs><xf numFmtId="9"/></cellStyleXfs>'.
                 '<cellXfs><xf numFmtId="0"/><xf numFmtId="14"/><xf numFmtId="164"/></cellXfs>'.
@@ -210,7 +210,8 @@ test('each kind of cell of an OpenDocument says what people see', function (stri
         "one\ntwo",
     ],
     'a remark beside it' => [
-        '<table:table-cell><office:annotation><text:p>a remark</text:p></office:annotation><text:p>said</text:p></table:table-cell>',
+        '<table:table-cell><office:annotation><text:p>a</text:p><text:p>b</text:p></office:annotation>'.
+            '<text:p>said</text:p></table:table-cell>',
         'said',
     ],
     'nothing' => ['<table:table-cell/>', ''],
