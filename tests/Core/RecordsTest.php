@@ -236,12 +236,12 @@ test('an archive that cannot be opened says why', function (string $bytes, ?stri
 ]);
 
 test('what is small may become many times as large', function (): void {
-    $rows = "sku,name\n".str_repeat("A,Tea\n", 200_000);
+    $rows = "sku,name\n".str_repeat("A,Tea\n", 30_000);
     foreach ([(string) gzencode($rows, 9), Supplied::zip(['goods.csv' => $rows])] as $bytes) {
         expect(strlen($rows) / strlen($bytes))
             ->toBeGreaterThan(200)
             ->and(Supplied::rows($bytes)[1])
-            ->toHaveCount(200_000);
+            ->toHaveCount(30_000);
     }
 });
 
