@@ -16,7 +16,7 @@ function demo(): Site
 }
 
 test('one search leads everywhere, by keys alone', function (): void {
-    $me = (new Person(demo()))->signIn();
+    $me = (new Person(demo()))->signIn()->open('/');
     $me->keys('/')->holds('document.querySelector("#search").open');
     $me->keys('viridian')->see('Viridian', '.hits')->see('Color', '.hits')->keys(WebDriverKeys::ENTER)->see('Viridian', '#panel');
     $me->keys('/')->keys('fill rul')->see('Fill rules', '.hits')->keys(WebDriverKeys::ENTER)->see('Fill rules', 'h1');
@@ -28,7 +28,7 @@ test('one search leads everywhere, by keys alone', function (): void {
 });
 
 test('the keyboard: rooms, search, rows, merging, taking back, ordering', function (): void {
-    $me = (new Person(demo()))->signIn();
+    $me = (new Person(demo()))->signInByForm();
     $me->chord(WebDriverKeys::ALT, '4')->see('Attribute', '.work')->keys(WebDriverKeys::ARROW_DOWN, WebDriverKeys::ARROW_DOWN);
     $me->open('/values/finish')
         ->see('4 values')

@@ -42,7 +42,7 @@ function csvFile(string $csv, string $name): string
 
 test('the nine steps, with the mouse', function (): void {
     $me = new Person(Site::start(built: false));
-    $me->signIn()->see('From files to your shop');
+    $me->signInByForm()->see('From files to your shop');
 
     // 2. A feed is looked at, checked and read.
     $me->press('Feeds', 'nav')

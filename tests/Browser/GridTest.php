@@ -277,7 +277,7 @@ test(
     'everything expected in Paint is brought above 95 per cent without opening a product, and all of it taken back',
     function (): void {
         $site = Site::start(built: true);
-        $me = (new Person($site))->signIn()->see('expected values missing');
+        $me = (new Person($site))->signIn()->open('/')->see('expected values missing');
         $shares = fn (): array => $me
             ->open('/expected?category=paint')
             ->script(

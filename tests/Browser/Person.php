@@ -31,14 +31,26 @@ final class Person
 
     private RemoteWebDriver $browser;
 
+    private bool $hasLeft = false;
+
     public function __construct(public readonly Site $site, bool $scripts = true)
     {
         $this->browser = Chrome::open($scripts);
     }
 
+    /** Is let in as by the form, without having looked at it or at any page yet. */
     public function signIn(int $account = 0): self
     {
-        $who = DemoAccount::all()[$account];
+        foreach ($this->site->letIn(DemoAccount::all()[$account]) as $name => $cookie) {
+            Chrome::keepCookie($this->browser, $this->site->address, $name, $cookie);
+        }
+
+        return $this;
+    }
+
+    public function signInByForm(): self
+    {
+        $who = DemoAccount::all()[0];
         $this->open('/sign-in')->type('#email', $who->email)->type('#password', $who->password)->press('Sign in');
 
         return $this->see('Sign out');
@@ -389,7 +401,11 @@ final class Person
 
     public function leave(): void
     {
-        Chrome::close($this->browser);
+        // Once only: the next person may sit at the same browser by now.
+        if (! $this->hasLeft) {
+            $this->hasLeft = true;
+            Chrome::close($this->browser);
+        }
     }
 
     public function __destruct()

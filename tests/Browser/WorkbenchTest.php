@@ -174,7 +174,7 @@ test(
         );
         expect($site->command(['feed:read', $file, '--feed=Tarnbeck'])[0])->toBe(0);
         unlink($file);
-        $me = (new Person($site))->signIn()->see('newcomers')->open('/newcomers/color')->see('Virridian')->see('Gamboge nova');
+        $me = (new Person($site))->signIn()->open('/')->see('newcomers')->open('/newcomers/color')->see('Virridian')->see('Gamboge nova');
         // Said by typing, in the row's own field: what is not there is refused at its row, and nothing is lost.
         $me->focus('tbody tr:nth-child(1) .pick')
             ->keys('i')

@@ -69,28 +69,28 @@ test('a file whose first chunk has no line end keeps what the others have', func
 test('what is no text is named', function (string $bytes, string $kind): void {
     expect(fn () => told($bytes))->toThrow(UnreadableFile::class, $kind);
 })->with([
-    ["PK\x03\x04rest", 'a spreadsheet or zip archive'],
-    ["\xD0\xCF\x11\xE0\xA1", 'an old office document'],
-    ['%PDF-1.7', 'a PDF document'],
-    ["\x89PNG\r\n", 'a picture'],
-    ["\xFF\xD8\xFF\xE0", 'a picture'],
-    ['GIF89a', 'a picture'],
-    ["\x1F\x8B\x08", 'a compressed file'],
-    ["SQLite format 3\0", 'a database'],
-    ['<!DOCTYPE html>', 'a web page'],
-    ['<!doctype html>', 'a web page'],
-    ['<html><body>', 'a web page'],
-    ["\n <HTML lang=\"de\">", 'a web page'],
-    ['<?xml version="1.0"?>', 'an XML file'],
-    ['{"sku": 1}', 'a JSON file'],
-    ['[{"sku": 1}]', 'a JSON file'],
-    ["{\n\"sku\": 1}", 'a JSON file'],
-    ["{\r\n\"sku\": 1}", 'a JSON file'],
-    ["\x7FELF\x02", 'a program'],
-    ["MZ\x90\0\x03", 'a program'],
-    ['RIFF....WAVE', 'a sound or video file'],
-    [str_repeat("abcdefghijklmnopqr\x01", 9), 'a binary file'],
-    ["\x01\x08\x0E\x1A\x1C\x1F", 'a binary file'],
+    'a zip' => ["PK\x03\x04rest", 'a spreadsheet or zip archive'],
+    'an old document' => ["\xD0\xCF\x11\xE0\xA1", 'an old office document'],
+    'a PDF' => ['%PDF-1.7', 'a PDF document'],
+    'a PNG' => ["\x89PNG\r\n", 'a picture'],
+    'a JPEG' => ["\xFF\xD8\xFF\xE0", 'a picture'],
+    'a GIF' => ['GIF89a', 'a picture'],
+    'a gzip' => ["\x1F\x8B\x08", 'a compressed file'],
+    'SQLite' => ["SQLite format 3\0", 'a database'],
+    'a page' => ['<!DOCTYPE html>', 'a web page'],
+    'a page in small letters' => ['<!doctype html>', 'a web page'],
+    'a page without a type' => ['<html><body>', 'a web page'],
+    'a page behind spaces' => ["\n <HTML lang=\"de\">", 'a web page'],
+    'XML' => ['<?xml version="1.0"?>', 'an XML file'],
+    'JSON' => ['{"sku": 1}', 'a JSON file'],
+    'a list in JSON' => ['[{"sku": 1}]', 'a JSON file'],
+    'JSON over lines' => ["{\n\"sku\": 1}", 'a JSON file'],
+    'JSON over lines of another system' => ["{\r\n\"sku\": 1}", 'a JSON file'],
+    'ELF' => ["\x7FELF\x02", 'a program'],
+    'MZ' => ["MZ\x90\0\x03", 'a program'],
+    'RIFF' => ['RIFF....WAVE', 'a sound or video file'],
+    'one sign too many' => [str_repeat("abcdefghijklmnopqr\x01", 9), 'a binary file'],
+    'nothing but signs' => ["\x01\x08\x0E\x1A\x1C\x1F", 'a binary file'],
 ]);
 
 test('what looks like another kind at a glance is read', function (string $bytes): void {
@@ -105,7 +105,15 @@ test('what looks like another kind at a glance is read', function (string $bytes
 
 test('an empty file is one, whatever stands for nothing in it', function (string $bytes): void {
     expect(fn () => told($bytes))->toThrow(UnreadableFile::class, 'empty');
-})->with(['', " \t\r\n", "\xEF\xBB\xBF", "\xEF\xBB\xBF\n", "\xFF\xFE", "\xFE\xFF\0\n", "\0\0\0"]);
+})->with([
+    'nothing' => '',
+    'spaces' => " \t\r\n",
+    'a mark' => "\xEF\xBB\xBF",
+    'a mark and a line' => "\xEF\xBB\xBF\n",
+    'a mark of UTF-16' => "\xFF\xFE",
+    'a line of UTF-16' => "\xFE\xFF\0\n",
+    'NUL' => "\0\0\0",
+]);
 
 test('the headings of a CSV are found, whatever stands above them', function (
     string $csv,

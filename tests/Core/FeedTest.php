@@ -41,14 +41,26 @@ test('delimiter, encoding and headings are found', function (
         ->and($rows[0]->cells)
         ->toBe($first);
 })->with([
-    ["sku,name\nA,Étude\n", ',', 'UTF-8', ['sku', 'name'], ['A', 'Étude']],
-    ["\xEF\xBB\xBFsku;name\r\nA;1,5\r\n", ';', 'UTF-8', ['sku', 'name'], ['A', '1,5']],
-    ["sku\tname\rA\tB\r", "\t", 'UTF-8', ['sku', 'name'], ['A', 'B']],
-    ["sku|name\nA|\xC9tude, x\n", '|', 'Windows-1252', ['sku', 'name'], ['A', 'Étude, x']],
-    ["\xFF\xFE".mb_convert_encoding("sku,name\nA,🎨\n", 'UTF-16LE', 'UTF-8'), ',', 'UTF-16LE', ['sku', 'name'], ['A', '🎨']],
-    [mb_convert_encoding("sku,name\nA,Étude\n", 'UTF-16BE', 'UTF-8'), ',', 'UTF-16BE', ['sku', 'name'], ['A', 'Étude']],
-    ["Price list 2026\n\nsku,name\nA,B\n", ',', 'UTF-8', ['sku', 'name'], ['A', 'B']],
-    ["sku\nA\n", ',', 'UTF-8', ['sku'], ['A']],
+    'plain' => ["sku,name\nA,Étude\n", ',', 'UTF-8', ['sku', 'name'], ['A', 'Étude']],
+    'a mark and semicolons' => ["\xEF\xBB\xBFsku;name\r\nA;1,5\r\n", ';', 'UTF-8', ['sku', 'name'], ['A', '1,5']],
+    'tabs and old line ends' => ["sku\tname\rA\tB\r", "\t", 'UTF-8', ['sku', 'name'], ['A', 'B']],
+    'Windows-1252 and bars' => ["sku|name\nA|\xC9tude, x\n", '|', 'Windows-1252', ['sku', 'name'], ['A', 'Étude, x']],
+    'UTF-16 with a mark' => [
+        "\xFF\xFE".mb_convert_encoding("sku,name\nA,🎨\n", 'UTF-16LE', 'UTF-8'),
+        ',',
+        'UTF-16LE',
+        ['sku', 'name'],
+        ['A', '🎨'],
+    ],
+    'UTF-16 without one' => [
+        mb_convert_encoding("sku,name\nA,Étude\n", 'UTF-16BE', 'UTF-8'),
+        ',',
+        'UTF-16BE',
+        ['sku', 'name'],
+        ['A', 'Étude'],
+    ],
+    'a line above' => ["Price list 2026\n\nsku,name\nA,B\n", ',', 'UTF-8', ['sku', 'name'], ['A', 'B']],
+    'one column' => ["sku\nA\n", ',', 'UTF-8', ['sku'], ['A']],
 ]);
 
 test('characters at the border of a chunk stay whole', function (): void {

@@ -111,9 +111,9 @@ test('records stand on the line that they begin on', function (string $csv, arra
 test('what is no text is told with the first cell that has it', function (string $cell, string $why): void {
     expect(recordsOf("x,{$cell},{$cell}\n\"y\",z\n"))->toBe([[1, "{$why} in cell 2"], [2, ['y', 'z']]]);
 })->with([
-    ["a\0", 'a NUL byte'],
-    ["\xC3\x28", 'characters that are not UTF-8'],
-    ["a\u{FDD0}", 'broken characters'],
+    'NUL' => ["a\0", 'a NUL byte'],
+    'half a character' => ["\xC3\x28", 'characters that are not UTF-8'],
+    'no character' => ["a\u{FDD0}", 'broken characters'],
 ]);
 
 test('cells are parted by the sign that the file has', function (string $sign): void {

@@ -101,10 +101,10 @@ test('a cell that cannot be taken names its column, the first one', function ():
 test('what cannot be taken is quoted, up to sixty characters of it', function (string $cell, string $quoted): void {
     expect(rowOf('price', $cell)->refusal['reason'] ?? '')->toBe("\"{$quoted}\" is not a price; write it as 12.50");
 })->with([
-    ['x', 'x'],
-    [str_repeat('x', 60), str_repeat('x', 60)],
-    [str_repeat('x', 61), str_repeat('x', 59).'…'],
-    ["a\xC3", 'a?'],
+    'a letter' => ['x', 'x'],
+    'sixty' => [str_repeat('x', 60), str_repeat('x', 60)],
+    'one more' => [str_repeat('x', 61), str_repeat('x', 59).'…'],
+    'half a character' => ["a\xC3", 'a?'],
 ]);
 
 test('a column leads to a choice of one value for each variant, and takes what is written', function (): void {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace Tests\Support;
 
 use Facebook\WebDriver\Chrome\ChromeOptions;
+use Facebook\WebDriver\Exception\WebDriverException;
 use Facebook\WebDriver\Remote\DesiredCapabilities;
 use Facebook\WebDriver\Remote\RemoteWebDriver;
 use RuntimeException;
@@ -12,7 +13,7 @@ use stdClass;
 use Symfony\Component\Process\Process;
 use Throwable;
 
-/** Headless Chromium for a whole test run: one driver, and for each person a browser that knows of nobody else. */
+/** Headless Chromium for a whole test run: one driver, and for each person a browser that remembers nobody else. */
 final class Chrome
 {
     /** The browser without its own windows, panels and sync, which took half of the processor. */
@@ -36,10 +37,14 @@ final class Chrome
     /** @var array<string, RemoteWebDriver> browsers that somebody sits at, by session */
     private static array $open = [];
 
+    /** @var list<RemoteWebDriver> browsers that wait for the next person: to start one takes as long as three pages */
+    private static array $free = [];
+
     public static function open(bool $scripts = true): RemoteWebDriver
     {
-        $browser = self::start($scripts);
+        $browser = array_pop(self::$free) ?? self::start();
         self::$open[(string) $browser->getSessionID()] = $browser;
+        self::tell($browser, 'Emulation.setScriptExecutionDisabled', ['value' => ! $scripts]);
         // The window has a frame in some versions; what counts is the page.
         self::resize($browser, 1280, 800);
 
@@ -50,11 +55,37 @@ final class Chrome
     {
         if (isset(self::$open[(string) $browser->getSessionID()])) {
             unset(self::$open[(string) $browser->getSessionID()]);
-            $browser->quit();
+            try {
+                self::forget($browser);
+                self::$free[] = $browser;
+            } catch (WebDriverException) {
+                // Nobody else should find it as it was left.
+                self::quit($browser);
+            }
         }
     }
 
-    private static function start(bool $scripts): RemoteWebDriver
+    /** Leaves nothing of who sat there: what pages keep, cookies, where it has been, what it complained of. */
+    private static function forget(RemoteWebDriver $browser): void
+    {
+        $browser->executeScript('localStorage.clear(); sessionStorage.clear()');
+        // What the page was still asking for might set a cookie again.
+        $browser->get('about:blank');
+        self::tell($browser, 'Network.clearBrowserCookies', new stdClass());
+        self::tell($browser, 'Page.resetNavigationHistory', new stdClass());
+        $browser->manage()->getLog('browser');
+    }
+
+    private static function quit(RemoteWebDriver $browser): void
+    {
+        try {
+            $browser->quit();
+        } catch (Throwable) {
+            // It has ended by itself.
+        }
+    }
+
+    private static function start(): RemoteWebDriver
     {
         $port = self::driver();
         $options = new ChromeOptions();
@@ -67,12 +98,7 @@ final class Chrome
         $capabilities = DesiredCapabilities::chrome();
         $capabilities->setCapability(ChromeOptions::CAPABILITY, $options);
 
-        $browser = RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 60_000, 60_000);
-        if (! $scripts) {
-            self::tell($browser, 'Emulation.setScriptExecutionDisabled', ['value' => true]);
-        }
-
-        return $browser;
+        return RemoteWebDriver::create("http://127.0.0.1:{$port}", $capabilities, 60_000, 60_000);
     }
 
     public static function resize(RemoteWebDriver $browser, int $width, int $height): void
@@ -82,6 +108,17 @@ final class Chrome
             'height' => $height,
             'deviceScaleFactor' => 1,
             'mobile' => false,
+        ]);
+    }
+
+    /** Before any page of the address is open. */
+    public static function keepCookie(RemoteWebDriver $browser, string $address, string $name, string $value): void
+    {
+        self::tell($browser, 'Network.setCookie', [
+            'url' => $address,
+            'name' => $name,
+            'value' => $value,
+            'httpOnly' => true,
         ]);
     }
 
@@ -97,13 +134,8 @@ final class Chrome
     /** Before the profiles are removed, which the browsers write to until they end. */
     private static function end(): void
     {
-        foreach (self::$open as $browser) {
-            try {
-                $browser->quit();
-            } catch (Throwable) {
-                // It has ended by itself.
-            }
-        }
+        array_map(self::quit(...), [...self::$open, ...self::$free]);
+        [self::$open, self::$free] = [[], []];
         self::$driver?->stop(2);
     }
 

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace Tests\Support;
 
+use App\Access\DemoAccount;
+use GuzzleHttp\Client;
+use GuzzleHttp\Cookie\CookieJar;
 use RuntimeException;
 use Symfony\Component\Process\Process;
 use WeakReference;
@@ -62,6 +65,21 @@ final class Site
         return $site;
     }
 
+    /** @return array<string, string> cookies that the sign-in sets for somebody, by name */
+    public function letIn(DemoAccount $who): array
+    {
+        $cookies = new CookieJar();
+        $visit = new Client(['base_uri' => $this->address, 'cookies' => $cookies, 'allow_redirects' => false]);
+        preg_match('/name="_token" value="([^"]+)"/', (string) $visit->get('/sign-in')->getBody(), $token);
+        $visit->post('/sign-in', ['form_params' => [
+            '_token' => $token[1] ?? '',
+            'email' => $who->email,
+            'password' => $who->password,
+        ]]);
+
+        return array_column($cookies->toArray(), 'Value', 'Name');
+    }
+
     /** What the terminal has said since the start. */
     public function said(): string
     {
@@ -108,8 +126,8 @@ final class Site
         $site = WeakReference::create($this);
         register_shutdown_function(static fn () => $site->get()?->stop());
         for ($i = 0; ! self::answers($this->address.'/sign-in'); $i++) {
-            usleep(200_000);
-            if ($i > 100) {
+            usleep(50_000);
+            if ($i > 400) {
                 throw new RuntimeException('The site does not answer.');
             }
         }
