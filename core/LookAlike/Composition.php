@@ -24,9 +24,6 @@ final readonly class Composition
     public static function in(string $text): ?self
     {
         $shares = preg_match_all('/'.self::SHARE.'/', $text);
-        if ($shares === 0 || $shares === false) {
-            return null;
-        }
         $pattern =
             preg_match('/^\s*'.self::SHARE.'/', $text) === 1
                 ? '/(?<share>'.self::SHARE.')\s*(?<part>[^\d%]+)/u'

@@ -18,45 +18,8 @@ final readonly class Guards
     /** From this length on two letters may differ. */
     private const LONG = 9;
 
-    private const PREFIXES = [
-        'un',
-        'non',
-        'in',
-        'im',
-        'dis',
-        'de',
-        'anti',
-        'semi',
-        'super',
-        'sub',
-        'pre',
-        're',
-        'multi',
-        'bi',
-        'tri',
-        'mono',
-        'mini',
-        'micro',
-        'macro',
-        'hyper',
-        'hypo',
-        'inter',
-        'intra',
-        'over',
-        'under',
-        'a',
-        'e',
-        'ex',
-    ];
-
     public function __construct(private Lexicon $lexicon, private Names $names)
     {
-    }
-
-    /** Whether the numbers, codes, measures and negations of two values allow that they are the same. */
-    public function allow(Meaning $one, Meaning $other): bool
-    {
-        return $one->exact === $other->exact && $one->negated === $other->negated;
     }
 
     /** Whether a word may be a misspelling of another. */
@@ -77,11 +40,6 @@ final readonly class Guards
         }
         if ($edits === 0 || $edits > $allowed || ($edits === 2 && Distance::jaroWinkler($one, $other) < 0.92)) {
             return false;
-        }
-        foreach (self::PREFIXES as $prefix) {
-            if ($long === $prefix.$short) {
-                return false;
-            }
         }
         // Of words as short as these another letter is mostly another word; a letter too many or two swapped are slips.
         if (strlen($long) === self::SHORTEST && $this->sorted($one) !== $this->sorted($other)) {

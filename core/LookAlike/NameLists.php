@@ -42,6 +42,7 @@ final class NameLists
         'sv',
         'da',
         'nb',
+        'no',
         'fi',
         'hu',
         'ro',

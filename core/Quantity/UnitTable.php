@@ -89,8 +89,9 @@ final class UnitTable
      */
     public static function with(string $own): void
     {
-        if ($own !== self::$own || self::$table === null) {
-            self::$table = new self(OwnUnit::read($own));
+        if ($own !== self::$own) {
+            // Without any, the table is made when it is first asked: few pages ask.
+            self::$table = $own === '' ? null : new self(OwnUnit::read($own));
             self::$own = $own;
         }
     }

@@ -276,6 +276,55 @@ test('no text ends the search, and none costs the answer for the others', functi
     ['+++'],
 ]);
 
+test('what denies or has what all values are, in other words, is not the same', function (string $one, string $other): void {
+    expect(alike([$one, $other]))->toBe([]);
+})->with([
+    ['Not scented', 'Not coloured'],
+    ['Un-scented', 'Un-coloured'],
+    ['No colour', 'No flavour'],
+    ['Non-scented', 'Non-coloured'],
+    ['Without colour', 'Without scent'],
+    ['With colour', 'With scent'],
+    ['Multi-coloured', 'Multi-flavoured'],
+    ['Scented', 'Coloured'],
+]);
+
+test('a letter before a word is no side of a thing', function (string $one, string $other): void {
+    expect(alike([$one, $other]))->toBe([]);
+})->with([
+    ['L profile', 'Length profile'],
+    ['H profile', 'Height profile'],
+    ['W profile', 'Width profile'],
+]);
+
+test('numbers are the same in Roman signs and as words', function (string $number, string ...$others): void {
+    foreach ($others as $other) {
+        expect(alike([$number, $other]))->toHaveCount(1, "{$number}, {$other}");
+    }
+    expect(alike(['Mark 5', "Mark {$others[0]}"]))->toBe([]);
+})->with([
+    ['Mark 2', 'Mark II'],
+    ['Mark 3', 'Mark III'],
+    ['Mark 4', 'Mark IV'],
+    ['Mark 6', 'Mark VI'],
+    ['Mark 7', 'Mark VII'],
+    ['Mark 8', 'Mark VIII'],
+    ['Mark 9', 'Mark IX'],
+    ['Mark 11', 'Mark XI'],
+    ['Mark 12', 'Mark XII'],
+]);
+
+test('each evidence is surer than a half, and what is certain surer than all else', function (): void {
+    foreach (Evidence::cases() as $kind) {
+        expect($kind->confidence())->toBeGreaterThan(0.5)->toBeLessThanOrEqual(1.0);
+        foreach (Evidence::cases() as $other) {
+            if ($kind->isCertain() && ! $other->isCertain()) {
+                expect($kind->confidence())->toBeGreaterThan($other->confidence());
+            }
+        }
+    }
+});
+
 test('guards forbid what is close in letters only', function (string $one, string $other): void {
     expect(alike([$one, $other]))->toBe([]);
 })->with([
@@ -529,6 +578,10 @@ test('every proposal says why', function (string $one, string $other, string $wh
     ['Light gray', 'Lt grey', 'known spelling or abbreviation'],
     ['Turquoise', 'Turqoise', 'nearly the same letters: Turquoise, Turqoise'],
     ['AA', 'LR6', 'IEC 60086: LR6 is AA'],
+    ['LR6', 'AA', 'IEC 60086: AA is LR6'],
+    ['A4', '210 x 297 mm', 'ISO 216, ISO 269: 210 x 297 mm is A4'],
+    ['210 x 297 mm', 'A4', 'ISO 216, ISO 269: A4 is 210 x 297 mm'],
+    ['Black/matt', 'Matt/black', 'same words in another order or form'],
     ['2 x AA', '2x AA batteries', 'IEC 60086: 2x AA batteries is 2 x AA'],
     ['IP65', 'IP 65', 'same letters and digits, set apart differently: IP65, IP 65'],
     ['E27', 'E27 (ES)', 'one says in parentheses what it says already: E27, E27 (ES)'],

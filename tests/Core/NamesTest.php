@@ -33,6 +33,39 @@ test('what a standard calls a thing is called nothing else by it', function (): 
     expect(array_values($moving))->toBe([]);
 });
 
+test('countries, months and languages are known in five languages', function (string $english, string $names): void {
+    foreach (explode(', ', $names) as $name) {
+        expect(Names::shipped()->otherwise($name)[Evidence::Language->value] ?? null)->toBe($english, $name);
+    }
+})->with([
+    ['germany', 'allemagne, alemania, germania, duitsland'],
+    ['sweden', 'schweden, suede, suecia, svezia, zweden'],
+    ['january', 'januar, janvier, enero, gennaio, januari'],
+    ['english', 'englisch, anglais, ingles, inglese, engels'],
+    ['german', 'deutsch, allemand, aleman, tedesco, duits'],
+    ['french', 'franzosisch, francais, frances, francese, frans'],
+    ['spanish', 'spanisch, espagnol, espanol, spagnolo, spaans'],
+    ['italian', 'italienisch, italiano, italiaans'],
+    ['dutch', 'niederlandisch, neerlandais, neerlandes, olandese, nederlands'],
+    ['portuguese', 'portugiesisch, portugais, portugues, portoghese, portugees'],
+    ['polish', 'polnisch, polonais, polaco, polacco, pools'],
+    ['czech', 'tschechisch, tcheque, checo, ceco, tsjechisch'],
+    ['swedish', 'schwedisch, suedois, sueco, svedese, zweeds'],
+    ['danish', 'danisch, danois, danes, danese, deens'],
+    ['norwegian', 'norwegisch, norvegien, noruego, norvegese, noors'],
+    ['finnish', 'finnisch, finnois, fines, finlandese, fins'],
+    ['hungarian', 'ungarisch, hongrois, hungaro, ungherese, hongaars'],
+    ['romanian', 'rumanisch, roumain, rumano, rumeno, roemeens'],
+    ['greek', 'griechisch, grec, griego, greco, grieks'],
+    ['turkish', 'turkisch, turc, turco, turks'],
+    ['russian', 'russisch, russe, ruso, russo'],
+    ['ukrainian', 'ukrainisch, ukrainien, ucraniano, ucraino, oekraiens'],
+    ['arabic', 'arabisch, arabe, arabo'],
+    ['chinese', 'chinesisch, chinois, chino, cinese, chinees'],
+    ['japanese', 'japanisch, japonais, japones, giapponese, japans'],
+    ['korean', 'koreanisch, coreen, coreano, koreaans'],
+]);
+
 test('names that two lines lead to meet', function (string $one, string $other): void {
     $said = fn (string $name): string => Names::shipped()->otherwise($name)[Evidence::Synonym->value] ?? $name;
     expect($said($one))->toBe($said($other));

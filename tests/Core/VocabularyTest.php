@@ -66,6 +66,7 @@ test('values that are the same are called in the language of the shop, by the be
     ['en', 'Pan', 'Brot', 'Pan'],
     ['de', 'Hut', 'Hat', 'Hut'],
     ['en', 'Green', 'grn', 'Green', 'green'],
+    ['en', 'light blue', 'Lt. Blue', 'light blue'],
     ['en', 'Cast iron', 'ghisa', 'cast-iron', 'Gusseisen', 'fonte', 'Cast iron'],
     ['de-DE', 'Gusseisen', 'ghisa', 'cast-iron', 'Gusseisen', 'fonte', 'Cast iron'],
     ['it', 'Ghisa', 'Cast iron', 'ghisa', 'Ghisa'],
