@@ -82,7 +82,7 @@ final class MeaningReader
         'minus',
     ];
 
-    private const NEGATIONS = ['without', 'not', 'no', 'non', 'free', 'less', 'un', 'excluding', 'except', 'sans', 'zero'];
+    private const NEGATIONS = ['without', 'not', 'no', 'non', 'free', 'less', 'un', 'excluding', 'except', 'zero'];
 
     /** Units of one letter are taken for units only right behind their number, but for these. */
     private const APART = ['w', 'v', 'g', 'l', 'm', 'h'];

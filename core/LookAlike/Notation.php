@@ -70,8 +70,8 @@ final class Notation
         // lid not included, excl. lid, w/o lid, free of lids
         '/^(.+?),? (?:is |are )?not incl(?:uded|\.)?$/u' => 'without $1',
         '/^(.+?),? (?:is |are )?(?:incl(?:uded|\.)?|'.self::WITH.')$/u' => 'with $1',
-        '/\b(?:excl\.?|excluding|exkl(?:usive|\.)?|w\/o) ?(?=[\pL\d])/u' => 'without ',
-        '/\b(?:incl\.?|including|'.self::WITH.'|w\/) ?(?=[\pL\d])/u' => 'with ',
+        '/\b(?:ex[ck]l\b\.?|excluding|exklusive|w\/o) ?(?=[\pL\d])/u' => 'without ',
+        '/\b(?:incl\b\.?|including|'.self::WITH.'|w\/) ?(?=[\pL\d])/u' => 'with ',
         '/^no[ -](?=\pL{3,}$)/u' => 'without ',
         // ≤ 30 cm, max. 30 cm; ≥ 3, 3+, 3 years and up
         '/^(?:≤|<=|max(?:imum)?\.?) ?(?=\d)/u' => 'up to ',

@@ -103,18 +103,21 @@ final class Phrases
         'wall|ip|in|eur|half|resistan(?:t|ce)|powered|via|do|don|against|after|to|through|until|bis|a|au|al|tot|'.
         'fast|quick|made|manufactured|produced|can|hand|diameter|once|twice|thrice|times?|'.
         'single|one|double|dual|two|triple|three|four|quadruple|five|six|eight|twelve|unsuitable|not|genuine|'.
-        'real|pers|man|men|people|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
+        'real|pers|man|men|people|compatible|zero|ii|iii|iv|vi|vii|viii|ix|xi|xii|x)\b/u';
 
     private const PLAIN = [
         // magnification x5
         '/^(\pL[\pL ]*) x ?(\d{1,3})$/u' => '$2 x $1',
         // ip44 (IEC 60529)
-        '/^(?:protection (?:class|type|rating|degree|index)|(?:degree|index) of protection|ip (?:code|rating|class)):? (?=ip ?\d)/' => '',
+        '/^(?:(?:ingress )?protection(?: class| type| rating| degree| index)?|(?:degree|index) of protection|ip (?:code|rating|class)):? '.
+            '(?=ip ?\d)/' => '',
         // a mirror for the wall is one that hangs there
         '/^wall[- ](?:mounted|hung) (?=\pL)/u' => 'wall ',
         '/^(\pL[\pL ]*) wall[- ](?:mounted|hung)$/u' => 'wall $1',
         // sugar-free, without sugar
         '/^(\pL[\pL ]+?)[- ]free$/u' => 'without $1',
+        // zero sugar
+        '/^zero (?=\pL{3,}$)/u' => 'without ',
         // barbless
         '/^(\pL{3,})less$/u' => 'without $1',
         // suitable for ovens, oven compatible

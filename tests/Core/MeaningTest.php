@@ -160,3 +160,24 @@ test('random texts are signed without a failure, and alike whatever their case a
             ->toBe(signed($text)->key());
     }
 });
+
+test('how often something is denied is counted', function (string $text, int $times): void {
+    expect(signed($text)->negated)->toBe($times);
+})->with([
+    ['With lid', 0],
+    ['Without lid', 1],
+    ['Not washable', 1],
+    ['No lid', 1],
+    ['Non slip', 1],
+    ['Sugar free', 1],
+    ['Excluding lid', 1],
+    ['Except lid', 1],
+    ['Zero sugar', 1],
+    ['Unscented', 1],
+    ['Not unscented', 2],
+    ['Without lid, not washable', 2],
+    ['Union', 0],
+    ['Universal', 0],
+    ['Under', 0],
+    ['Unit', 0],
+]);

@@ -9,7 +9,7 @@ return [
     'de' => [
         'mit' => 'with', 'ohne' => 'without', 'fur' => 'for', 'fuer' => 'for', 'und' => 'and', 'oder' => 'or', 'bis' => 'up to', 'ab' => 'from', 'aus' => '',
         'von' => '', 'vom' => '', 'im' => '', 'der' => '', 'die' => '', 'das' => '', 'den' => '', 'dem' => '', 'nicht' => 'not', 'zum' => 'for',
-        'zur' => 'for', 'bei' => '', 'unter' => 'under', 'uber' => 'over', 'gegen' => 'against',
+        'zur' => 'for', 'zu' => '', 'bei' => '', 'unter' => 'under', 'uber' => 'over', 'gegen' => 'against',
     ],
     'fr' => [
         'avec' => 'with', 'sans' => 'without', 'pour' => 'for', 'et' => 'and', 'ou' => 'or', 'de' => '', 'd' => '', 'du' => '', 'des' => '',
