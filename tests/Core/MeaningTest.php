@@ -20,6 +20,8 @@ test('one thing has one key, however it is written', function (string ...$texts)
     expect($keys)->toHaveCount(1, implode(' ≠ ', $keys));
 })->with([
     'order of words' => ['Cobalt blue', 'blue, cobalt', 'BLUE (COBALT)'],
+    'words that say nothing' => ['Bar of soap', 'bar soap', 'A bar of the soap'],
+    'an apple' => ['Apple', 'an apple', 'The apple'],
     'plural' => ['Brush', 'brushes', 'Brushes'],
     'plural in -ies' => ['Low calorie', 'low calories'],
     'UK and US' => ['Grey fibre', 'gray fiber'],
@@ -105,6 +107,7 @@ test('a word with a point is whole where the list has one word for it, misspelle
 })->with([
     [['Cadmium red', 'Cad. red'], ['cad' => 'cadmium']],
     [['Cadmium red', 'Cadmiun red', 'Cadmium red', 'Cad. red'], ['cad' => 'cadmium']],
+    [['Cad. red', 'Cadmuim red', 'Cad. yellow', 'Cadmium yellow', 'Cad. green', 'Cadmium green'], ['cad' => 'cadmium']],
     [['Permanent green', 'Persian green', 'Per. green'], []],
     [['Cadmium yellow', 'Cad. red'], []],
     [['Approx. size', 'size'], []],
@@ -159,6 +162,10 @@ test('random texts are signed without a failure, and alike whatever their case a
             ->and(signed($text)->key())
             ->toBe(signed($text)->key());
     }
+});
+
+test('what stands behind a dash and is no word belongs to the number', function (): void {
+    expect(signed('12-qxz')->key())->not->toBe(signed('12')->key());
 });
 
 test('how often something is denied is counted', function (string $text, int $times): void {

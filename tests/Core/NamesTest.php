@@ -72,6 +72,7 @@ test('names that two lines lead to meet', function (string $one, string $other):
 })->with([
     ['uhd', 'ultra hd'],
     ['vest', 'waistcoat'],
+    ['vests', 'waistcoats'],
     ['allen key', 'hexagonal wrench'],
     ['pram', 'buggy'],
     ['hex head', 'hexagonal head'],
