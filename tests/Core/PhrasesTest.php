@@ -7,7 +7,7 @@ use Lokum\LookAlike\Evidence;
 use Lokum\LookAlike\Lexicon;
 use Lokum\LookAlike\LookAlikes;
 
-/* What says the same in another way, word by word of the rules that know it. */
+/* What says the same in another way, word by word of the rules that know it (common practice, from memory). */
 
 /** @return list<Evidence> why two values are the same; none where they are not */
 function whyTheSame(string $one, string $other): array
