@@ -15,6 +15,20 @@ function demo(): Site
     return $site ??= Site::start(built: true);
 }
 
+test('who sits at a browser that somebody left finds nothing of them', function (): void {
+    $first = (new Person(demo()))->signIn()->open('/products')->see('Sign out');
+    $first->script('localStorage.setItem("left", "1"); sessionStorage.setItem("left", "1")');
+    $first->resize(390, 780)->leave();
+    $second = (new Person(demo()))->open('/products')->see('Sign in');
+    expect($second->address())
+        ->toBe('/sign-in')
+        ->and($second->script('return [localStorage.getItem("left"), sessionStorage.getItem("left"), innerWidth]'))
+        ->toBe([null, null, 1280]);
+    // Left a second time, the first does not send away who sits there now.
+    $first->leave();
+    expect($second->complaints())->toBe([])->and($second->text('h1'))->not->toBe('');
+});
+
 test('one search leads everywhere, by keys alone', function (): void {
     $me = (new Person(demo()))->signIn()->open('/');
     $me->keys('/')->holds('document.querySelector("#search").open');

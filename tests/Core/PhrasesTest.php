@@ -47,7 +47,7 @@ test('what is said in another way is found', function (string $one, string ...$o
     'no' => ['Without underfloor heating', 'Underfloor heating: no'],
     'from on' => ['From 12 years', '12 years +', 'Ab 12 years', 'Starting at 12 years', 'Vanaf 12 years', 'Desde 12 years'],
     'up to' => ['Up to 30 kg', 'Bis 30 kg', 'Bis zu 30 kg', 'Hasta 30 kg', 'Fino a 30 kg', 'Tot 30 kg'],
-    'a protection class' => ['IP44', 'Protection class IP44', 'Degree of protection: IP44', 'IP rating IP44'],
+    'a protection class' => ['IP44', 'Protection class IP44', 'Ingress protection IP44', 'Degree of protection: IP44', 'IP rating IP44'],
     'on the wall' => ['Wall lamp', 'Wall-mounted lamp', 'Wall hung lamp'],
     'so many times' => ['10 x magnification', 'Magnification x10'],
     'umlauts written out' => ['Müsli', 'Muesli'],

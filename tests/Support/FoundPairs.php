@@ -55,7 +55,9 @@ final readonly class FoundPairs
 
     public function precision(): float
     {
-        return $this->right === [] ? 1.0 : count($this->right) / (count($this->right) + count($this->wrong));
+        $found = count($this->right) + count($this->wrong);
+
+        return $found === 0 ? 1.0 : count($this->right) / $found;
     }
 
     public function recall(): float

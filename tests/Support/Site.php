@@ -71,11 +71,14 @@ final class Site
         $cookies = new CookieJar();
         $visit = new Client(['base_uri' => $this->address, 'cookies' => $cookies, 'allow_redirects' => false]);
         preg_match('/name="_token" value="([^"]+)"/', (string) $visit->get('/sign-in')->getBody(), $token);
-        $visit->post('/sign-in', ['form_params' => [
+        $answer = $visit->post('/sign-in', ['form_params' => [
             '_token' => $token[1] ?? '',
             'email' => $who->email,
             'password' => $who->password,
         ]]);
+        if (str_ends_with($answer->getHeaderLine('Location'), '/sign-in')) {
+            throw new RuntimeException("{$who->email} is not let in.");
+        }
 
         return array_column($cookies->toArray(), 'Value', 'Name');
     }
