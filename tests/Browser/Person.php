@@ -33,7 +33,7 @@ final class Person
 
     private bool $hasLeft = false;
 
-    public function __construct(public readonly Site $site, bool $scripts = true)
+    public function __construct(public readonly Site $site, private readonly bool $scripts = true)
     {
         $this->browser = Chrome::open($scripts);
     }
@@ -404,7 +404,7 @@ final class Person
         // Once only: the next person may sit at the same browser by now.
         if (! $this->hasLeft) {
             $this->hasLeft = true;
-            Chrome::close($this->browser);
+            Chrome::close($this->browser, $this->scripts);
         }
     }
 

@@ -42,19 +42,27 @@ final class Chrome
 
     public static function open(bool $scripts = true): RemoteWebDriver
     {
-        $browser = array_pop(self::$free) ?? self::start();
+        $browser = $scripts ? array_pop(self::$free) ?? self::start() : self::start();
         self::$open[(string) $browser->getSessionID()] = $browser;
-        self::tell($browser, 'Emulation.setScriptExecutionDisabled', ['value' => ! $scripts]);
+        if (! $scripts) {
+            self::tell($browser, 'Emulation.setScriptExecutionDisabled', ['value' => true]);
+        }
         // The window has a frame in some versions; what counts is the page.
         self::resize($browser, 1280, 800);
 
         return $browser;
     }
 
-    public static function close(RemoteWebDriver $browser): void
+    /** @param  bool  $scripts  as it was opened: one without them is for nobody else */
+    public static function close(RemoteWebDriver $browser, bool $scripts): void
     {
         if (isset(self::$open[(string) $browser->getSessionID()])) {
             unset(self::$open[(string) $browser->getSessionID()]);
+            if (! $scripts) {
+                self::quit($browser);
+
+                return;
+            }
             try {
                 self::forget($browser);
                 self::$free[] = $browser;
